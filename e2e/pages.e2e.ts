@@ -1,0 +1,130 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { bench, keyBound, openVisit } from './support';
+
+const STATIONS = ['consult', 'chart', 'match', 'strips', 'work', 'read', 'return'] as const;
+
+test('every page passes axe and has no sideways scroll at 360 px', async ({ page, request }) => {
+  const visitId = await openVisit(request, 'saoirse');
+  const pages = ['/', '/clients', '/clients/wilhelmina', '/nowhere', '/rules', ...STATIONS.map((s) => `/visits/${visitId}/${s}`)];
+  const found: string[] = [];
+  for (const path of pages) {
+    await page.setViewportSize({ width: 1280, height: 800 });
+    await page.goto(path);
+    await page.waitForTimeout(400);
+    const axe = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
+    found.push(...axe.violations.map((v) => `${path}: ${v.id} ${v.nodes[0]?.html.slice(0, 140) ?? ''} ${v.nodes[0]?.failureSummary?.slice(0, 160) ?? ''}`));
+    await page.setViewportSize({ width: 360, height: 740 });
+    await page.waitForTimeout(150);
+    const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+    if (over > 0) found.push(`${path}: ${over} px too wide at 360 px`);
+  }
+  expect(found).toEqual([]);
+});
+
+test('keys alone: stations by G and a number, search by /, the list of keys by ?, none while typing', async ({ page, request }) => {
+  const visitId = await openVisit(request, 'saoirse');
+  await page.goto(`/visits/${visitId}/consult`);
+  await keyBound(page, 'g');
+  for (const [key, station] of [['3', 'match'], ['7', 'return'], ['2', 'chart']] as const) {
+    await page.keyboard.press('g');
+    await page.keyboard.press(key);
+    await expect(page).toHaveURL(new RegExp(`/${station}$`));
+  }
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('/');
+  await expect(page.getByRole('textbox', { name: 'Search clients' })).toBeFocused();
+  await page.keyboard.type('pastry t');
+  await expect(page).toHaveURL(/clients/);
+  await page.getByRole('textbox', { name: 'Search clients' }).fill('pastry');
+  await expect(page.getByRole('link', { name: /Anselm Roux/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /Ottilie/ })).toBeHidden();
+  await page.goBack();
+  await expect(page).toHaveURL(/chart$/);
+});
+
+test('the privacy curtain hides everything by one key or one tap, at the table too, and the fault list answers F', async ({ page, request }) => {
+  const visitId = await openVisit(request, 'teodora');
+  await page.goto(`/visits/${visitId}/consult`);
+  await page.getByRole('button', { name: 'Curtain', exact: true }).click();
+  await expect(page.getByRole('dialog', { name: 'Privacy curtain' })).toBeVisible();
+  await page.getByRole('button', { name: 'Open the curtain' }).click();
+  await expect(page.getByRole('dialog', { name: 'Privacy curtain' })).toBeHidden();
+  await page.getByRole('button', { name: /^(Asked|Confirmed)/ }).click();
+  await expect(page).toHaveURL(/chart$/);
+  await page.goto(`/visits/${visitId}/work`);
+  await keyBound(page, 'f');
+  await page.keyboard.press('f');
+  await expect(page.getByRole('dialog', { name: 'Faults and remedies' })).toContainText('Cool running water');
+  await page.keyboard.press('f');
+  await page.keyboard.press('.');
+  await expect(page.getByRole('dialog', { name: 'Privacy curtain' })).toBeVisible();
+  await page.keyboard.press('.');
+  await expect(page.getByRole('dialog', { name: 'Privacy curtain' })).toBeHidden();
+});
+
+test('a new client is added; an empty name is refused with what is kept', async ({ page }) => {
+  await page.goto('/clients');
+  await page.getByRole('button', { name: 'New client' }).click();
+  await page.getByRole('textbox', { name: 'Phone' }).fill('0555 0199');
+  await page.getByRole('button', { name: 'Save the card' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'A name is needed' })).toBeVisible();
+  await expect(page.getByRole('textbox', { name: 'Phone' })).toHaveValue('0555 0199');
+  await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Nell Ashgrove');
+  await page.getByRole('button', { name: 'Save the card' }).click();
+  await expect(page.getByRole('heading', { name: 'Nell Ashgrove' })).toBeVisible();
+  await page.getByRole('button', { name: 'Open a visit now' }).click();
+  await expect(page.getByRole('heading', { name: /^(Not yet|Adapt|Go)/ })).toBeVisible();
+});
+
+test('bad requests get 4xx with what is wrong and change nothing; a stale version gets what is newer', async ({ request }) => {
+  const visitId = await openVisit(request, 'saoirse');
+  const before = await bench(request, visitId);
+  const at = `/api/visits/${visitId}`;
+  const [zone] = before.zones;
+  if (!zone) throw new Error('the demo visit has zones');
+  const bad: readonly (readonly [string, string, unknown, number])[] = [
+    ['put', `${at}/consult`, { version: before.visit.version, consult: { v: 1 } }, 422],
+    ['put', `${at}/charts/${zone.zone}/${zone.side}`, { version: before.visit.version, data: { ...zone.data, strokes: [{ at: [900, 1], towards: [0, 1] }] } }, 422],
+    ['put', `${at}/charts/${zone.zone}/${zone.side}`, { version: before.visit.version, data: { ...zone.data, extra: true } }, 422],
+    ['put', `${at}/charts/chin/middle`, { version: before.visit.version, data: zone.data }, 404],
+    ['put', `${at}/zones`, { version: before.visit.version, zones: [{ zone: 'upper-lip', side: 'left' }] }, 422],
+    ['post', `${at}/journal`, { events: [{ id: 'x y', atMs: -1, kind: 'jump' }] }, 422],
+    ['put', '/api/visits/nobody/consult', { version: 1, consult: before.visit.consult }, 404],
+    ['post', '/api/visits', { bookingId: 'nothing' }, 404],
+    ['post', '/api/visits', {}, 422],
+    ['post', '/api/clients', { name: '' }, 422],
+    ['put', '/api/clients/nobody', { version: 1 }, 422],
+  ];
+  for (const [method, url, data, status] of bad) {
+    const answer = await request.fetch(url, { method, data });
+    expect(answer.status(), `${method} ${url}`).toBe(status);
+    const { error } = (await answer.json()) as { error: { code: string; message: string; details: unknown[] } };
+    expect(error.code.length > 0 && error.message.length > 0 && Array.isArray(error.details)).toBe(true);
+  }
+  expect((await request.fetch(`${at}/consult`, { method: 'put', headers: { 'content-type': 'application/json' }, data: Buffer.from('{') })).status()).toBe(400);
+  expect((await request.fetch('/api/visits', { method: 'post', headers: { origin: 'http://elsewhere.example' }, data: { bookingId: 'demo-booking-saoirse' } })).status()).toBe(403);
+  expect((await request.get('/api/visits/nobody')).status()).toBe(404);
+  expect(await bench(request, visitId)).toEqual(before);
+  const good = { version: before.visit.version, zones: before.zones.map(({ zone: z, side }) => ({ zone: z, side })) };
+  expect((await request.put(`${at}/zones`, { data: good })).status()).toBe(200);
+  const stale = await request.put(`${at}/zones`, { data: good });
+  expect(stale.status()).toBe(409);
+  const answer = (await stale.json()) as { error: { newer: { visit: { version: number } } } };
+  expect(answer.error.newer.visit.version).toBe(before.visit.version + 1);
+});
+
+test('two tablets: both versions are kept until one is chosen', async ({ page, request }) => {
+  const visitId = await openVisit(request, 'saoirse');
+  await page.goto(`/visits/${visitId}/consult`);
+  const now = await bench(request, visitId);
+  await request.put(`/api/visits/${visitId}/zones`, { data: { version: now.visit.version, zones: now.zones.map(({ zone, side }) => ({ zone, side })) } });
+  await page.getByRole('button', { name: 'Scrub', exact: true }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'Another tablet saved something newer' })).toBeVisible();
+  await page.getByRole('button', { name: 'Keep mine' }).click();
+  await expect(page.locator('[data-sync="saved"]').first()).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('button', { name: '✓ Scrub', exact: true })).toHaveAttribute('aria-pressed', 'true');
+});

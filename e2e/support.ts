@@ -1,0 +1,35 @@
+// Shared by the browser tests: open a booking's visit, and plan its exported case with the core.
+
+import { expect, type APIRequestContext, type Page } from '@playwright/test';
+import { planVisit, type Plan } from '../src/core/plan';
+import type { VisitCase } from '../src/core/plan';
+
+export interface ServerBench {
+  readonly visit: { readonly id: string; readonly version: number; readonly status: string; readonly consult: unknown };
+  readonly zones: readonly { readonly zone: string; readonly side: string; readonly data: { readonly strokes: readonly { readonly at: readonly [number, number]; readonly towards: readonly [number, number] }[]; readonly marks: readonly unknown[] } & Record<string, unknown> }[];
+  readonly plan: Plan;
+  readonly journal: readonly { readonly id: string; readonly kind: string }[];
+}
+
+export async function openVisit(request: APIRequestContext, booking: string): Promise<string> {
+  const made = await request.post('/api/visits', { data: { bookingId: `demo-booking-${booking}` } });
+  expect(made.ok()).toBe(true);
+  return ((await made.json()) as { visitId: string }).visitId;
+}
+
+export async function bench(request: APIRequestContext, visitId: string): Promise<ServerBench> {
+  return (await (await request.get(`/api/visits/${visitId}`)).json()) as ServerBench;
+}
+
+/** The plan of the exported case, computed here by the core itself. */
+export async function planOf(request: APIRequestContext, visitId: string): Promise<Plan> {
+  const exported = (await (await request.get(`/api/visits/${visitId}/case`)).json()) as VisitCase;
+  const plan = planVisit(exported);
+  if (!plan.ok) throw new Error(JSON.stringify(plan.error));
+  return plan.value;
+}
+
+export const saved = async (page: Page): Promise<void> => { await expect(page.locator('[data-sync="saved"]').first()).toBeVisible(); };
+
+/** Waits until a key is bound: a station's keys come a moment after the bar's. */
+export const keyBound = async (page: Page, key: string): Promise<void> => { await page.waitForFunction((k) => (document.documentElement.dataset['keys'] ?? '').split(' ').includes(k), key); };

@@ -1,0 +1,111 @@
+import { expect, test } from '@playwright/test';
+import { bench, planOf, saved } from './support';
+
+test('a returning client: six taps from Today to the first lay, then the whole visit to its end', async ({ page, request }) => {
+  await page.goto('/');
+  let taps = 0;
+  const tap = async (name: string | RegExp, role: 'button' | 'link' = 'button'): Promise<void> => {
+    taps++;
+    await page.getByRole(role, { name }).first().click();
+  };
+  await tap('Ottilie Brandvik');
+  await expect(page).toHaveURL(/\/consult$/);
+  const visitId = page.url().split('/').at(-2) ?? '';
+  await expect(page.getByRole('heading', { name: 'Adapt: 1 note' })).toBeVisible();
+  await tap('Asked: nothing else has changed');
+  await expect(page).toHaveURL(/\/chart$/);
+  await tap('As last time, all zones');
+  await expect(page).toHaveURL(/\/match$/);
+  await saved(page);
+  const plan = await planOf(request, visitId);
+  const [zone] = plan.zones;
+  if (!zone?.choice || !zone.heat) throw new Error('the demo client has a plan');
+  // figures on the screen are those of the core
+  const slip = page.getByLabel('Plan so far');
+  await expect(slip).toContainText(`${Math.round(zone.heat.workingC.target)} °C`);
+  await expect(slip).toContainText(`${zone.strips.length} here, ${plan.zones.reduce((n, z) => n + z.strips.length, 0)} in all`);
+  await expect(slip).toContainText('estimate: test on your wrist');
+  const chosen = page.getByRole('radio', { checked: true });
+  await expect(chosen).toContainText(`${Math.round((zone.options.find((o) => o.product === zone.choice?.product && o.way === zone.choice.way)?.workableShare ?? 0) * 100)} %`);
+  await expect(page.getByText(`about ${Math.round(zone.heat.feltPeakC)} °C`)).toBeVisible();
+  await tap(/^Take /);
+  await expect(page).toHaveURL(/\/strips$/);
+  await expect(page.getByText(`${Math.round(zone.cover.coveredShare * 100)} % of the hair covered`)).toBeVisible();
+  await tap('To the table', 'link');
+  await expect(page.getByRole('heading', { name: 'Test on your wrist' })).toBeVisible();
+  await tap('Wrist test done');
+  await expect(page.getByRole('heading', { name: /^Lay strip 1/ })).toBeVisible();
+  expect(taps).toBeLessThanOrEqual(6);
+
+  // the first lay is the plan's first
+  const first = plan.schedule.events[0];
+  const order = plan.zones.flatMap((z) => z.strips).find((s) => s.id === first?.strip)?.order;
+  expect(order).toBe(1);
+  const total = plan.zones.reduce((n, z) => n + z.strips.length, 0);
+  for (let k = 0; k < 6 * total; k++) {
+    const done = page.getByRole('heading', { name: 'Look and feel' });
+    if (await done.isVisible()) break;
+    const before = await page.getByRole('heading', { level: 1 }).first().textContent();
+    const next = page.getByRole('button', { name: /^(Laid|It is ready, pulled)$/ });
+    await next.click();
+    if (before?.startsWith('Pull')) await page.keyboard.press(k % 5 === 0 ? '2' : '1');
+    await page.waitForTimeout(40);
+  }
+  await expect(page.getByRole('heading', { name: 'Look and feel' })).toBeVisible();
+  await expect(page.getByRole('main').getByText(`${total} of ${total} off`)).toBeVisible();
+  await page.getByRole('link', { name: 'Read strip and skin' }).click();
+  await expect(page.getByRole('heading', { name: 'Strip and skin' })).toBeVisible();
+  await page.getByRole('radio', { name: 'a few' }).click();
+  await expect(page.getByText('Tweeze what is left')).toBeVisible();
+  await page.getByRole('radio', { name: 'blister' }).click();
+  await expect(page.getByText('No more wax on this zone today')).toBeVisible();
+  await page.getByRole('radio', { name: 'pink, usual' }).click();
+  await saved(page);
+  await page.getByRole('link', { name: 'On to the return' }).click();
+  await expect(page.getByText('Ready for')).toBeVisible();
+  await page.getByRole('checkbox', { name: /Told/ }).check();
+  await page.getByRole('button', { name: 'Book and close the visit' }).click();
+  await expect(page).toHaveURL(/:\d+\/$/);
+  const closed = await bench(request, visitId);
+  expect(closed.visit.status).toBe('closed');
+  expect(closed.journal.filter((e) => e.kind === 'pulled')).toHaveLength(total);
+  // back button and a second look: the record stands and cannot be changed
+  await page.goto(`/visits/${visitId}/chart`);
+  await expect(page.getByText('This visit is closed')).toBeVisible();
+  const refused = await request.put(`/api/visits/${visitId}/zones`, { data: { version: closed.visit.version, zones: [{ zone: 'upper-lip', side: 'middle' }] } });
+  expect(refused.status()).toBe(422);
+});
+
+test('a client too early: the lip has no product today, and the screen says from when', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Marit Ovesen' }).first().click();
+  await page.getByRole('link', { name: /^Match/ }).click();
+  await expect(page.getByText(/Holds hair from/).first()).toBeVisible();
+  await page.getByRole('link', { name: /^Work/ }).click();
+  await expect(page.getByRole('heading', { name: 'Nothing to lay' })).toBeVisible();
+});
+
+test('sunburn on one side postpones it with a date, and the other side goes on', async ({ page, request }) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Teodora Lindqvist' }).first().click();
+  await page.getByRole('button', { name: /^Sunburn( no)?$/ }).click();
+  await expect(page.getByRole('heading', { name: /^Postpone until/ })).toBeVisible();
+  const visitId = page.url().split('/').at(-2) ?? '';
+  await page.getByRole('combobox', { name: 'Sunburn: where' }).click();
+  await page.getByTitle('Lower leg, front, left').click();
+  await expect(page.getByRole('heading', { name: /^Adapt/ })).toBeVisible();
+  await saved(page);
+  const { plan } = await bench(request, visitId);
+  expect(plan.zones.map((z) => z.outcome)).toEqual(['postpone', 'go']);
+  await page.reload();
+  await expect(page.getByRole('heading', { name: /^Adapt/ })).toBeVisible();
+});
+
+test('a minor without guardian is declined, with one it is adapted', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Jory Pelham' }).first().click();
+  await expect(page.getByRole('heading', { name: 'Not yet: consent is missing' })).toBeVisible();
+  await page.getByRole('checkbox', { name: 'Consent given by the client' }).check();
+  await page.getByRole('checkbox', { name: 'A guardian has agreed' }).check();
+  await expect(page.getByRole('heading', { name: /^Adapt/ })).toBeVisible();
+});

@@ -1,0 +1,135 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { createServer } from 'node:net';
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { expect, test } from '@playwright/test';
+import { bench, keyBound, openVisit } from './support';
+
+test('closing the browser at the table and opening it again resumes at the same act', async ({ browser, request }) => {
+  const visitId = await openVisit(request, 'corwin');
+  const first = await browser.newPage({ baseURL: test.info().project.use.baseURL ?? '' });
+  await first.goto(`/visits/${visitId}/consult`);
+  await first.getByRole('button', { name: 'Asked: nothing else has changed' }).click();
+  await expect(first).toHaveURL(/chart$/);
+  await first.goto(`/visits/${visitId}/work`);
+  await keyBound(first, 'w');
+  // by keys alone, as the pedal sends them
+  await first.keyboard.press('w');
+  await expect(first.getByRole('heading', { name: /^Lay strip 1/ })).toBeVisible();
+  for (let k = 0; k < 4; k++) {
+    await first.keyboard.press('PageDown');
+    await first.waitForTimeout(120);
+  }
+  const act = await first.getByRole('heading', { level: 1 }).first().textContent();
+  await expect.poll(async () => (await bench(request, visitId)).journal.length).toBe(5);
+  await first.close();
+  const again = await browser.newPage({ baseURL: test.info().project.use.baseURL ?? '' });
+  await again.goto(`/visits/${visitId}`);
+  await expect(again).toHaveURL(/work$/);
+  await expect(again.getByRole('heading', { level: 1 }).first()).toHaveText(act ?? '');
+  await keyBound(again, 'PageUp');
+  // back one, another strip, hold, stop: each leaves its event, and stop can be taken back
+  await again.keyboard.press('PageUp');
+  await expect.poll(async () => (await bench(request, visitId)).journal.at(-1)?.kind).toBe('undo');
+  await again.keyboard.press('a');
+  const chooser = again.getByRole('dialog', { name: 'Which strip did you lay?' });
+  if (await chooser.isVisible()) await chooser.getByRole('button').first().click();
+  await again.keyboard.press('h');
+  await expect(again.getByRole('heading', { name: 'All held' })).toBeVisible();
+  await again.keyboard.press('h');
+  await again.keyboard.press('0');
+  await expect(again.getByRole('heading', { name: 'Stopped' })).toBeVisible();
+  await expect(again.getByText('cool running water for 20 minutes')).toBeVisible();
+  await again.keyboard.press('PageUp');
+  await expect(again.getByRole('heading', { name: 'Stopped' })).toBeHidden();
+  await again.close();
+});
+
+test('the same event sent twice is written once, and a chart changed meanwhile does not renumber the table', async ({ request }) => {
+  const visitId = await openVisit(request, 'petra');
+  const before = await bench(request, visitId);
+  const strip = before.plan.zones.flatMap((z) => z.strips)[0]?.id ?? '';
+  const event = { id: 'twice-1', atMs: 1_800_000_000_000, kind: 'laid', strip };
+  for (let k = 0; k < 2; k++) expect((await request.post(`/api/visits/${visitId}/journal`, { data: { events: [event] } })).ok()).toBe(true);
+  expect((await bench(request, visitId)).journal).toHaveLength(1);
+  const [zone] = before.zones;
+  if (!zone) throw new Error('the demo visit has zones');
+  const put = await request.put(`/api/visits/${visitId}/charts/${zone.zone}/${zone.side}`, { data: { version: before.visit.version, data: { ...zone.data, product: 'sugar-firm', way: 'moulded', reason: 'test' } } });
+  expect(put.ok()).toBe(true);
+  expect((await bench(request, visitId)).plan.zones[0]?.strips).toEqual(before.plan.zones[0]?.strips);
+});
+
+test('the server away: what is done at the table waits on the tablet and arrives', async ({ page, request, context }) => {
+  const made = await request.post('/api/visits', { data: { clientId: 'wilhelmina', zones: [{ zone: 'underarm', side: 'left' }] } });
+  const { visitId } = (await made.json()) as { visitId: string };
+  await page.goto(`/visits/${visitId}/consult`);
+  await page.getByRole('button', { name: /^Asked/ }).click();
+  await expect(page).toHaveURL(/chart$/);
+  await page.goto(`/visits/${visitId}/work`);
+  await expect(page.getByRole('heading', { name: 'Test on your wrist' })).toBeVisible();
+  await keyBound(page, 'w');
+  await context.setOffline(true);
+  await page.keyboard.press('w');
+  await page.keyboard.press('PageDown');
+  await expect(page.getByRole('main').getByText('Server away: kept on this tablet')).toBeVisible();
+  const act = await page.getByRole('heading', { level: 1 }).first().textContent();
+  await context.setOffline(false);
+  await expect.poll(async () => (await bench(request, visitId)).journal.length, { timeout: 15_000 }).toBe(2);
+  await page.reload();
+  await expect(page.getByRole('heading', { level: 1 }).first()).toHaveText(act ?? '');
+});
+
+/** A port that nobody listens on: a server left over from an earlier run must never answer for this one. */
+const freePort = (): Promise<number> => new Promise((resolve, reject) => {
+  const probe = createServer().on('error', reject).listen(0, '127.0.0.1', () => {
+    const address = probe.address();
+    probe.close(() => (typeof address === 'object' && address ? resolve(address.port) : reject(new Error('no port'))));
+  });
+});
+
+test('kill -9 in the middle of work: nothing acknowledged is lost', async () => {
+  const port = await freePort();
+  const base = `http://127.0.0.1:${port}`;
+  const env = { ...process.env, STRICKLE_DB: join(mkdtempSync(join(tmpdir(), 'strickle-kill-')), 'studio.sqlite') };
+  const children: ChildProcess[] = [];
+  const start = async (): Promise<ChildProcess> => {
+    const child = spawn(process.execPath, ['scripts/run.mjs', 'demo', '--port', String(port)], { env, detached: true, stdio: 'ignore' });
+    children.push(child);
+    for (let k = 0; k < 400; k++) {
+      const up = await fetch(`${base}/api/health`).then((r) => r.ok, () => false);
+      if (up) return child;
+      await new Promise((r) => setTimeout(r, 200));
+    }
+    throw new Error('the server did not start');
+  };
+  const kill = (child: ChildProcess): void => {
+    try {
+      if (child.pid) process.kill(-child.pid, 'SIGKILL');
+    } catch {
+      // it is gone already
+    }
+  };
+  const post = (url: string, body: unknown): Promise<Response> => fetch(base + url, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
+  try {
+    const first = await start();
+    const { visitId } = (await (await post('/api/visits', { bookingId: 'demo-booking-ottilie' })).json()) as { visitId: string };
+    const acknowledged: string[] = [];
+    // write as fast as it answers, and kill while the next write is under way
+    for (let k = 0; k < 40; k++) {
+      const sent = await post(`/api/visits/${visitId}/journal`, { events: [{ id: `kill-${k}`, atMs: 1_800_000_000_000 + k, kind: 'mark', strip: 'A1', mark: 'clean' }] });
+      if (sent.ok) acknowledged.push(`kill-${k}`);
+    }
+    const under = post(`/api/visits/${visitId}/journal`, { events: [{ id: 'kill-last', atMs: 1_800_000_001_000, kind: 'mark', strip: 'A1', mark: 'sore' }] }).catch(() => null);
+    kill(first);
+    await under;
+    await expect.poll(() => fetch(`${base}/api/health`).then(() => 'up', () => 'down')).toBe('down');
+    await start();
+    const after = (await (await fetch(`${base}/api/visits/${visitId}`)).json()) as { journal: { id: string }[] };
+    expect(acknowledged).toHaveLength(40);
+    const ids = after.journal.map((e) => e.id);
+    for (const id of acknowledged) expect(ids).toContain(id);
+  } finally {
+    children.forEach(kill);
+  }
+});

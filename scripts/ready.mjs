@@ -1,0 +1,54 @@
+// What must be there before anything runs: packages, the built app, Chromium for the browser tests. Plain Node.
+
+import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+export const root = dirname(dirname(fileURLToPath(import.meta.url)));
+process.chdir(root);
+
+/** Runs a command to its end; a failure ends the script with a plain sentence. */
+export function must(what, command, args, env = process.env) {
+  const done = spawnSync(command, args, { stdio: 'inherit', env: { ...env, NEXT_TELEMETRY_DISABLED: '1' } });
+  if (done.status === 0) return;
+  console.error(`${what} did not finish.`);
+  process.exit(done.status ?? 1);
+}
+
+/** Installs from the lock file where it differs from what is there. */
+export function installMissing() {
+  const stamp = join('node_modules', '.strickle-lock');
+  const lock = createHash('sha256').update(readFileSync('package-lock.json')).digest('hex');
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
+  console.log('Installing packages; the database driver compiles, this takes some minutes …');
+  must('Installing', 'npm', ['ci', '--no-audit', '--no-fund']);
+  writeFileSync(stamp, lock);
+}
+
+function filesBelow(folder) {
+  return readdirSync(folder, { withFileTypes: true }).flatMap((e) => (e.isDirectory() ? filesBelow(join(folder, e.name)) : [join(folder, e.name)]));
+}
+
+/** Builds where the content of a source differs from that of the last build. */
+export function buildIfChanged() {
+  const hash = createHash('sha256');
+  const sources = [...filesBelow('src').filter((f) => !f.endsWith('.test.ts')), 'next.config.ts', 'package-lock.json', 'tsconfig.json'].sort();
+  for (const file of sources) hash.update(file).update(readFileSync(file));
+  const wanted = hash.digest('hex');
+  const stamp = join('.next', 'strickle-build');
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted && existsSync(join('.next', 'BUILD_ID'))) return;
+  console.log('Building …');
+  must('Building', process.execPath, [join('node_modules', 'next', 'dist', 'bin', 'next'), 'build']);
+  mkdirSync('.next', { recursive: true });
+  writeFileSync(stamp, wanted);
+}
+
+/** Debian's Chromium for the browser tests; installed by apt where it is missing. */
+export function chromiumMissing() {
+  if (existsSync('/usr/bin/chromium')) return;
+  console.log('Installing Chromium from the Debian packages …');
+  must('Reading the package lists', 'apt-get', ['update', '-qq']);
+  must('Installing Chromium', 'apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium']);
+}

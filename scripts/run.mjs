@@ -1,0 +1,35 @@
+// Starts Strickle: `demo`, `start`, `dev` and, for the browser tests, `test-server`. Plain Node, so that it runs before anything is
+// installed: installs what is missing, builds where the sources have changed, migrates, loads, starts on 127.0.0.1.
+
+import { spawn } from 'node:child_process';
+import { rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { buildIfChanged, installMissing, must, root } from './ready.mjs';
+
+const [mode = 'start', ...rest] = process.argv.slice(2);
+const portAt = rest.indexOf('--port');
+const port = portAt >= 0 ? Number(rest[portAt + 1]) : 4100;
+const data = { demo: 'data/demo.sqlite', start: 'data/studio.sqlite', dev: 'data/demo.sqlite', 'test-server': 'data/browser-test.sqlite' }[mode];
+if (!data || !Number.isInteger(port) || port < 1 || port > 65535) {
+  console.error('Use: npm run demo, npm start or npm run dev, with -- --port N for another port.');
+  process.exit(2);
+}
+const env = { ...process.env, NEXT_TELEMETRY_DISABLED: '1', STRICKLE_DB: process.env.STRICKLE_DB ?? join(root, data) };
+
+installMissing();
+if (mode !== 'dev') buildIfChanged();
+if (mode === 'test-server') for (const end of ['', '-wal', '-shm']) rmSync(env.STRICKLE_DB + end, { force: true });
+const isDemo = mode !== 'start';
+// a studio that is there is only opened: the loader is needed on the first start, and it refuses what must not be used
+must('Opening the data', process.execPath, ['--import', 'tsx', '--conditions=react-server', join('scripts', 'loadDemo.ts'), ...(isDemo ? ['--demo'] : [])], env);
+const server = spawn(process.execPath, [join('node_modules', 'next', 'dist', 'bin', 'next'), mode === 'dev' ? 'dev' : 'start', '-H', '127.0.0.1', '-p', String(port)], { stdio: ['ignore', 'pipe', 'inherit'], env });
+let said = false;
+server.stdout.on('data', (chunk) => {
+  if (mode === 'dev') process.stdout.write(chunk);
+  if (!said && String(chunk).includes('Ready')) {
+    said = true;
+    console.log(`Strickle is at http://127.0.0.1:${port}  (stop with Ctrl+C)`);
+  }
+});
+server.on('exit', (code) => process.exit(code ?? 0));
+for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));

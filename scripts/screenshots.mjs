@@ -1,0 +1,92 @@
+// Pictures of the main views from the demo data, 1280 × 800, into docs/screenshots. Start `npm run demo` first; a fresh demo
+// database gives the pictures of the README: `node scripts/screenshots.mjs [http://127.0.0.1:4100]`.
+
+import { mkdirSync } from 'node:fs';
+import { chromium } from '@playwright/test';
+
+const base = process.argv[2] ?? 'http://127.0.0.1:4100';
+const folder = 'docs/screenshots';
+mkdirSync(folder, { recursive: true });
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+const shot = async (name) => {
+  await page.mouse.move(640, 4);
+  await page.waitForTimeout(900);
+  await page.screenshot({ path: `${folder}/${name}.png` });
+};
+const tap = (name) => page.getByRole('button', { name }).first().click();
+
+await page.goto(base);
+await shot('today');
+await page.goto(`${base}/clients/saoirse`);
+await shot('client');
+await page.goto(`${base}/rules`);
+await shot('rules');
+await page.goto(base);
+await tap('Ottilie Brandvik');
+await page.waitForURL(/consult/);
+await shot('consult');
+await tap(/nothing else has changed/);
+await page.waitForURL(/chart/);
+await shot('chart');
+await tap(/^As last time/);
+await page.waitForURL(/match/);
+await shot('match');
+await tap(/^Take /);
+await page.waitForURL(/strips/);
+await shot('strips');
+await page.getByRole('link', { name: 'To the table' }).click();
+await page.waitForURL(/work/);
+await page.waitForTimeout(600);
+await page.keyboard.press('w');
+const heading = () => page.locator('h1').first().textContent();
+const onward = async () => {
+  await page.keyboard.press('PageDown');
+  await page.waitForTimeout(500);
+};
+for (let k = 0; k < 9 && !(await heading())?.startsWith('Pull'); k++) await onward();
+// long enough to be in its window
+await page.waitForTimeout(26_000);
+await shot('work');
+for (let k = 0; k < 60 && (await heading()) !== 'Look and feel'; k++) {
+  const pulling = (await heading())?.startsWith('Pull');
+  await onward();
+  if (pulling) await page.keyboard.press(k % 6 === 0 ? '2' : '1');
+}
+await page.getByRole('link', { name: 'Read strip and skin' }).click();
+await page.waitForURL(/read/);
+await shot('read');
+await page.getByRole('link', { name: 'On to the return' }).click();
+await page.waitForURL(/return/);
+await shot('return');
+// the client's form last: it locks this browser
+const { visitId } = await (await page.request.post(`${base}/api/visits`, { data: { bookingId: 'demo-booking-lucia' } })).json();
+await page.goto(`${base}/visits/${visitId}/consult`);
+await tap('Hand the tablet over');
+const pins = page.locator('input[type=password]');
+for (const i of [0, 1]) await pins.nth(i).fill('2468');
+await tap('Lock and hand over');
+await page.waitForURL(/form/);
+const next = (name) => page.getByRole('button', { name }).click();
+await next('Next');
+await tap(/A peel or an acid/);
+await page.getByLabel('When last?').selectOption('3 days ago');
+await shot('form');
+await next('Next');
+for (let k = 0; k < 13; k++) {
+  await next(/^(None of these|No)$/);
+  await next('Next');
+}
+const tapOn = async (figure, x, y) => {
+  const [px, py] = await page.locator(`svg[data-figure=${figure}]`).evaluate((svg, at) => {
+    const point = new DOMPoint(...at).matrixTransform(svg.getScreenCTM());
+    return [point.x, point.y];
+  }, [x, y]);
+  await page.mouse.click(px, py);
+};
+await tapOn('front', 65, 51);
+await page.getByRole('radio', { name: /Mole/ }).click();
+await tapOn('face', 42, 75);
+await shot('body-map');
+await browser.close();
+console.log(`Pictures are in ${folder}`);

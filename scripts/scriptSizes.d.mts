@@ -1,0 +1,1 @@
+export function scriptOfPages(): readonly { readonly page: string; readonly kB: number }[];

@@ -1,0 +1,15 @@
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { ClientFormView } from '@/features/form/ClientFormView.client';
+import { getDb } from '@/server/db/client';
+import { loadForm } from '@/server/services/clientForm';
+
+export const metadata: Metadata = { title: 'Form' };
+export const dynamic = 'force-dynamic';
+
+export default async function FormPage({ params }: { readonly params: Promise<{ id: string }> }) {
+  const { id } = await params;
+  const form = loadForm(getDb(), id);
+  if (!form.ok) notFound();
+  return <ClientFormView form={form.value} />;
+}

@@ -1,0 +1,3 @@
+export default function Loading() {
+  return <p aria-busy="true" className="quiet" style={{ padding: 24 }}>Laying out the bench …</p>;
+}

@@ -1,0 +1,6 @@
+export { howMuchFor, howMuchInWords } from './howMuch';
+export type { HowMuch } from './howMuch';
+export { SHIPPED_SERVICES, servicesIn, zonesOf } from './services';
+export type { Service, ServiceZone } from './services';
+export { CONSENT_TEXT, consentTextOf } from './consentText';
+export type { ConsentText } from './consentText';

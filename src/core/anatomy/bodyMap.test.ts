@@ -1,0 +1,30 @@
+import { describe, expect, it } from 'vitest';
+import { isInside } from '../shared';
+import { BODY_REGIONS, FIGURES, FIGURE_SIZE, placeIn, regionAt } from './bodyMap';
+import { ZONE_IDS } from './types';
+import { sidesOf, ZONES } from './zones';
+
+describe('the body map', () => {
+  it('has every zone on every side it has, but the extended bikini, which the edge and the front stand for', () => {
+    const there = new Set(BODY_REGIONS.map((r) => `${r.zone}/${r.side}`));
+    const missing = ZONE_IDS.flatMap((z) => sidesOf(ZONES[z]).map((s) => `${z}/${s}`)).filter((k) => !there.has(k));
+    expect(missing).toEqual(['bikini-extended/left', 'bikini-extended/right']);
+  });
+  it('finds each region at its middle, within the drawing', () => {
+    for (const r of BODY_REGIONS) {
+      const at = placeIn(r);
+      expect(isInside([r.outline], at)).toBe(true);
+      expect(regionAt(r.figure, at)).toMatchObject({ zone: r.zone, side: r.side });
+      for (const [x, y] of r.outline) expect(x >= 0 && y >= 0 && x <= FIGURE_SIZE[r.figure][0] && y <= FIGURE_SIZE[r.figure][1]).toBe(true);
+    }
+  });
+  it('puts the client’s left on the viewer’s right from the front and on the viewer’s left from behind', () => {
+    expect(regionAt('front', [65, 51])).toMatchObject({ zone: 'underarm', side: 'left' });
+    expect(regionAt('front', [35, 51])).toMatchObject({ zone: 'underarm', side: 'right' });
+    expect(regionAt('back', [60, 120])).toMatchObject({ zone: 'thigh-back', side: 'right' });
+    expect(regionAt('back', [40, 120])).toMatchObject({ zone: 'thigh-back', side: 'left' });
+  });
+  it('finds nothing beside the body', () => {
+    for (const figure of FIGURES) expect(regionAt(figure, [1, 1])).toBeUndefined();
+  });
+});

@@ -1,0 +1,10 @@
+export { growthField, growthAt, meanDirection, nodeAt, nodeCentre, nodeDirection, PARTING_DEG } from './growthField';
+export type { GrowthField, Stroke } from './growthField';
+export { partingEdges } from './partings';
+export type { PartingEdge } from './partings';
+export { exclusionOf, CLEARANCE_MM, MARK_KINDS } from './marks';
+export type { Mark, MarkKind, Exclusion } from './marks';
+export { comb, eraseStrokes, mirrorStrokes, pinField } from './comb';
+export type { Drag } from './comb';
+export { COMPASS, strokesFromHandTest } from './handTests';
+export type { Compass, HandTest, HandTestResult } from './handTests';

@@ -1,0 +1,6 @@
+export { scheduleHands, oneByOneS, EXACT_JOBS } from './schedule';
+export type { Schedule } from './schedule';
+export { COAT_REST_S } from './types';
+export type { HandsInput, StripJob, Op, OpKind } from './types';
+export { liveTable, hasBegun, pressingStrip, replan, MARKS, TABLE_EVENT_KINDS } from './live';
+export type { LiveTable, LiveGroup, LiveStrip, TableEvent, TableEventKind, StripMark, Act } from './live';

@@ -1,0 +1,83 @@
+import { describe, expect, it } from 'vitest';
+import { liveTable, pressingStrip, type LiveGroup, type TableEvent } from './live';
+import type { StripJob } from './types';
+
+const job = (id: string, more: Partial<StripJob> = {}): StripJob => ({
+  id, side: null, layS: 10, coats: 1, setMinS: 25, setMaxS: 90, pullS: 4, pressS: 3, needs: [], touches: [], ...more,
+});
+const group = (jobs: readonly StripJob[], product = 'film-hard'): LiveGroup => ({ product, jobs, maxOnSkin: 3, walkS: 6 });
+let made = 0;
+const event = (kind: TableEvent['kind'], atS: number, more: Partial<TableEvent> = {}): TableEvent => ({ id: `e${made++}`, atMs: atS * 1000, kind, ...more });
+const wrist = (product = 'film-hard', atS = 0): TableEvent => event('wrist', atS, { product });
+
+describe('liveTable', () => {
+  const groups = [group([job('a'), job('b'), job('c'), job('d', { needs: [0] })])];
+  it('begins with the wrist test of each product and ends done', () => {
+    expect(liveTable(groups, []).act).toEqual({ kind: 'wrist', product: 'film-hard' });
+    const two = [group([job('a')]), group([job('s')], 'soft')];
+    const done = [wrist(), event('laid', 10, { strip: 'a' }), event('pulled', 40, { strip: 'a' })];
+    expect(liveTable(two, done).act).toEqual({ kind: 'wrist', product: 'soft' });
+    expect(liveTable(two, [...done, wrist('soft', 45), event('laid', 55, { strip: 's' }), event('pulled', 60, { strip: 's' })]).act).toEqual({ kind: 'done' });
+  });
+  it('walks the whole task by its own proposals without breaking a rule', () => {
+    const events: TableEvent[] = [wrist()];
+    let clock = 5;
+    for (let k = 0; k < 20; k++) {
+      const { act, onSkin, strips } = liveTable(groups, events);
+      expect(onSkin.length).toBeLessThanOrEqual(3);
+      if (act.kind === 'done') break;
+      if (act.kind === 'lay') {
+        if (act.strip === 'd') expect(strips.get('a')?.pulledAtMs).not.toBeNull();
+        events.push(event('laid', (clock += 10), { strip: act.strip }));
+      } else if (act.kind === 'pull') {
+        clock = Math.max(clock + 7, act.readyAtMs / 1000 + 7);
+        expect(clock * 1000).toBeLessThanOrEqual(act.dueAtMs + 7000);
+        events.push(event('pulled', clock, { strip: act.strip }));
+      }
+    }
+    expect(liveTable(groups, events)).toMatchObject({ act: { kind: 'done' }, pulledCount: 4 });
+  });
+  it('follows the plan while the table fits it, and leaves it when it does not', () => {
+    const planned = [{ ...group([job('a'), job('b'), job('c')]), sequence: [2, 0, 1, 2, 0, 1] }];
+    expect(liveTable(planned, [wrist()]).act).toMatchObject({ kind: 'lay', strip: 'c' });
+    expect(liveTable(planned, [wrist(), event('laid', 10, { strip: 'c' })]).act).toMatchObject({ kind: 'lay', strip: 'a' });
+    expect(liveTable(planned, [wrist(), event('laid', 10, { strip: 'b' })]).act.kind).toBe('lay');
+  });
+  it('gives the same act when the journal is read again, and accepts another strip than proposed', () => {
+    const events = [wrist(), event('laid', 10, { strip: 'c' })];
+    expect(liveTable(groups, events)).toEqual(liveTable(groups, [...events]));
+    expect(liveTable(groups, events).onSkin).toEqual(['c']);
+    expect(liveTable(groups, events).layable).toEqual(['a', 'b']);
+  });
+  it('undoes one step at a time and never a mark', () => {
+    const laid = event('laid', 10, { strip: 'a' });
+    const pulled = event('pulled', 40, { strip: 'a' });
+    const mark = event('mark', 41, { strip: 'a', mark: 'some-left' });
+    const events = [wrist(), laid, pulled, mark];
+    expect(liveTable(groups, events).undoable).toBe(pulled.id);
+    const after = liveTable(groups, [...events, event('undo', 42, { undoes: pulled.id })]);
+    expect(after).toMatchObject({ onSkin: ['a'], undoable: laid.id });
+    expect(after.strips.get('a')?.mark).toBe('some-left');
+  });
+  it('pulls an overdue strip first and says which one presses', () => {
+    const events = [wrist(), event('laid', 10, { strip: 'a' }), event('laid', 130, { strip: 'b' })];
+    const table = liveTable(groups, events);
+    expect(table.act).toMatchObject({ kind: 'pull', strip: 'a' });
+    expect(pressingStrip(table, groups, 95_000)?.strip).toBe('a');
+    expect(pressingStrip(table, groups, 60_000)).toBeNull();
+  });
+  it('holds, resumes and stops', () => {
+    const events = [wrist(), event('laid', 10, { strip: 'a' }), event('hold', 12)];
+    expect(liveTable(groups, events).act).toEqual({ kind: 'held' });
+    expect(liveTable(groups, [...events, event('resume', 20)]).act.kind).not.toBe('held');
+    expect(liveTable(groups, [...events, event('pulled', 50, { strip: 'a' })])).toMatchObject({ act: { kind: 'held' }, onSkin: [] });
+    const stop = event('stop', 21);
+    expect(liveTable(groups, [...events, stop]).act).toEqual({ kind: 'stopped' });
+    expect(liveTable(groups, [...events, stop, event('undo', 22, { undoes: stop.id })]).act).toEqual({ kind: 'held' });
+  });
+  it('rests eight seconds between two coats', () => {
+    const coated = [group([job('a', { coats: 2 })])];
+    const table = liveTable(coated, [wrist(), event('laid', 10, { strip: 'a' })]);
+    expect(table.act).toMatchObject({ kind: 'lay', strip: 'a', coat: 2, notBeforeMs: 18_000 });
+  });
+});

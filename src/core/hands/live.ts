@@ -1,0 +1,186 @@
+// The table as it really goes: events from the hands are folded into a state, and the next act is planned from real lay ends.
+// The act is fixed at the moment of the last event, so reading the same journal again gives the same act. A strip that comes near
+// its latest pull goes before everything else; an overdue one costs, it does not make the plan impossible.
+
+import { bestPolicy, costOf } from './policies';
+import { searchSchedule } from './search';
+import { canLay, emptyTable, FIRST_COAT, OFF, opsOf, SETTING, step, UNLAID, type TableState } from './state';
+import { COAT_REST_S, type HandsInput, type Op } from './types';
+
+export const MARKS = ['clean', 'some-left', 'broke', 'sore'] as const;
+export type StripMark = (typeof MARKS)[number];
+export const TABLE_EVENT_KINDS = ['wrist', 'laid', 'pulled', 'mark', 'hold', 'resume', 'stop', 'undo'] as const;
+export type TableEventKind = (typeof TABLE_EVENT_KINDS)[number];
+
+export interface TableEvent {
+  readonly id: string;
+  readonly atMs: number;
+  readonly kind: TableEventKind;
+  readonly strip?: string;
+  readonly mark?: StripMark;
+  /** Product of a wrist test. */
+  readonly product?: string;
+  /** Event taken back by an undo. */
+  readonly undoes?: string;
+}
+
+export interface LiveGroup extends HandsInput {
+  readonly product: string;
+  /** The plan's acts in order, as job indices: a job's first entry is its lay, its last its pull. */
+  readonly sequence?: readonly number[];
+}
+
+export interface LiveStrip {
+  readonly stage: number;
+  /** End of the last lay. */
+  readonly laidAtMs: number | null;
+  readonly pulledAtMs: number | null;
+  readonly mark: StripMark | null;
+}
+
+export type Act =
+  | { readonly kind: 'wrist'; readonly product: string }
+  | { readonly kind: 'lay'; readonly strip: string; readonly coat: 1 | 2; readonly notBeforeMs: number | null }
+  | { readonly kind: 'pull'; readonly strip: string; readonly laidAtMs: number; readonly readyAtMs: number; readonly dueAtMs: number }
+  | { readonly kind: 'held' }
+  | { readonly kind: 'stopped' }
+  | { readonly kind: 'done' };
+
+export interface LiveTable {
+  readonly act: Act;
+  /** The acts after this one, as planned now. */
+  readonly ahead: readonly { readonly kind: 'lay' | 'coat' | 'pull'; readonly strip: string; readonly walkS: number }[];
+  readonly strips: ReadonlyMap<string, LiveStrip>;
+  /** On the skin, oldest first. */
+  readonly onSkin: readonly string[];
+  readonly lastPulled: string | null;
+  /** The event that Undo would take back; marks are left alone. */
+  readonly undoable: string | null;
+  /** Strips that may be laid now instead of the proposal. */
+  readonly layable: readonly string[];
+  readonly pulledCount: number;
+  readonly stripCount: number;
+}
+
+const LIVE_WIDTH = 12;
+const LIVE_LABELS = 3500;
+
+/** True where wax has been laid and not undone: from then on the plan of the table stands. */
+export const hasBegun = (events: readonly TableEvent[]): boolean => standing(events).some((e) => e.kind === 'laid');
+
+/** Events that count: not undone, in the order given. */
+function standing(events: readonly TableEvent[]): readonly TableEvent[] {
+  const undone = new Set(events.flatMap((e) => (e.kind === 'undo' && e.undoes ? [e.undoes] : [])));
+  return events.filter((e) => e.kind !== 'undo' && !undone.has(e.id));
+}
+
+function stripStates(groups: readonly LiveGroup[], events: readonly TableEvent[]): Map<string, LiveStrip> {
+  const strips = new Map<string, LiveStrip>();
+  for (const g of groups) for (const j of g.jobs) strips.set(j.id, { stage: UNLAID, laidAtMs: null, pulledAtMs: null, mark: null });
+  const coats = new Map(groups.flatMap((g) => g.jobs.map((j) => [j.id, j.coats])));
+  for (const e of events) {
+    const now = e.strip === undefined ? undefined : strips.get(e.strip);
+    if (!now || e.strip === undefined) continue;
+    if (e.kind === 'laid' && (now.stage === UNLAID || now.stage === FIRST_COAT)) {
+      const stage = now.stage === UNLAID && coats.get(e.strip) === 2 ? FIRST_COAT : SETTING;
+      strips.set(e.strip, { ...now, stage, laidAtMs: e.atMs });
+    } else if (e.kind === 'pulled' && now.stage === SETTING) strips.set(e.strip, { ...now, stage: OFF, pulledAtMs: e.atMs });
+    else if (e.kind === 'mark' && e.mark) strips.set(e.strip, { ...now, mark: e.mark });
+  }
+  return strips;
+}
+
+/** Table state of one group at an instant, seconds from `baseMs`. */
+function tableStateOf(group: LiveGroup, strips: ReadonlyMap<string, LiveStrip>, side: TableState['side'], nowS: number, baseMs: number): TableState {
+  const state = emptyTable(group.jobs.length);
+  group.jobs.forEach((job, i) => {
+    const strip = strips.get(job.id);
+    const laidS = ((strip?.laidAtMs ?? baseMs) - baseMs) / 1000;
+    state.stage[i] = strip?.stage ?? UNLAID;
+    state.readyS[i] = strip?.stage === FIRST_COAT ? laidS + COAT_REST_S : laidS + job.setMinS;
+    state.dueS[i] = laidS + job.setMaxS;
+  });
+  return { ...state, nowS, side };
+}
+
+/** The rest of the plan's own sequence from a state; null where the table no longer fits it. */
+function followPlan(group: LiveGroup, from: TableState): TableState | null {
+  if (!group.sequence) return null;
+  const done = group.jobs.map((job, i) => (from.stage[i] === OFF ? job.coats + 1 : from.stage[i] === SETTING ? job.coats : from.stage[i] === FIRST_COAT ? 1 : 0));
+  let state = from;
+  for (const job of group.sequence) {
+    const left = done[job] ?? 0;
+    if (left > 0) {
+      done[job] = left - 1;
+      continue;
+    }
+    if (state.stage[job] === UNLAID && !canLay(state, group, job)) return null;
+    state = step(state, group, job);
+  }
+  return state.stage.every((s) => s === OFF) ? state : null;
+}
+
+/** Planned acts from a table state on: the plan itself while it fits, else the best policy; bettered by a narrow search. */
+export function replan(group: LiveGroup, from: TableState): readonly Op[] {
+  const planned = followPlan(group, from);
+  const policy = bestPolicy(group, from, true);
+  const start = planned && (!policy || costOf(planned) <= costOf(policy)) ? planned : policy;
+  const found = searchSchedule(group, { width: LIVE_WIDTH, relaxed: false, mayBeLate: true, beatS: start ? costOf(start) : Infinity, maxLabels: LIVE_LABELS, from });
+  const end = found.best ?? start;
+  return end ? opsOf(end) : [];
+}
+
+/** Folds the journal and plans the next act. Pure: no clock, the time is that of the last event that counts. */
+export function liveTable(groups: readonly LiveGroup[], events: readonly TableEvent[]): LiveTable {
+  const counted = standing(events);
+  const strips = stripStates(groups, counted);
+  const deeds = counted.filter((e) => e.kind !== 'mark');
+  const last = deeds.at(-1);
+  const group = groups.find((g) => g.jobs.some((j) => strips.get(j.id)?.stage !== OFF));
+  const pulls = counted.filter((e) => e.kind === 'pulled');
+  const all = [...strips].filter(([, s]) => s.stage === FIRST_COAT || s.stage === SETTING);
+  const onSkin = all.sort((a, b) => (a[1].laidAtMs ?? 0) - (b[1].laidAtMs ?? 0)).map(([id]) => id);
+  const rest = {
+    strips, onSkin, lastPulled: pulls.at(-1)?.strip ?? null, undoable: last?.id ?? null, stripCount: strips.size,
+    pulledCount: [...strips.values()].filter((s) => s.stage === OFF).length,
+  };
+  const flat = (act: Act): LiveTable => ({ ...rest, act, ahead: [], layable: [] });
+  // stop and hold stand until they are taken back: what is on the skin can still be pulled meanwhile
+  if (counted.some((e) => e.kind === 'stop')) return flat({ kind: 'stopped' });
+  if (!group) return flat({ kind: 'done' });
+  if (counted.filter((e) => e.kind === 'hold' || e.kind === 'resume').at(-1)?.kind === 'hold') return flat({ kind: 'held' });
+  if (!counted.some((e) => e.kind === 'wrist' && e.product === group.product)) return flat({ kind: 'wrist', product: group.product });
+  const baseMs = counted[0]?.atMs ?? 0;
+  const nowS = ((last?.atMs ?? baseMs) - baseMs) / 1000;
+  const touched = counted.filter((e) => e.kind === 'laid' || e.kind === 'pulled').at(-1)?.strip;
+  const side = groups.flatMap((g) => g.jobs).find((j) => j.id === touched)?.side ?? null;
+  const from = tableStateOf(group, strips, side, nowS, baseMs);
+  const ops = replan(group, from);
+  const [first] = ops;
+  const idOf = (op: Op): string => group.jobs[op.job]?.id ?? '';
+  const ahead = ops.slice(1, 6).map((op) => ({ kind: op.kind, strip: idOf(op), walkS: op.walkS }));
+  const layable = group.jobs.filter((j, i) => from.stage[i] === UNLAID && j.needs.every((n) => from.stage[n] === OFF) && j.touches.every((t) => from.stage[t] === UNLAID || from.stage[t] === OFF)).map((j) => j.id);
+  if (!first) return flat({ kind: 'done' });
+  return { ...rest, act: actOf(first, group, strips, baseMs, from), ahead, layable };
+}
+
+function actOf(op: Op, group: LiveGroup, strips: ReadonlyMap<string, LiveStrip>, baseMs: number, from: TableState): Act {
+  const job = group.jobs[op.job];
+  const strip = job?.id ?? '';
+  if (op.kind === 'lay') return { kind: 'lay', strip, coat: 1, notBeforeMs: null };
+  if (op.kind === 'coat') return { kind: 'lay', strip, coat: 2, notBeforeMs: baseMs + (from.readyS[op.job] ?? 0) * 1000 };
+  const laidAtMs = strips.get(strip)?.laidAtMs ?? baseMs;
+  return { kind: 'pull', strip, laidAtMs, readyAtMs: laidAtMs + (job?.setMinS ?? 0) * 1000, dueAtMs: laidAtMs + (job?.setMaxS ?? 0) * 1000 };
+}
+
+/** A strip on the skin that is near or past its latest pull at an instant, most pressing first; the screen interrupts with it. */
+export function pressingStrip(table: LiveTable, groups: readonly LiveGroup[], atMs: number, withinS = 12): { readonly strip: string; readonly dueAtMs: number } | null {
+  const jobs = groups.flatMap((g) => g.jobs);
+  const due = table.onSkin.flatMap((id) => {
+    const job = jobs.find((j) => j.id === id);
+    const strip = table.strips.get(id);
+    return job && strip?.stage === SETTING && strip.laidAtMs !== null ? [{ strip: id, dueAtMs: strip.laidAtMs + job.setMaxS * 1000 }] : [];
+  });
+  const pressing = due.filter((d) => atMs >= d.dueAtMs - withinS * 1000).sort((a, b) => a.dueAtMs - b.dueAtMs)[0];
+  return pressing ?? null;
+}

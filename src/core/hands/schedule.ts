@@ -1,0 +1,65 @@
+// Schedule of one group of strips: best simple policy → exact proof for small tasks → beam for the rest.
+// The result is never worse than the best policy over all numbers of strips on the skin.
+
+import { formulaBound } from './bounds';
+import { bestPolicy } from './policies';
+import { searchSchedule } from './search';
+import { opsOf, type TableState } from './state';
+import type { HandsInput, Op } from './types';
+
+/** Up to this many strips the optimum is proved where the label limit allows. */
+export const EXACT_JOBS = 10;
+const EXACT_LABELS = 150_000;
+const BEAM_WIDTH = 150;
+const BEAM_LABELS = 400_000;
+
+export interface Schedule {
+  readonly ops: readonly Op[];
+  readonly endS: number;
+  readonly lowerBoundS: number;
+  readonly bound: 'proven' | 'formula';
+  /** False where some strip cannot be pulled in time whatever is done; then the plan is the least late one. */
+  readonly feasible: boolean;
+}
+
+const EMPTY: Schedule = { ops: [], endS: 0, lowerBoundS: 0, bound: 'proven', feasible: true };
+
+/** Best schedule found for the strips of one product. Deterministic; effort limited by label counts. */
+export function scheduleHands(input: HandsInput, effort: 'full' | 'quick' = 'full'): Schedule {
+  if (input.jobs.length === 0) return EMPTY;
+  const formula = formulaBound(input);
+  const start = bestPolicy(input);
+  const late = start ? null : bestPolicy(input, undefined, true);
+  let best: TableState | null = start;
+  const done = (bound: 'proven' | 'formula', lowerBoundS: number): Schedule => {
+    const end = best ?? late;
+    return end ? { ops: opsOf(end), endS: end.nowS, lowerBoundS: Math.min(lowerBoundS, end.nowS), bound, feasible: end.lateS === 0 } : EMPTY;
+  };
+  if (best && best.nowS <= formula) return done('proven', formula);
+  if (effort === 'quick') return done('formula', formula);
+  if (input.jobs.length <= EXACT_JOBS) return exact();
+  const beam = searchSchedule(input, { width: BEAM_WIDTH, relaxed: false, beatS: best?.nowS ?? Infinity, maxLabels: BEAM_LABELS });
+  best = beam.best ?? best;
+  return done(best && best.nowS <= formula ? 'proven' : 'formula', formula);
+
+  function exact(): Schedule {
+    const upper = best?.nowS ?? Infinity;
+    const relaxed = searchSchedule(input, { relaxed: true, beatS: upper + 1, maxLabels: EXACT_LABELS });
+    const proved = relaxed.outcome === 'finished';
+    const floor = proved ? (relaxed.best?.nowS ?? formula) : formula;
+    if (proved && relaxed.best && relaxed.best.lateS === 0) {
+      best = relaxed.best;
+      return done('proven', floor);
+    }
+    if (best && best.nowS <= floor) return done('proven', floor);
+    const full = searchSchedule(input, { relaxed: false, beatS: upper, maxLabels: EXACT_LABELS });
+    const wide = full.outcome === 'finished' ? full : searchSchedule(input, { width: BEAM_WIDTH, relaxed: false, beatS: upper, maxLabels: BEAM_LABELS });
+    best = wide.best ?? full.best ?? best;
+    return done(best && best.nowS <= floor ? 'proven' : 'formula', Math.max(floor, formula));
+  }
+}
+
+/** One strip after the other, each pulled before the next is laid: what the schedule is compared with, s. */
+export function oneByOneS(input: HandsInput): number {
+  return bestPolicy({ ...input, maxOnSkin: 1 })?.nowS ?? 0;
+}

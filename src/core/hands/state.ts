@@ -1,0 +1,107 @@
+// State of the table while strips are laid and pulled, and the one step function that every search and the live re-plan share.
+
+import { COAT_REST_S, type HandsInput, type Op, type StripJob } from './types';
+
+export const UNLAID = 0;
+export const FIRST_COAT = 1;
+export const SETTING = 2;
+export const OFF = 3;
+
+export interface TableState {
+  readonly nowS: number;
+  readonly side: 'left' | 'right' | null;
+  /** Stage of each job. */
+  readonly stage: Uint8Array;
+  /** Earliest start of the job's next act (coat or pull). */
+  readonly readyS: Float64Array;
+  /** Latest start of the pull; meaningful while setting. */
+  readonly dueS: Float64Array;
+  /** Seconds by which pulls came too late; 0 in a feasible plan. */
+  readonly lateS: number;
+  readonly last: Op | null;
+  readonly before: TableState | null;
+}
+
+export function emptyTable(jobCount: number): TableState {
+  return {
+    nowS: 0, side: null, stage: new Uint8Array(jobCount), readyS: new Float64Array(jobCount), dueS: new Float64Array(jobCount), lateS: 0, last: null, before: null,
+  };
+}
+
+export const isOnSkin = (stage: number | undefined): boolean => stage === FIRST_COAT || stage === SETTING;
+
+export function onSkinCount(state: TableState): number {
+  let count = 0;
+  for (const stage of state.stage) if (stage === FIRST_COAT || stage === SETTING) count++;
+  return count;
+}
+
+export const walkTo = (state: TableState, job: StripJob, walkS: number): number =>
+  job.side !== null && state.side !== null && job.side !== state.side ? walkS : 0;
+
+/** True where this job may be laid now: room on the skin, needed strips off, no touching strip on the skin. */
+export function canLay(state: TableState, input: HandsInput, index: number, limit = input.maxOnSkin): boolean {
+  const job = input.jobs[index];
+  return (
+    job !== undefined && state.stage[index] === UNLAID && onSkinCount(state) < limit &&
+    job.needs.every((n) => state.stage[n] === OFF) && job.touches.every((t) => !isOnSkin(state.stage[t]))
+  );
+}
+
+/** Start of the job's next act if it is done next. */
+export function nextStart(state: TableState, input: HandsInput, index: number): number {
+  const job = input.jobs[index] as StripJob; // callers pass indices of input.jobs
+  const free = state.nowS + walkTo(state, job, input.walkS);
+  return state.stage[index] === UNLAID ? free : Math.max(free, state.readyS[index] ?? 0);
+}
+
+/** The state after the next act of one job, as early as it can start. */
+export function step(state: TableState, input: HandsInput, index: number): TableState {
+  const job = input.jobs[index] as StripJob; // callers pass indices of input.jobs
+  const walkS = walkTo(state, job, input.walkS);
+  const startS = nextStart(state, input, index);
+  const stage = Uint8Array.from(state.stage);
+  const readyS = Float64Array.from(state.readyS);
+  const dueS = Float64Array.from(state.dueS);
+  const pulling = state.stage[index] === SETTING;
+  const endS = startS + (pulling ? job.pullS + job.pressS : job.layS);
+  let lateS = state.lateS;
+  if (pulling) {
+    stage[index] = OFF;
+    lateS += Math.max(0, startS - (state.dueS[index] ?? startS));
+  } else if (state.stage[index] === UNLAID && job.coats === 2) {
+    stage[index] = FIRST_COAT;
+    readyS[index] = endS + COAT_REST_S;
+  } else {
+    stage[index] = SETTING;
+    readyS[index] = endS + job.setMinS;
+    dueS[index] = endS + job.setMaxS;
+  }
+  const kind = pulling ? 'pull' : state.stage[index] === UNLAID ? 'lay' : 'coat';
+  return { nowS: endS, side: job.side ?? state.side, stage, readyS, dueS, lateS, last: { kind, job: index, startS, endS, walkS }, before: state };
+}
+
+/** All acts that led to a state, first to last. */
+export function opsOf(state: TableState): readonly Op[] {
+  const ops: Op[] = [];
+  for (let s: TableState | null = state; s?.last; s = s.before) ops.push(s.last);
+  return ops.reverse();
+}
+
+/** True where the setting strips, pulled in the order of their latest pulls with walking, all make it. */
+export function makesDeadlines(state: TableState, input: HandsInput): boolean {
+  const setting: number[] = [];
+  state.stage.forEach((stage, i) => { if (stage === SETTING) setting.push(i); });
+  setting.sort((a, b) => (state.dueS[a] ?? 0) - (state.dueS[b] ?? 0));
+  let time = state.nowS;
+  let side = state.side;
+  for (const i of setting) {
+    const job = input.jobs[i] as StripJob; // setting holds job indices
+    const walkS = job.side !== null && side !== null && job.side !== side ? input.walkS : 0;
+    const startS = Math.max(time + walkS, state.readyS[i] ?? 0);
+    if (startS > (state.dueS[i] ?? 0)) return false;
+    time = startS + job.pullS + job.pressS;
+    side = job.side ?? side;
+  }
+  return true;
+}

@@ -1,0 +1,47 @@
+// Ranking: a documented weighted sum over what is left after the exclusions. Weights are studio settings later; the shipped
+// ones (from memory) reproduce the trade: coarse → hard, fine on large areas → soft, tender → hard or sugar, ingrown-prone → sugar.
+
+import type { Hair } from '../hair';
+import type { Product } from '../products';
+
+export interface Weights {
+  readonly removed: number;
+  readonly broken: number;
+  readonly load: number;
+  readonly minutes: number;
+  readonly cost: number;
+  readonly coarseHard: number;
+  readonly fineSoft: number;
+  readonly paste: number;
+}
+
+export const SHIPPED_WEIGHTS: Weights = { removed: 1, broken: 1.5, load: 0.3, minutes: 0.15, cost: 0.03, coarseHard: 0.2, fineSoft: 0.09, paste: 0.03 };
+
+/** Broken hair weighs this much more on skin that grows hairs in. */
+const INGROWN_FACTOR = 4;
+const MOST_SLOW = 2.5;
+
+export interface ScoreInput {
+  readonly product: Product;
+  readonly hair: Hair;
+  readonly sensitivity: number;
+  readonly ingrownProne: boolean;
+  readonly removedShare: number;
+  readonly brokenShare: number;
+  readonly skinLoad: number;
+  /** Minutes and cost as multiples of the quickest and cheapest option. */
+  readonly slowness: number;
+  readonly dearness: number;
+  /** How far the paste is from its wanted temperature, K. */
+  readonly pasteOffK: number;
+}
+
+export function scoreOf(input: ScoreInput, w: Weights = SHIPPED_WEIGHTS): number {
+  const { product, hair } = input;
+  const fit = product.family === 'hard' ? w.coarseHard * Math.max(0, hair.coarseness - 3) : product.family === 'soft' ? w.fineSoft * Math.max(0, 3 - hair.coarseness) : 0;
+  return (
+    w.removed * input.removedShare - w.broken * (input.ingrownProne ? INGROWN_FACTOR : 1) * input.brokenShare -
+    w.load * (1 + 0.25 * Math.max(0, input.sensitivity - 3)) * input.skinLoad - w.minutes * Math.min(MOST_SLOW, input.slowness - 1) -
+    w.cost * Math.min(3, input.dearness - 1) - w.paste * input.pasteOffK + fit
+  );
+}

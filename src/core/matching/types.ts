@@ -1,0 +1,54 @@
+// One option = one product worked in one way on one zone of this client today.
+
+import type { Family } from '../anatomy';
+import type { WorkingWindow } from '../heat';
+import type { Manner, Product, Way } from '../products';
+import type { CivilDate } from '../shared';
+
+export interface Schools {
+  readonly hardLay: 'with' | 'against' | 'free';
+  readonly shortHair: 'crossed' | 'none';
+  readonly maxHardPasses: number;
+  /** Undefined: by hand, with strip on lip and brow. */
+  readonly sugarWay?: 'hand' | 'strip' | undefined;
+  readonly prep: 'powder' | 'oil' | 'dry';
+  readonly families: readonly Family[];
+}
+
+/** What the strips of an option come to. */
+export interface StripFacts {
+  readonly strips: number;
+  readonly scheduleS: number;
+  readonly massG: number;
+  readonly costMinor: number;
+  readonly meanAngleErrorDeg: number;
+}
+
+export interface Option {
+  readonly product: Product;
+  readonly family: Family;
+  readonly way: Way;
+  readonly manner: Manner;
+  readonly eligible: boolean;
+  readonly excludedBy: readonly string[];
+  readonly score: number | null;
+  /** 0 = ranked by score, 1 = only where nothing of rank 0 is left (soft on very reactive skin). */
+  readonly tier: number;
+  readonly passes: number;
+  readonly coats: 1 | 2;
+  readonly removedShare: number;
+  readonly brokenShare: number;
+  readonly toTweeze: number;
+  readonly skinLoad: number;
+  readonly workableShare: number;
+  readonly shortestMm: number;
+  readonly longestMm: number;
+  readonly readyOn: CivilDate | null;
+  readonly trimFirst: boolean;
+  readonly window: WorkingWindow;
+  readonly setS: { readonly min: number; readonly max: number };
+  readonly strips: number;
+  readonly tableMinutes: number;
+  readonly massG: number;
+  readonly costMinor: number;
+}

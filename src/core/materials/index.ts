@@ -1,0 +1,5 @@
+export { massOnSkinG, massUsedG, dipsFor, materialsFor, productCostMinor, totalMinor } from './use';
+export type { MaterialLine, StripUse, UseInput } from './use';
+export { tableMinutes, tweezeS, visitParts, bookingMinutes } from './time';
+export type { VisitParts } from './time';
+export { yearlyTakingsMinor } from './money';

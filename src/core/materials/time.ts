@@ -1,0 +1,42 @@
+// Minutes round the strips: preparing and finishing a zone, tweezing, turning the room over. Values from memory.
+
+/** Tweezing one hair, s. */
+const PER_HAIR_S = 3;
+/** Consultation and look, s. */
+const CONSULT_S = 240;
+const PREPARE_ZONE_S = 60;
+const FINISH_ZONE_S = 75;
+const TURNOVER_S = 480;
+const NEWCOMER_FACTOR = 1.35;
+const BOOKING_STEP_MIN = 5;
+
+export const tweezeS = (hairs: number): number => hairs * PER_HAIR_S;
+
+/** Minutes at the table: the hands' schedule and the tweezing. */
+export const tableMinutes = (scheduleS: number, hairs: number): number => (scheduleS + tweezeS(hairs)) / 60;
+
+export interface VisitParts {
+  readonly prepareMin: number;
+  readonly layPullMin: number;
+  readonly readMin: number;
+  readonly finishMin: number;
+  readonly turnoverMin: number;
+}
+
+/** The real parts of a visit, minutes. `passes` later rounds take a third of the first each. */
+export function visitParts(scheduleS: number, hairs: number, zones: number, extraPasses: number, newcomer: boolean): VisitParts {
+  const factor = newcomer ? NEWCOMER_FACTOR : 1;
+  return {
+    prepareMin: ((CONSULT_S + PREPARE_ZONE_S * zones) / 60) * factor,
+    layPullMin: ((scheduleS * (1 + extraPasses / 3)) / 60) * factor,
+    readMin: (tweezeS(hairs) / 60) * factor,
+    finishMin: (FINISH_ZONE_S * zones) / 60,
+    turnoverMin: TURNOVER_S / 60,
+  };
+}
+
+/** Minutes to book: all parts, up to the next five. */
+export function bookingMinutes(parts: VisitParts): number {
+  const total = parts.prepareMin + parts.layPullMin + parts.readMin + parts.finishMin + parts.turnoverMin;
+  return Math.ceil(total / BOOKING_STEP_MIN - 1e-9) * BOOKING_STEP_MIN;
+}

@@ -1,0 +1,81 @@
+// Meaning of a case, beyond its shape: sides, zones given twice or inside another, marks and strokes on the sheet, dates in order.
+// All faults are reported together, each with its path.
+
+import { INSIDE, sidesOf, sheetFor, ZONES } from '../anatomy';
+import { checkRuleChange, zoneKey } from '../screening';
+import { isCivilDate } from '../shared';
+import { SHIPPED_PRODUCTS, waysOf, type Product } from '../products';
+import type { VisitCase, ZoneCase } from './visitCase';
+
+export interface CaseFault {
+  readonly path: string;
+  readonly message: string;
+}
+
+function zoneFaults(zone: ZoneCase, path: string, visit: VisitCase, catalogue: readonly Product[]): readonly CaseFault[] {
+  const faults: CaseFault[] = [];
+  const facts = ZONES[zone.zone];
+  if (!sidesOf(facts).includes(zone.side)) {
+    faults.push({ path: `${path}.side`, message: facts.paired ? `${facts.name} has a left and a right side.` : `${facts.name} is in the middle.` });
+    return faults;
+  }
+  const sheet = sheetFor(facts, zone.side, visit.client, zone.sheetCm);
+  if (!sheet.ok) return [{ path: `${path}.${sheet.error.path ?? 'sheetCm'}`, message: sheet.error.message }];
+  const { widthCm, heightCm } = sheet.value;
+  const offBox = ([x, y]: readonly [number, number]): boolean => x < 0 || y < 0 || x > widthCm || y > heightCm;
+  const box = `0–${widthCm.toFixed(1)} by 0–${heightCm.toFixed(1)} cm`;
+  zone.strokes?.forEach((s, i) => {
+    if (offBox(s.at)) faults.push({ path: `${path}.strokes[${i}].at`, message: `The stroke is off the sheet (${box}).` });
+    if (Math.hypot(s.towards[0], s.towards[1]) === 0) faults.push({ path: `${path}.strokes[${i}].towards`, message: 'The stroke has no direction.' });
+  });
+  zone.marks?.forEach((m, i) => {
+    if (offBox(m.at)) faults.push({ path: `${path}.marks[${i}].at`, message: `The mark is off the sheet (${box}).` });
+  });
+  if (zone.product !== undefined) {
+    const product = catalogue.find((p) => p.id === zone.product);
+    if (!product) faults.push({ path: `${path}.product`, message: `No product "${zone.product}" in the catalogue.` });
+    else if (zone.way !== undefined && !waysOf(product).includes(zone.way)) faults.push({ path: `${path}.way`, message: `${product.name} is not worked this way.` });
+  }
+  const { lastWaxOn, past } = zone.hair;
+  if (lastWaxOn !== undefined && lastWaxOn > visit.on) faults.push({ path: `${path}.hair.lastWaxOn`, message: 'The last wax is after the visit.' });
+  past?.forEach((p, i) => {
+    if (p.on >= visit.on) faults.push({ path: `${path}.hair.past[${i}].on`, message: 'A past visit must lie before this one.' });
+  });
+  return faults;
+}
+
+/** Every fault of meaning; empty where the case can be planned. */
+export function caseFaults(visit: VisitCase, catalogue: readonly Product[] = SHIPPED_PRODUCTS): readonly CaseFault[] {
+  if (!isCivilDate(visit.on)) return [{ path: 'on', message: 'Not a date of the calendar.' }];
+  const faults = visit.zones.flatMap((z, i) => zoneFaults(z, `zones[${i}]`, visit, catalogue));
+  const keys = visit.zones.map(zoneKey);
+  keys.forEach((key, i) => {
+    if (keys.indexOf(key) < i) faults.push({ path: `zones[${i}].zone`, message: `${key} is given twice.` });
+  });
+  visit.zones.forEach((z, i) => {
+    const outer = INSIDE[z.zone] ?? [];
+    const holder = visit.zones.find((o) => outer.includes(o.zone) && o.side === z.side);
+    if (holder) faults.push({ path: `zones[${i}].zone`, message: `${z.zone} lies inside ${holder.zone}, which is also given.` });
+  });
+  visit.client.screening?.forEach((f, i) => {
+    if (f.lastOn !== undefined && f.lastOn > visit.on) faults.push({ path: `client.screening[${i}].lastOn`, message: 'The date is after the visit.' });
+    f.zones?.forEach((name, j) => {
+      const [zone, side] = name.split('/');
+      const known = Object.values(ZONES).find((k) => k.id === zone);
+      if (!known || (side !== undefined && !sidesOf(known).some((s) => s === side))) {
+        faults.push({ path: `client.screening[${i}].zones[${j}]`, message: `No zone "${name}".` });
+      }
+    });
+  });
+  visit.studio?.rules?.forEach((change, i) => {
+    const checked = checkRuleChange(change);
+    if (!checked.ok) faults.push({ path: `studio.rules[${i}].${checked.error.path ?? 'code'}`, message: checked.error.message });
+  });
+  visit.client.blackout?.forEach((b, i) => {
+    if (b.to < b.from) faults.push({ path: `client.blackout[${i}].to`, message: 'The end lies before the beginning.' });
+  });
+  visit.studio?.products?.forEach((id, i) => {
+    if (!catalogue.some((p) => p.id === id)) faults.push({ path: `studio.products[${i}]`, message: `No product "${id}" in the catalogue.` });
+  });
+  return faults;
+}

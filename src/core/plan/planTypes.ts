@@ -1,0 +1,120 @@
+// The plan as it leaves the core, in the field names of docs/formats.md.
+
+import type { Family, Side, ZoneId } from '../anatomy';
+import type { CareItem } from '../care';
+import type { Exclusion } from '../field';
+import type { MaterialLine, VisitParts } from '../materials';
+import type { Way } from '../products';
+import type { Outcome, Reason } from '../screening';
+import type { CivilDate, Ring, Vec } from '../shared';
+import type { TabKind, TabOn } from '../strips';
+import type { ScheduleEvent } from './visitSchedule';
+
+export interface PlanOption {
+  readonly product: string;
+  readonly family: Family;
+  readonly way: Way;
+  readonly eligible: boolean;
+  readonly excludedBy: readonly string[];
+  /** The exclusions in words. */
+  readonly why: readonly string[];
+  readonly score: number | null;
+  readonly passes: number;
+  readonly coats: number;
+  readonly strips: number;
+  readonly tableMinutes: number;
+  readonly massG: number;
+  readonly costMinor: number;
+  readonly removedShare: number;
+  readonly brokenShare: number;
+  readonly toTweeze: number;
+  readonly skinLoad: number;
+  readonly workableShare: number;
+  readonly shortestMm: number;
+  readonly longestMm: number;
+  readonly targetC: number | null;
+  readonly readyOn: CivilDate | null;
+  readonly trimFirst: boolean;
+}
+
+export interface PlanStrip {
+  readonly id: string;
+  readonly order: number;
+  readonly outline: Ring;
+  readonly growth: Vec;
+  readonly lay: Vec;
+  readonly pull: Vec;
+  readonly tab: Vec;
+  readonly tabOn: TabOn;
+  readonly tabKind: TabKind;
+  readonly pass: 1;
+  readonly lengthMm: number;
+  readonly widthMm: number;
+  readonly thicknessMm: number;
+  readonly massG: number;
+  readonly touches: readonly string[];
+  readonly needsBefore: readonly string[];
+  readonly setS: { readonly min: number; readonly max: number };
+}
+
+export interface PlanHeat {
+  readonly workingC: { readonly min: number; readonly target: number; readonly max: number };
+  readonly potC: number;
+  readonly thicknessMm: number;
+  readonly feltPeakC: number;
+  readonly burnOmega: number;
+  readonly setS: { readonly min: number; readonly max: number };
+  readonly wristTest: true;
+  /** The three bands of the window, °C. */
+  readonly bands: { readonly flowC: readonly [number, number]; readonly feelMaxC: number; readonly labelC: readonly [number, number] };
+  /** Window of a later pass on waxed skin; null where there is none. */
+  readonly laterPass: { readonly min: number; readonly target: number; readonly max: number } | null;
+}
+
+export interface PlanZone {
+  readonly zone: ZoneId;
+  readonly side: Side;
+  readonly outcome: Outcome;
+  readonly areaCm2: number;
+  readonly hairAreaCm2: number;
+  readonly sheetCm: readonly [number, number];
+  readonly outline: Ring;
+  readonly excluded: readonly Exclusion[];
+  readonly choice: { readonly product: string; readonly family: Family; readonly way: Way; readonly coats: number; readonly passes: number } | null;
+  readonly heat: PlanHeat | null;
+  readonly options: readonly PlanOption[];
+  readonly reasons: readonly string[];
+  readonly strips: readonly PlanStrip[];
+  readonly field?: readonly (readonly [number, number, number, number])[];
+  readonly cover: { readonly coveredShare: number; readonly overlapShare: number; readonly meanAngleErrorDeg: number };
+}
+
+export interface PlanRegrowth {
+  readonly zone: ZoneId;
+  readonly side: Side;
+  readonly smoothDays: number;
+  readonly ready: readonly { readonly family: Family; readonly fromOn: CivilDate; readonly toOn: CivilDate }[];
+  /** Measured intervals of this client behind it; 0 = the zone's usual course. */
+  readonly learnedFrom: number;
+  readonly rateFactor: number;
+}
+
+/** Strips worked together with one product, in one task for the hands. */
+export interface WorkGroup {
+  readonly product: string;
+  readonly strips: readonly string[];
+}
+
+export interface Plan {
+  readonly version: 1;
+  readonly on: CivilDate;
+  readonly screening: { readonly outcome: Outcome; readonly earliestOn: CivilDate | null; readonly reasons: readonly Reason[]; readonly ruleSet: string };
+  readonly zones: readonly PlanZone[];
+  readonly schedule: { readonly endS: number; readonly lowerBoundS: number; readonly bound: 'proven' | 'formula'; readonly maxOnSkin: number; readonly walkS: number; readonly groups: readonly WorkGroup[]; readonly events: readonly ScheduleEvent[] };
+  readonly materials: readonly MaterialLine[];
+  readonly time: { readonly tableMinutes: number; readonly bookingMinutes: number; readonly parts: VisitParts };
+  readonly cost: { readonly materialsMinor: number; readonly currency: string };
+  readonly care: readonly CareItem[];
+  readonly regrowth: readonly PlanRegrowth[];
+  readonly returnOn: { readonly on: CivilDate; readonly why: string } | null;
+}

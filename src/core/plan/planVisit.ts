@@ -1,0 +1,114 @@
+// Case → plan: screening, then per zone sheet, field, options; the choice for all zones together; strips, schedule, use, time,
+// cost, care, regrowth and return. Pure and deterministic; composes the other rooms and adds no model of its own.
+
+import type { Family } from '../anatomy';
+import { careList, returnDate } from '../care';
+import { bookingMinutes, materialsFor, tableMinutes, totalMinor, visitParts } from '../materials';
+import { chooseTogether, type Option } from '../matching';
+import { mannerName, SHIPPED_PRODUCTS, type Product } from '../products';
+import { isStopped, judge, ruleSetOf, type Judgement } from '../screening';
+import { fail, ok, roundTo, type CoreError, type Result } from '../shared';
+import { caseFaults, type CaseFault } from './checkCase';
+import type { Plan } from './planTypes';
+import { stripJobs } from './stripJobs';
+import { blackoutsOf, studioFacts, type VisitCase } from './visitCase';
+import { visitSchedule, type ZoneJobs } from './visitSchedule';
+import { learnedOf, zoneOptions } from './zoneOptions';
+import { planRegrowth, planZone } from './zonePlan';
+import { hairOf, prepareZone, type ZoneWork } from './zoneWork';
+
+export interface CaseError extends CoreError {
+  readonly details: readonly CaseFault[];
+}
+
+export interface PlanSettings {
+  /** Adds the growth field on a grid of ≤ 1 cm. */
+  readonly withField?: boolean;
+  readonly currency?: string;
+  /** The studio's own products; the shipped catalogue otherwise. */
+  readonly catalogue?: readonly Product[];
+}
+
+/** Under this, marks leave nothing that a strip could take. */
+const LEAST_HAIR_CM2 = 0.3;
+const CLOTH_REUSE: Readonly<Record<Family, number>> = { hard: 1, soft: 1, sugar: 4 };
+
+/** Screening of a case alone, e.g. for the consultation's answer. */
+export function judgeCase(visit: VisitCase): Judgement {
+  const { client } = visit;
+  const ruleSet = ruleSetOf(visit.studio?.rules ?? []);
+  return judge({
+    ruleSet: ruleSet.ok ? ruleSet.value : undefined, overrides: client.overrides,
+    on: visit.on, consent: client.consent, guardianConsent: client.guardianConsent ?? false, ageYears: client.ageYears, sensitivity: client.sensitivity ?? 3,
+    facts: client.screening ?? [], zones: visit.zones.map((z) => ({ zone: z.zone, side: z.side, hair: hairOf(z), marks: z.marks })),
+  });
+}
+
+/** Plans a visit. Error `case.invalid` with every fault of meaning and its path; the shape is checked before, at the edge. */
+export function planVisit(visit: VisitCase, settings: PlanSettings = {}): Result<Plan, CaseError> {
+  const catalogue = settings.catalogue ?? SHIPPED_PRODUCTS;
+  const faults = caseFaults(visit, catalogue);
+  if (faults.length > 0) return fail({ code: 'case.invalid', message: 'The case cannot be planned.', details: faults });
+  const studio = studioFacts(visit.studio, catalogue);
+  const judgement = judgeCase(visit);
+  const works: ZoneWork[] = [];
+  for (const [i, zone] of visit.zones.entries()) {
+    const work = prepareZone(zone, i, visit.client, studio.level);
+    if (!work.ok) return fail({ ...work.error, details: [{ path: `zones[${i}]`, message: work.error.message }] });
+    works.push(work.value);
+  }
+  const caches = { windows: new Map(), heats: new Map() };
+  const zones = works.flatMap((work, i) => {
+    const own = judgement.zones[i];
+    if (!own) return [];
+    const learned = learnedOf(work, visit.on);
+    return [{ work, judgement: own, learned, ...zoneOptions({ work, on: visit.on, client: visit.client, studio, judgement: own, learned, caches }) }];
+  });
+  const choices = chooseTogether(zones.map((z) => ({ options: z.options, stopped: isStopped(z.judgement.outcome) || z.work.hairAreaCm2 < LEAST_HAIR_CM2, force: z.match.force })));
+  const chosen = zones.flatMap((z, i) => {
+    const choice = choices[i];
+    return choice ? [{ ...z, choice }] : [];
+  });
+  const schedule = visitSchedule(chosen.map(({ work, choice }): ZoneJobs => zoneJobs(work, choice, studio.level)), studio.maxOnSkin, studio.walkS);
+  const orderOf = new Map<string, number>();
+  for (const e of schedule.events) if (e.do === 'lay' && e.strip && !orderOf.has(e.strip)) orderOf.set(e.strip, orderOf.size + 1);
+  const planZones = zones.map((z, i) => planZone({ ...z, choice: choices[i] ?? null, orderOf, withField: settings.withField ?? false }));
+  const regrowth = zones.map((z) => planRegrowth(z.work, z.match, studio, z.learned, visit.on));
+  const materials = materialsFor({
+    strips: chosen.flatMap(({ work, choice }) => work.layout(choice.product, choice.way).strips.map((s) => ({
+      product: choice.product, manner: mannerName(choice.family, choice.way), areaCm2: s.areaCm2, thicknessMm: choice.window.thicknessMm, coats: choice.coats,
+    }))),
+    areaCm2: chosen.reduce((s, z) => s + z.work.hairAreaCm2, 0), prep: studio.schools.prep,
+    clothReuse: Math.max(1, ...chosen.map((z) => CLOTH_REUSE[z.choice.family])),
+  });
+  const hairs = chosen.reduce((s, z) => s + z.choice.toTweeze, 0);
+  const extraPasses = Math.max(0, ...chosen.map((z) => z.choice.passes - 1));
+  const newcomer = visit.zones.every((z) => (z.hair.history ?? 'regular') === 'first');
+  const parts = visitParts(schedule.endS, hairs, chosen.length, extraPasses, newcomer);
+  const { endS, lowerBoundS, bound, maxOnSkin, groups, events } = schedule;
+  return ok({
+    version: 1, on: visit.on, screening: { outcome: judgement.outcome, earliestOn: judgement.earliestOn, reasons: judgement.reasons, ruleSet: judgement.ruleSet },
+    zones: planZones, schedule: { endS, lowerBoundS, bound, maxOnSkin, walkS: studio.walkS, groups, events }, materials,
+    time: chosen.length === 0 ? { tableMinutes: 0, bookingMinutes: 0, parts: { prepareMin: 0, layPullMin: 0, readMin: 0, finishMin: 0, turnoverMin: 0 } } : { tableMinutes: roundTo(tableMinutes(endS, hairs), 1), bookingMinutes: bookingMinutes(parts), parts },
+    cost: { materialsMinor: totalMinor(materials), currency: settings.currency ?? 'EUR' },
+    care: careList(chosen.map((z) => z.work.zone.id), chosen.map((z) => z.choice.family)), regrowth,
+    returnOn: returnDate(returnWindows(zones.map((z, i) => ({ work: z.work, options: z.options, choice: choices[i] ?? null })), regrowth), blackoutsOf(visit.client)),
+  });
+}
+
+const zoneJobs = (work: ZoneWork, choice: Option, level: ReturnType<typeof studioFacts>['level']): ZoneJobs => ({
+  zone: work.zone.id, product: choice.product.id,
+  jobs: stripJobs({
+    strips: work.layout(choice.product, choice.way).strips, side: work.input.side, manner: mannerName(choice.family, choice.way), coats: choice.coats, setS: choice.setS, level, face: work.zone.face,
+  }),
+});
+
+/** One window a zone: the chosen family's, or where nothing is chosen the best option's. */
+function returnWindows(zones: readonly { work: ZoneWork; options: readonly Option[]; choice: Option | null }[], regrowth: Plan['regrowth']): readonly { label: string; fromOn: string; toOn: string }[] {
+  return zones.flatMap(({ work, options, choice }, i) => {
+    const family = choice?.family ?? options.find((o) => o.eligible)?.family;
+    const window = regrowth[i]?.ready.find((r) => r.family === family);
+    const side = work.input.side === 'middle' ? '' : `, ${work.input.side}`;
+    return window ? [{ label: `${work.zone.name.toLowerCase()}${side}`, fromOn: window.fromOn, toOn: window.toOn }] : [];
+  });
+}

@@ -1,0 +1,44 @@
+// From strips to jobs for the hands: seconds to load, lay, pull and press (common practice, no source; trainee slower).
+
+import type { Side } from '../anatomy';
+import type { StripJob } from '../hands';
+import type { MannerName } from '../products';
+import type { HandLevel, Strip } from '../strips';
+
+export const PRESS_S = 3;
+/** Seconds to load and lay the smallest and the largest strip; paste takes two or three strokes by hand. */
+const LAY_S: Readonly<Record<MannerName, readonly [number, number]>> = { tab: [8, 15], cloth: [8, 12], hand: [13, 24] };
+/** Area that takes the longest lay, cm². */
+const LARGE_CM2: Readonly<Record<MannerName, number>> = { tab: 60, cloth: 140, hand: 80 };
+/** Cloth laid on and rubbed three times along the growth; on the face it is only pressed. */
+const CLOTH_RUB_S = 3;
+const SLOWER: Readonly<Record<HandLevel, number>> = { trainee: 1.3, practised: 1, expert: 0.9 };
+
+export interface JobInput {
+  readonly strips: readonly Strip[];
+  readonly side: Side;
+  readonly manner: MannerName;
+  readonly coats: 1 | 2;
+  readonly setS: { readonly min: number; readonly max: number };
+  readonly level: HandLevel;
+  readonly face: boolean;
+}
+
+export function layS(areaCm2: number, manner: MannerName, level: HandLevel, face: boolean): number {
+  const [least, most] = LAY_S[manner];
+  const bare = least + (most - least) * Math.min(1, areaCm2 / LARGE_CM2[manner]);
+  const rub = manner === 'cloth' && !face ? CLOTH_RUB_S : 0;
+  return Math.round((bare + rub) * SLOWER[level]);
+}
+
+export const pullS = (lengthCm: number): number => (lengthCm > 14 ? 5 : lengthCm > 7 ? 4 : 3);
+
+/** Jobs of one zone, `needs` and `touches` as indices shifted by `offset`. */
+export function stripJobs(input: JobInput, offset = 0): readonly StripJob[] {
+  const index = new Map(input.strips.map((s, i) => [s.id, i + offset]));
+  const indices = (ids: readonly string[]): readonly number[] => ids.flatMap((id) => index.get(id) ?? []);
+  return input.strips.map((s) => ({
+    id: s.id, side: input.side === 'middle' ? null : input.side, layS: layS(s.areaCm2, input.manner, input.level, input.face), coats: input.coats,
+    setMinS: input.setS.min, setMaxS: input.setS.max, pullS: pullS(s.lengthCm), pressS: PRESS_S, needs: indices(s.needsBefore), touches: indices(s.touches),
+  }));
+}

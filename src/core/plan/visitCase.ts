@@ -1,0 +1,99 @@
+// The visit case: everything the planning chain needs, one value in. Shape and defaults; the JSON schema is in src/formats.
+
+import { FAMILIES, type Family, type Side, type ZoneId } from '../anatomy';
+import type { Blackout } from '../care';
+import type { Mark, Stroke } from '../field';
+import type { HairHistory, PastLength } from '../hair';
+import type { Schools } from '../matching';
+import { SHIPPED_PRODUCT_IDS, SHIPPED_PRODUCTS, type Product, type Way } from '../products';
+import type { CivilDate } from '../shared';
+import type { FoundFact, Override, RuleChange } from '../screening';
+import type { HandLevel } from '../strips';
+
+export interface ClientCase {
+  readonly statureCm?: number | undefined;
+  readonly massKg?: number | undefined;
+  readonly ageYears?: number | undefined;
+  readonly sensitivity?: number | undefined;
+  readonly skin?: 'dry' | 'normal' | 'oily' | undefined;
+  readonly ingrownProne?: boolean | undefined;
+  readonly consent: boolean;
+  readonly guardianConsent?: boolean | undefined;
+  readonly screening?: readonly FoundFact[] | undefined;
+  /** Reasons for going on where a rule would stop; hard rules stay. */
+  readonly overrides?: readonly Override[] | undefined;
+  /** Products used on this client before, or patch-tested and calm. */
+  readonly knownProducts?: readonly string[] | undefined;
+  /** Products this client has reacted to. */
+  readonly reactedTo?: readonly string[] | undefined;
+  readonly blackout?: readonly { readonly from: CivilDate; readonly to: CivilDate; readonly why?: string | undefined }[] | undefined;
+}
+
+export interface StudioCase {
+  readonly roomC?: number | undefined;
+  readonly humidityPct?: number | undefined;
+  readonly level?: HandLevel | undefined;
+  readonly maxOnSkin?: number | undefined;
+  readonly walkS?: number | undefined;
+  readonly schools?: { readonly [K in keyof Schools]?: Schools[K] | undefined } | undefined;
+  readonly products?: readonly string[] | undefined;
+  /** The studio's own changes of the screening rules, in the order in which they were made. */
+  readonly rules?: readonly RuleChange[] | undefined;
+}
+
+export interface HairCase {
+  readonly lengthMm: number;
+  readonly coarseness: number;
+  readonly density: number;
+  readonly curl?: number | undefined;
+  readonly history?: HairHistory | undefined;
+  readonly lastWaxOn?: CivilDate | undefined;
+  readonly past?: readonly PastLength[] | undefined;
+}
+
+export interface ZoneCase {
+  readonly zone: ZoneId;
+  readonly side: Side;
+  readonly hair: HairCase;
+  readonly strokes?: readonly Stroke[] | undefined;
+  readonly marks?: readonly Mark[] | undefined;
+  readonly sheetCm?: readonly [number, number] | undefined;
+  readonly product?: string | undefined;
+  readonly way?: Way | undefined;
+}
+
+export interface VisitCase {
+  readonly version: 1;
+  readonly on: CivilDate;
+  readonly client: ClientCase;
+  readonly studio?: StudioCase | undefined;
+  readonly zones: readonly ZoneCase[];
+}
+
+export interface StudioFacts {
+  readonly roomC: number;
+  readonly level: HandLevel;
+  readonly maxOnSkin: number;
+  readonly walkS: number;
+  readonly schools: Schools;
+  readonly products: readonly Product[];
+}
+
+const MAX_ON_SKIN: Readonly<Record<HandLevel, number>> = { trainee: 2, practised: 3, expert: 4 };
+
+/** The studio of a case with every default filled in. `catalogue` replaces the shipped products. */
+export function studioFacts(studio: StudioCase = {}, catalogue: readonly Product[] = SHIPPED_PRODUCTS): StudioFacts {
+  const level = studio.level ?? 'practised';
+  const wanted = studio.products ?? (catalogue === SHIPPED_PRODUCTS ? SHIPPED_PRODUCT_IDS : catalogue.map((p) => p.id));
+  const families: readonly Family[] = studio.schools?.families ?? FAMILIES;
+  return {
+    roomC: studio.roomC ?? 22, level, maxOnSkin: studio.maxOnSkin ?? MAX_ON_SKIN[level], walkS: studio.walkS ?? 6,
+    schools: {
+      hardLay: studio.schools?.hardLay ?? 'with', shortHair: studio.schools?.shortHair ?? 'crossed', maxHardPasses: studio.schools?.maxHardPasses ?? 2,
+      sugarWay: studio.schools?.sugarWay, prep: studio.schools?.prep ?? 'powder', families,
+    },
+    products: catalogue.filter((p) => wanted.includes(p.id)),
+  };
+}
+
+export const blackoutsOf = (client: ClientCase): readonly Blackout[] => (client.blackout ?? []).map((b) => ({ from: b.from, to: b.to, why: b.why ?? '' }));

@@ -1,0 +1,58 @@
+// The options of one zone with strips, minutes and use behind each: layouts are shared between products of a family.
+
+import { scheduleHands } from '../hands';
+import { learnGrowth, observationsOf, type LearnedGrowth } from '../hair';
+import type { SkinHeat, WorkingWindow } from '../heat';
+import { massUsedG, productCostMinor } from '../materials';
+import { matchZone, sugarWayFor, type MatchInput, type Option, type StripFacts } from '../matching';
+import { mannerName, type Product, type Way } from '../products';
+import type { ZoneJudgement } from '../screening';
+import { stripJobs } from './stripJobs';
+import type { ClientCase, StudioFacts } from './visitCase';
+import type { ZoneWork } from './zoneWork';
+
+export interface OptionCaches {
+  readonly windows: Map<string, WorkingWindow>;
+  readonly heats: Map<string, SkinHeat>;
+}
+
+/** Layout that stands for a way in the comparison: the ways of one family differ little in their count of strips. */
+const standFor = (product: Product, way: Way, usualSugar: Way): Way => (product.family === 'hard' ? 'with' : product.family === 'sugar' ? usualSugar : way);
+
+export const learnedOf = (work: ZoneWork, on: string): LearnedGrowth => learnGrowth(work.zone.growth, work.hair.history, observationsOf(work.hair, on));
+
+export interface ZoneOptionsInput {
+  readonly work: ZoneWork;
+  readonly on: string;
+  readonly client: ClientCase;
+  readonly studio: StudioFacts;
+  readonly judgement: ZoneJudgement;
+  readonly learned: LearnedGrowth;
+  readonly caches: OptionCaches;
+}
+
+export function zoneOptions({ work, on, client, studio, judgement, learned, caches }: ZoneOptionsInput): { readonly options: readonly Option[]; readonly match: MatchInput } {
+  const seconds = new Map<string, number>();
+  const usualSugar: Way = sugarWayFor(work.zone, studio.schools) === 'hand' ? 'moulded' : 'strip';
+  const stripFacts: MatchInput['stripFacts'] = (product, way, coats, setS, thicknessMm): StripFacts => {
+    const layout = work.layout(product, standFor(product, way, usualSugar));
+    const manner = mannerName(product.family, way);
+    const key = [product.family, manner, coats, setS.min, setS.max].join('|');
+    let scheduleS = seconds.get(key);
+    if (scheduleS === undefined) {
+      const jobs = stripJobs({ strips: layout.strips, side: work.input.side, manner, coats, setS, level: studio.level, face: work.zone.face });
+      scheduleS = scheduleHands({ jobs, maxOnSkin: studio.maxOnSkin, walkS: studio.walkS }, 'quick').endS;
+      seconds.set(key, scheduleS);
+    }
+    const massG = layout.strips.reduce((s, strip) => s + massUsedG({ product, manner, areaCm2: strip.areaCm2, thicknessMm, coats }), 0);
+    return { strips: layout.strips.length, scheduleS, massG, costMinor: productCostMinor(massG, product.priceMinorPerKg), meanAngleErrorDeg: layout.cover.meanAngleErrorDeg };
+  };
+  const force = work.input.product === undefined && work.input.way === undefined ? undefined : { product: work.input.product, way: work.input.way };
+  const match: MatchInput = {
+    on, zone: work.zone, hair: work.hair, sensitivity: client.sensitivity ?? 3, skin: client.skin ?? 'normal', ingrownProne: client.ingrownProne ?? false,
+    roomC: studio.roomC, schools: studio.schools, judgement, products: studio.products, hairAreaCm2: work.hairAreaCm2,
+    rateMmPerDay: work.zone.growth.rateMmPerDay * learned.person.rateFactor, stripFacts, knownProducts: client.knownProducts, reactedTo: client.reactedTo, windowCache: caches.windows, heatCache: caches.heats,
+    ...(force ? { force } : {}),
+  };
+  return { options: matchZone(match), match };
+}

@@ -1,0 +1,12 @@
+// Small number helpers shared by the engines.
+
+/** Holds `x` to [low, high]. For model internals only: input out of range is refused, never clamped. */
+export const clamp = (x: number, low: number, high: number): number => Math.min(high, Math.max(low, x));
+
+/** Rounds to `digits` decimals (half away from zero within floating precision). */
+export function roundTo(x: number, digits: number): number {
+  const k = 10 ** digits;
+  return Math.round(x * k) / k;
+}
+
+export const sum = (values: readonly number[]): number => values.reduce((a, b) => a + b, 0);

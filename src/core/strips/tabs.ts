@@ -1,0 +1,94 @@
+// Tabs: the free end by which a strip is gripped, past the end where the pull starts. Candidates in order: the whole end, the
+// end at half width (middle, left third, right third), the left side, the right side (the hook). A tab is valid when at least
+// 90 % of it lies on bare or cleared skin; a mark's clearance is never bare.
+
+import { add, extentAlong, intersectRegions, perpendicular, regionArea, scale, type Region, type Ring, type Vec } from '../shared';
+import type { Piece, TabKind } from './types';
+
+/** Tab length past the strip, cm; its centre lies 6 mm past the end. */
+const TAB_LENGTH_CM = 1.2;
+const NARROWEST_TAB_CM = 1;
+const SIDE_TAB_CM = 2;
+
+export const VALID_SHARE = 0.9;
+export const NEEDED_SHARE = 0.02;
+
+export interface TabCandidate {
+  readonly kind: TabKind;
+  readonly centre: Vec;
+  readonly ring: Ring;
+}
+
+/** Rectangle round a centre, `along` in the direction of `axis`. */
+function rectangle(centre: Vec, axis: Vec, along: number, across: number): Ring {
+  const normal = perpendicular(axis);
+  const corner = (s: number, t: number): Vec => add(centre, add(scale(axis, s * along), scale(normal, t * across)));
+  return [corner(-0.5, -0.5), corner(0.5, -0.5), corner(0.5, 0.5), corner(-0.5, 0.5)];
+}
+
+/** Part of the ring within `depth` of its end in the given direction, as [low, high] across it. */
+function endSpan(ring: Ring, direction: Vec, depth: number): readonly [number, number, number] {
+  const end = extentAlong([ring], direction)[1];
+  const normal = perpendicular(direction);
+  const reach = 1e3;
+  const at = (s: number, t: number): Vec => [s * direction[0] + t * normal[0], s * direction[1] + t * normal[1]];
+  const cap = intersectRegions([ring], [[at(end - depth, -reach), at(end + 1, -reach), at(end + 1, reach), at(end - depth, reach)]]);
+  const [low, high] = extentAlong(cap, normal);
+  return [end, low, high];
+}
+
+/** Candidates in order of preference. The tab lies opposite to the pull. */
+export function tabCandidates(piece: Piece): readonly TabCandidate[] {
+  const towards = scale(piece.pull, -1);
+  const normal = perpendicular(towards);
+  const [end, low, high] = endSpan(piece.outline, towards, Math.min(0.6, piece.lengthCm / 3));
+  const width = high - low;
+  const centreAt = (t: number): Vec => add(scale(towards, end + TAB_LENGTH_CM / 2), scale(normal, t));
+  const endTab = (kind: TabKind, t: number, across: number): TabCandidate => {
+    const centre = centreAt(t);
+    return { kind, centre, ring: rectangle(centre, towards, TAB_LENGTH_CM, across) };
+  };
+  const middle = (low + high) / 2;
+  const half = Math.max(NARROWEST_TAB_CM, width / 2);
+  const [left, right] = extentAlong([piece.outline], normal);
+  const sideTab = (t: number): TabCandidate => {
+    const centre = add(scale(towards, end - SIDE_TAB_CM / 2), scale(normal, t));
+    return { kind: 'hook', centre, ring: rectangle(centre, towards, SIDE_TAB_CM, TAB_LENGTH_CM) };
+  };
+  return [
+    endTab('end', middle, width),
+    ...(width > half ? [endTab('narrow', middle, half), endTab('narrow', low + half / 2, half), endTab('narrow', high - half / 2, half)] : []),
+    sideTab(left - TAB_LENGTH_CM / 2),
+    sideTab(right + TAB_LENGTH_CM / 2),
+  ];
+}
+
+/** Ground that a tab covers, as shares of its area. */
+export interface TabGround {
+  /** Share over each piece that lies under the tab. */
+  readonly over: readonly { readonly piece: number; readonly share: number }[];
+  /** Share inside the clearance of marks. */
+  readonly excluded: number;
+  /** Share on hair that no strip takes (dropped crumbs count as hair). */
+  readonly hair: number;
+}
+
+export function tabGround(tab: TabCandidate, pieces: readonly Piece[], own: number, hair: Region, exclusions: Region): TabGround {
+  const area = regionArea([tab.ring]);
+  const share = (region: Region): number => regionArea(intersectRegions([tab.ring], region)) / area;
+  const over = pieces.flatMap((p, i) => {
+    if (!mayMeet(tab.ring, p.outline)) return [];
+    const s = share([p.outline]);
+    return s > 1e-4 ? [{ piece: i, share: s }] : [];
+  });
+  return { over: over.filter((o) => o.piece !== own), excluded: exclusions.length > 0 ? share(exclusions) : 0, hair: share(hair) };
+}
+
+function mayMeet(a: Ring, b: Ring): boolean {
+  const box = (r: Ring): readonly [number, number, number, number] => [
+    Math.min(...r.map((p) => p[0])), Math.max(...r.map((p) => p[0])), Math.min(...r.map((p) => p[1])), Math.max(...r.map((p) => p[1])),
+  ];
+  const [a0, a1, a2, a3] = box(a);
+  const [b0, b1, b2, b3] = box(b);
+  return a0 <= b1 && b0 <= a1 && a2 <= b3 && b2 <= a3;
+}

@@ -1,0 +1,42 @@
+'use client';
+
+import { BODY_REGIONS, ZONES, type BodyRegion } from '@/core/anatomy';
+import type { ZoneRef } from '@/server/db/schema';
+import { dayMonthYear, sideWord } from '@/ui/words';
+import { BodyFigures } from './BodyFigures';
+import { closedCurve } from './bodyDrawing';
+import styles from './Body.module.css';
+
+interface Props {
+  /** Keys of the zones on the bench. */
+  readonly chosen: ReadonlySet<string>;
+  /** Keys of zones that must be left alone today. */
+  readonly stopped: ReadonlySet<string>;
+  /** Date of the last wax by zone key. */
+  readonly lastOn: ReadonlyMap<string, string>;
+  readonly disabled: boolean;
+  readonly onToggle: (zone: ZoneRef) => void;
+}
+
+const keyOf = (r: BodyRegion): string => `${r.zone}/${r.side}`;
+
+/** Zones taken from the body itself: a tap puts one on the bench or takes it off; drawn lines say what has been charted before. */
+export function ZonePicker({ chosen, stopped, lastOn, disabled, onToggle }: Props) {
+  const label = (r: BodyRegion): string => {
+    const last = lastOn.get(keyOf(r));
+    return [sideWord(ZONES[r.zone].name, r.side), chosen.has(keyOf(r)) ? 'on the bench' : '', stopped.has(keyOf(r)) ? 'left alone today' : '', last ? `last ${dayMonthYear(last)}` : 'not charted yet'].filter(Boolean).join(', ');
+  };
+  const act = (r: BodyRegion): void => { if (!disabled) onToggle({ zone: r.zone, side: r.side }); };
+  return (
+    <div>
+      <BodyFigures hint="tap a zone to put it on the bench or take it off" over={(figure) => BODY_REGIONS.filter((r) => r.figure === figure).map((r) => (
+        <path
+          key={keyOf(r)} d={closedCurve(r.outline)} className={styles.region} role="button" tabIndex={disabled ? -1 : 0} aria-label={label(r)} aria-pressed={chosen.has(keyOf(r))} aria-disabled={disabled}
+          data-known={lastOn.has(keyOf(r))} data-stopped={chosen.has(keyOf(r)) && stopped.has(keyOf(r))} onClick={() => act(r)}
+          onKeyDown={(e) => { if (e.key === 'Enter' || e.key === ' ') { e.preventDefault(); act(r); } }}
+        ><title>{label(r)}</title></path>
+      ))} />
+      <p className={styles.legend}><span><i data-kind="today" />on the bench</span><span><i data-kind="known" />charted before</span><span><i />not charted yet</span><span><i data-kind="stopped" />left alone today</span></p>
+    </div>
+  );
+}

@@ -1,0 +1,33 @@
+'use client';
+
+import { Button, Popconfirm } from 'antd';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import type { ClientCard } from '@/server/services/clients';
+import { sendJson } from '@/ui/sendJson';
+import { EditCard } from './EditCard.client';
+import styles from './Clients.module.css';
+
+/** Change the card, put it away, hand the record out. */
+export function CardTools({ card }: { readonly card: ClientCard }) {
+  const router = useRouter();
+  const [editing, setEditing] = useState(false);
+  const [fault, setFault] = useState<string | null>(null);
+  const { client } = card;
+  const away = client.archivedAtMs !== null;
+  const archive = async (): Promise<void> => {
+    const sent = await sendJson('PUT', `/api/clients/${client.id}/archive`, { version: client.version, archived: !away });
+    setFault(sent.ok ? null : sent.error.message);
+    if (sent.ok) router.refresh();
+  };
+  return (
+    <div className={styles.tools}>
+      <Button onClick={() => setEditing(true)}>Change the card</Button>
+      <Button href={`/api/clients/${client.id}/record?as=pdf`}>Record as PDF</Button>
+      <Button href={`/api/clients/${client.id}/record`}>Record as JSON</Button>
+      {away ? <Button onClick={() => void archive()}>Take out again</Button> : <Popconfirm title="Put this card away?" description="Nothing is lost; it is found among the cards put away." okText="Put away" cancelText="Keep it" onConfirm={() => void archive()}><Button>Put away</Button></Popconfirm>}
+      {fault ? <span role="alert" className={styles.fault}>{fault}</span> : null}
+      {editing ? <EditCard card={card} onClose={() => setEditing(false)} /> : null}
+    </div>
+  );
+}

@@ -1,0 +1,28 @@
+'use client';
+
+import { Modal, Switch } from 'antd';
+import { useState } from 'react';
+import { keysAreOff } from '@/ui/useKeys';
+import styles from './Bench.module.css';
+
+const KEYS: readonly (readonly [string, string])[] = [
+  ['T', 'Today'], ['/', 'Search clients'], ['G then 1–7', 'Station: Consult, Chart, Match, Strips, Work, Read, Return'], ['.', 'Privacy curtain'], ['?', 'This list'],
+  ['Y · N', 'Consult: answer the first question under Ask next'],
+  ['C · M · E', 'Chart: comb, mark, erase'], ['[ · ]', 'Chart: brush smaller, larger'], ['Z · Shift+Z', 'Chart: undo, redo'], ['Arrows, Shift+arrows, Enter', 'Chart, sheet in focus: move the brush, comb that way, set or erase'],
+  ['Space · Page Down', 'Work: next (pedal)'], ['Page Up', 'Work: back one'], ['W', 'Work: wrist test done'], ['H', 'Work: hold all'], ['A', 'Work: I laid another'], ['1–4', 'Work: clean, some left, broke, sore'], ['F', 'Work: what do you see, and what to do'], ['0', 'Work: stop'],
+];
+
+export function KeyList({ onClose }: { readonly onClose: () => void }) {
+  const [off, setOff] = useState(keysAreOff());
+  const toggle = (on: boolean): void => {
+    localStorage.setItem('strickle-keys', on ? 'on' : 'off');
+    setOff(!on);
+  };
+  return (
+    <Modal open title="Keys" footer={null} onCancel={onClose} destroyOnHidden>
+      <dl className={styles.keys}>{KEYS.map(([key, what]) => <div key={key}><dt><kbd>{key}</kbd></dt><dd>{what}</dd></div>)}</dl>
+      <label className={styles.keySwitch}><Switch checked={!off} onChange={toggle} /> Single keys on this tablet</label>
+      <p className="quiet">A pedal works as a keyboard that sends Page Down, Page Up or Space. No key fires while you type.</p>
+    </Modal>
+  );
+}

@@ -1,0 +1,32 @@
+import { describe, expect, it } from 'vitest';
+import { sheetFor, ZONES } from '@/core/anatomy';
+import { chartSvg } from './chartSvg';
+
+const sheet = (() => {
+  const made = sheetFor(ZONES.underarm, 'left', {});
+  if (!made.ok) throw new Error(made.error.code);
+  return made.value;
+})();
+const ends = (svg: string): readonly (readonly number[])[] => [...svg.matchAll(/<path d="M([\d.-]+) ([\d.-]+)l([\d.-]+) ([\d.-]+)"/g)].map((m) => m.slice(1).map(Number));
+
+describe('chartSvg', () => {
+  it('draws the growth as it is charted: unit hairs, up in the upper half and down in the lower (common practice, no source)', () => {
+    const hairs = ends(chartSvg({ zone: ZONES.underarm, side: 'left', sheet, strokes: [], marks: [] }));
+    expect(hairs.length).toBeGreaterThan(200);
+    for (const [, y = 0, dx = 0, dy = 0] of hairs) {
+      expect(Math.hypot(dx, dy)).toBeCloseTo(0.38, 2);
+      if (y < 5) expect(dy).toBeLessThan(0);
+      if (y > 8) expect(dy).toBeGreaterThan(0);
+    }
+  });
+  it('follows what was combed and leaves a mark’s clearance free', () => {
+    const strokes = [{ at: [4.5, 10], towards: [1, 0] }] as const;
+    const svg = chartSvg({ zone: ZONES.underarm, side: 'left', sheet, strokes, marks: [{ kind: 'mole', at: [4.5, 4], radiusMm: 3 }] });
+    const near = ends(svg).filter(([x = 0, y = 0]) => Math.hypot(x - 4.5, y - 10) < 0.6);
+    expect(near.length).toBeGreaterThan(0);
+    for (const [, , dx = 0] of near) expect(dx).toBeGreaterThan(0.3);
+    expect(ends(svg).some(([x = 0, y = 0]) => Math.hypot(x - 4.5, y - 4) < 0.8)).toBe(false);
+    expect(svg).toContain('<title>mole</title>');
+    expect(svg.match(/<svg /g)).toHaveLength(1);
+  });
+});

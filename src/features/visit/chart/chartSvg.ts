@@ -1,0 +1,43 @@
+// A chart as an SVG file: outline, growth as short hairs on a grid, marks with their clearance. In centimetres; it names the zone, never
+// the client.
+
+import { growthAt, growthField, exclusionOf, type Mark, type Stroke } from '@/core/field';
+import type { Sheet, Side, Zone } from '@/core/anatomy';
+import { isInside, type Vec } from '@/core/shared';
+
+const STEP_CM = 0.5;
+const HAIR_CM = 0.38;
+const MARGIN_CM = 0.6;
+
+const n = (x: number): string => String(Math.round(x * 1000) / 1000);
+
+export interface ChartToDraw {
+  readonly zone: Zone;
+  readonly side: Side;
+  readonly sheet: Sheet;
+  readonly strokes: readonly Stroke[];
+  readonly marks: readonly Mark[];
+}
+
+/** The drawing; growth that lies within a mark's clearance is left out. */
+export function chartSvg({ zone, side, sheet, strokes, marks }: ChartToDraw): string {
+  const { widthCm, heightCm, outline } = sheet;
+  const field = growthField(zone, side, sheet, strokes);
+  const cleared = marks.map(exclusionOf);
+  const hairs: string[] = [];
+  for (let y = STEP_CM / 2; y < heightCm; y += STEP_CM) {
+    for (let x = STEP_CM / 2; x < widthCm; x += STEP_CM) {
+      const at: Vec = [x, y];
+      if (!isInside([outline], at) || cleared.some((c) => Math.hypot(c.at[0] - x, c.at[1] - y) * 10 < c.clearanceMm)) continue;
+      const [dx, dy] = growthAt(field, at);
+      hairs.push(`<path d="M${n(x)} ${n(y)}l${n(dx * HAIR_CM)} ${n(dy * HAIR_CM)}"/>`);
+    }
+  }
+  const title = `${zone.name}${side === 'middle' ? '' : `, ${side}`}`;
+  const [w, h] = [widthCm + 2 * MARGIN_CM, heightCm + 2 * MARGIN_CM];
+  return `<svg xmlns="http://www.w3.org/2000/svg" width="${n(w)}cm" height="${n(h)}cm" viewBox="${n(-MARGIN_CM)} ${n(-MARGIN_CM)} ${n(w)} ${n(h)}"><title>${title}, ${n(widthCm)} by ${n(heightCm)} cm, tips point away from the dots</title>`
+    + `<path d="M${outline.map(([x, y]) => `${n(x)} ${n(y)}`).join('L')}Z" fill="#FFFDF8" stroke="#B86A12" stroke-width="0.05"/>`
+    + `<g stroke="#2A211A" stroke-width="0.03" stroke-linecap="round">${hairs.join('')}</g>`
+    + marks.map((m, i) => `<g fill="none" stroke="#9E2F2A" stroke-width="0.03"><circle cx="${n(m.at[0])}" cy="${n(m.at[1])}" r="${n(m.radiusMm / 10)}" fill="#9E2F2A"><title>${m.kind}</title></circle><circle cx="${n(m.at[0])}" cy="${n(m.at[1])}" r="${n((cleared[i]?.clearanceMm ?? 0) / 10)}" stroke-dasharray="0.12 0.1"/></g>`).join('')
+    + '</svg>';
+}

@@ -1,0 +1,38 @@
+import { describe, expect, it } from 'vitest';
+import { sheetFor, ZONES } from '@/core/anatomy';
+import { growthField } from '@/core/field';
+import { stepTool, type SheetContent, type ToolEvent, type ToolState } from './combTool';
+
+const made = sheetFor(ZONES.underarm, 'left', {});
+if (!made.ok) throw new Error(made.error.code);
+const sheet = made.value;
+const idle: ToolState = { tool: 'comb', radiusCm: 1, markKind: 'mole', drag: null };
+const empty: SheetContent = { strokes: [], marks: [] };
+
+function run(state: ToolState, content: SheetContent, events: readonly ToolEvent[]) {
+  let finished: SheetContent | null = null;
+  for (const e of events) {
+    const next = stepTool(state, content, e, growthField(ZONES.underarm, 'left', sheet, content.strokes), sheet);
+    ({ state, content } = next);
+    finished = next.finished ?? finished;
+  }
+  return { state, content, finished };
+}
+
+describe('stepTool', () => {
+  it('combs over a drag and gives one undo entry', () => {
+    const { content, finished, state } = run(idle, empty, [{ kind: 'down', at: [3, 3] }, { kind: 'move', at: [4, 3] }, { kind: 'move', at: [5, 3] }, { kind: 'up', at: [5, 3] }]);
+    expect(content.strokes.some((s) => s.towards[0] === 1)).toBe(true);
+    expect(finished).toBe(empty);
+    expect(state.drag).toBeNull();
+  });
+  it('takes a cancelled gesture back whole, and a tap combs nothing', () => {
+    expect(run(idle, empty, [{ kind: 'down', at: [3, 3] }, { kind: 'move', at: [5, 3] }, { kind: 'cancel' }]).content).toBe(empty);
+    expect(run(idle, empty, [{ kind: 'down', at: [3, 3] }, { kind: 'up', at: [3, 3] }]).finished).toBeNull();
+  });
+  it('drops a mark and erases it before any stroke', () => {
+    const marked = run({ ...idle, tool: 'mark' }, empty, [{ kind: 'down', at: [4, 5] }]);
+    expect(marked.content.marks).toEqual([{ kind: 'mole', at: [4, 5], radiusMm: 3 }]);
+    expect(run({ ...idle, tool: 'erase' }, marked.content, [{ kind: 'down', at: [4.2, 5] }, { kind: 'up', at: [4.2, 5] }]).content.marks).toEqual([]);
+  });
+});

@@ -1,0 +1,63 @@
+// The tool on the sheet as a small state machine: idle or dragging. Pure; the component feeds it pointer and key events in sheet
+// centimetres and carries out what comes back. One undo entry a gesture; Escape or a lost pointer takes the gesture back.
+
+import { comb, eraseStrokes, type GrowthField, type Mark, type MarkKind, type Stroke } from '@/core/field';
+import type { Sheet } from '@/core/anatomy';
+import { distance, roundTo, type Vec } from '@/core/shared';
+
+export type Tool = 'comb' | 'mark' | 'erase';
+
+export interface SheetContent {
+  readonly strokes: readonly Stroke[];
+  readonly marks: readonly Mark[];
+}
+
+export interface ToolState {
+  readonly tool: Tool;
+  readonly radiusCm: number;
+  readonly markKind: MarkKind;
+  readonly drag: { readonly last: Vec; readonly before: SheetContent } | null;
+}
+
+export type ToolEvent = { readonly kind: 'down' | 'move' | 'up'; readonly at: Vec } | { readonly kind: 'cancel' };
+
+export interface ToolStep {
+  readonly state: ToolState;
+  readonly content: SheetContent;
+  /** Content before the gesture, to be pushed on the undo stack and saved after. */
+  readonly finished: SheetContent | null;
+}
+
+/** A drag piece shorter than this share of the brush is waited for. */
+const PIECE = 0.3;
+const MARK_RADIUS_MM = 3;
+
+function erase(content: SheetContent, at: Vec, radiusCm: number): SheetContent {
+  const hit = content.marks.find((m) => distance(m.at, at) <= Math.max(radiusCm, m.radiusMm / 10));
+  return hit ? { ...content, marks: content.marks.filter((m) => m !== hit) } : { ...content, strokes: eraseStrokes(content.strokes, at, radiusCm) };
+}
+
+const put = (content: SheetContent, at: Vec, kind: MarkKind): SheetContent => ({
+  ...content, marks: [...content.marks, { kind, at: [roundTo(at[0], 2), roundTo(at[1], 2)], radiusMm: MARK_RADIUS_MM }],
+});
+
+/** One step of the tool. `field` is the field of the present content. */
+export function stepTool(state: ToolState, content: SheetContent, event: ToolEvent, field: GrowthField, sheet: Sheet): ToolStep {
+  const stay: ToolStep = { state, content, finished: null };
+  if (event.kind === 'cancel') return state.drag ? { state: { ...state, drag: null }, content: state.drag.before, finished: null } : stay;
+  const { at } = event;
+  if (event.kind === 'down') {
+    if (state.tool === 'mark') return { state, content: put(content, at, state.markKind), finished: content };
+    const next = state.tool === 'erase' ? erase(content, at, state.radiusCm) : content;
+    return { state: { ...state, drag: { last: at, before: content } }, content: next, finished: null };
+  }
+  if (!state.drag) return stay;
+  if (event.kind === 'up') {
+    const { before } = state.drag;
+    const changed = before.strokes !== content.strokes || before.marks !== content.marks;
+    return { state: { ...state, drag: null }, content, finished: changed ? before : null };
+  }
+  if (distance(state.drag.last, at) < PIECE * state.radiusCm) return stay;
+  const next = state.tool === 'erase' ? erase(content, at, state.radiusCm) : { ...content, strokes: comb(content.strokes, field, sheet, { from: state.drag.last, to: at, radiusCm: state.radiusCm }) };
+  return { state: { ...state, drag: { ...state.drag, last: at } }, content: next, finished: null };
+}

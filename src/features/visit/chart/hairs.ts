@@ -1,0 +1,58 @@
+// Hairs as real strokes on a canvas: roots planted once by a seeded jitter, each drawn along the field in its length,
+// thickness and curl. Sheet centimetres in, pixels out.
+
+import { isInside, logNormalStrata, seededRandom, type Ring, type Vec } from '@/core/shared';
+import { growthAt, type Exclusion, type GrowthField } from '@/core/field';
+import { lengthSpreadCv, type Hair } from '@/core/hair';
+
+export interface Root {
+  readonly at: Vec;
+  /** Stratum of its length, 0 ≤ length < 1. */
+  readonly length: number;
+  readonly turnDeg: number;
+  readonly bend: number;
+}
+
+/** Most hairs drawn; a denser zone is thinned evenly so that combing stays smooth. */
+const MOST = 2600;
+const SEED = 71;
+
+/** Roots over the hair-bearing ground, evenly jittered. */
+export function plantRoots(outline: Ring, excluded: readonly Exclusion[], areaCm2: number, perCm2: number): readonly Root[] {
+  const random = seededRandom(SEED);
+  const density = Math.min(perCm2, MOST / Math.max(1, areaCm2));
+  const step = 1 / Math.sqrt(Math.max(0.05, density));
+  const xs = outline.map((p) => p[0]);
+  const ys = outline.map((p) => p[1]);
+  const roots: Root[] = [];
+  for (let y = Math.min(...ys); y < Math.max(...ys); y += step) {
+    for (let x = Math.min(...xs); x < Math.max(...xs); x += step) {
+      const at: Vec = [x + random.between(0.05, 0.95) * step, y + random.between(0.05, 0.95) * step];
+      const root = { at, length: random.next(), turnDeg: 7 * random.normal(), bend: random.between(-1, 1) };
+      if (isInside([outline], at) && !excluded.some((e) => Math.hypot(at[0] - e.at[0], at[1] - e.at[1]) < e.clearanceMm / 10)) roots.push(root);
+    }
+  }
+  return roots;
+}
+
+const LENGTHS = 12;
+
+/** Draws every root's hair. `pxPerCm` scales, the context is already moved to the sheet's origin. */
+export function drawHairs(ctx: CanvasRenderingContext2D, roots: readonly Root[], field: GrowthField, hair: Pick<Hair, 'lengthMm' | 'coarseness' | 'curl' | 'history'>, pxPerCm: number, colour: string): void {
+  const lengths = logNormalStrata(hair.lengthMm, lengthSpreadCv(hair), LENGTHS);
+  ctx.strokeStyle = colour;
+  ctx.lineCap = 'round';
+  ctx.lineWidth = Math.max(0.7, (0.35 + 0.16 * hair.coarseness) * Math.min(2.2, pxPerCm / 22));
+  ctx.beginPath();
+  for (const root of roots) {
+    const [gx, gy] = growthAt(field, root.at);
+    const r = (root.turnDeg * Math.PI) / 180;
+    const [dx, dy] = [gx * Math.cos(r) - gy * Math.sin(r), gx * Math.sin(r) + gy * Math.cos(r)];
+    const length = (lengths[Math.floor(root.length * LENGTHS)] ?? hair.lengthMm) / 10;
+    const bend = root.bend * length * (0.05 + 0.09 * (hair.curl - 1));
+    const [x, y] = root.at;
+    ctx.moveTo(x * pxPerCm, y * pxPerCm);
+    ctx.quadraticCurveTo((x + dx * length * 0.5 - dy * bend) * pxPerCm, (y + dy * length * 0.5 + dx * bend) * pxPerCm, (x + dx * length) * pxPerCm, (y + dy * length) * pxPerCm);
+  }
+  ctx.stroke();
+}

@@ -1,0 +1,106 @@
+'use client';
+
+import { Button, Input } from 'antd';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import type { PlanOption } from '@/core/plan';
+import { dayMonth, degrees, percent, withDates } from '@/ui/words';
+import { useBench } from '../BenchContext.client';
+import { useZone } from '../BenchFrame.client';
+import { keyOfZone, productName } from '../stations';
+import { StationTop } from '../StationTop';
+import { HeatBands } from './HeatBands';
+import { HoldCurve } from './HoldCurve';
+import styles from './Match.module.css';
+
+const WAYS: Readonly<Record<string, string>> = {
+  with: 'with the growth', against: 'against the growth', free: 'two directions in turn', crossed: 'crossed lay, first against', counter: 'counter lay', across: 'across the growth', moulded: 'by hand, pulled with the growth', strip: 'thin, under cloth',
+};
+
+/** Every product side by side, best first; what is left out says why. */
+export function MatchStation() {
+  const { bench } = useBench();
+  const { zone } = useZone();
+  const planned = bench.plan.zones.find((z) => zone && keyOfZone(z) === keyOfZone(zone));
+  if (!zone || !planned) return <p>No zone yet: choose one under Consult.</p>;
+  return (
+    <div className={styles.station}>
+      <Comparison key={keyOfZone(zone)} />
+    </div>
+  );
+}
+
+function Comparison() {
+  const { bench, saveChart } = useBench();
+  const { zone } = useZone();
+  const router = useRouter();
+  const planned = bench.plan.zones.find((z) => zone && keyOfZone(z) === keyOfZone(zone));
+  const [picked, setPicked] = useState<string | null>(null);
+  const [reason, setReason] = useState('');
+  const [open, setOpen] = useState(false);
+  if (!zone || !planned) return null;
+  const { options, choice, heat } = planned;
+  const closed = bench.visit.status === 'closed';
+  const keyOf = (o: Pick<PlanOption, 'product' | 'way'>): string => `${o.product}/${o.way}`;
+  const eligible = options.filter((o) => o.eligible);
+  // house rules and later passes fill many rows: they wait behind a line of their own
+  const isRuled = (o: PlanOption): boolean => o.excludedBy.some((c) => c.startsWith('school.') || c.startsWith('way.'));
+  const left = options.filter((o) => !o.eligible && !isRuled(o));
+  const ruled = options.filter((o) => !o.eligible && isRuled(o));
+  const current = choice ? keyOf(choice) : null;
+  const selected = options.find((o) => keyOf(o) === (picked ?? current));
+  const isOther = picked !== null && picked !== current;
+  const take = (): void => {
+    if (isOther && selected) {
+      const both = bench.zones.filter((z) => z.zone === zone.zone);
+      for (const z of both) saveChart(z, { ...z.data, product: selected.product, way: selected.way, reason });
+      setPicked(null);
+      return;
+    }
+    router.push(`/visits/${bench.visit.id}/strips`);
+  };
+  const proposal = (): void => {
+    for (const z of bench.zones.filter((b) => b.zone === zone.zone)) saveChart(z, { ...z.data, product: null, way: null, reason: '' });
+  };
+  const name = selected ? productName(bench, selected.product).toLowerCase() : '';
+  return (
+    <>
+      <StationTop
+        title="What would hold this hair" note={(key) => { const c = bench.plan.zones.find((z) => keyOfZone(z) === key)?.choice; return c ? productName(bench, c.product).toLowerCase() : 'nothing yet'; }}
+        action={<Button type="primary" size="large" onClick={take} disabled={!selected?.eligible || (isOther && reason.trim() === '') || closed}>{isOther ? `Take ${name} instead` : selected ? `Take ${name}` : 'Nothing holds'}</Button>}
+      />
+      {isOther ? <Input aria-label="Why another" placeholder="Say why; it stays with the visit" value={reason} maxLength={500} onChange={(e) => setReason(e.target.value)} className={styles.reason ?? ''} autoFocus /> : null}
+      {zone.data.product !== null && !isOther ? <p className={styles.forced}>Your choice: {zone.data.reason || 'no reason noted'}. <button type="button" disabled={closed} onClick={proposal}>Back to the proposal</button></p> : null}
+      <div className={styles.table} role="radiogroup" aria-label="Products and ways">
+        <div className={styles.row} data-head aria-hidden="true"><span>Product and way</span><span>At touch</span><span>Share of hair it can hold</span><span>left to tweeze</span><span>min</span><span>skin load</span></div>
+        {eligible.map((o) => (
+          <button key={keyOf(o)} type="button" role="radio" aria-checked={keyOf(o) === (picked ?? current)} className={styles.row} disabled={closed} onClick={() => setPicked(keyOf(o) === current ? null : keyOf(o))}>
+            <span><strong>{productName(bench, o.product)}</strong><small>{o.coats === 2 ? 'two coats, ' : ''}{WAYS[o.way]}{o.trimFirst ? ', trim first' : ''}</small></span>
+            <span><b>{o.targetC === null ? '' : degrees(o.targetC)}</b></span>
+            <span><HoldCurve hair={zone.data.hair} shortestMm={o.shortestMm} longestMm={o.longestMm} /><small>{percent(o.workableShare)}</small></span>
+            <span>{o.toTweeze}</span>
+            <span>{Math.round(o.tableMinutes)}</span>
+            <span><i className={styles.load} role="img" aria-label={`skin load ${Math.round(o.skinLoad * 100)} of 100`}><i style={{ width: `${100 * o.skinLoad}%` }} /></i></span>
+          </button>
+        ))}
+        {left.map((o) => (
+          <div key={keyOf(o)} className={styles.out}>
+            <span><strong>{productName(bench, o.product)}</strong><small>{WAYS[o.way]}</small></span>
+            <span>Left out: {withDates(o.why.join(' '))}{o.readyOn && !o.why.some((w) => w.includes('From')) ? ` Possible from ${dayMonth(o.readyOn)}.` : ''}</span>
+          </div>
+        ))}
+      </div>
+      {ruled.length > 0 ? (
+        <details className={styles.ruled} open={open} onToggle={(e) => setOpen(e.currentTarget.open)}>
+          <summary>{ruled.length} more ways the house rules leave out</summary>
+          {ruled.map((o) => <p key={keyOf(o)}><strong>{productName(bench, o.product)}</strong>, {WAYS[o.way]}: {withDates(o.why.join(' '))}</p>)}
+        </details>
+      ) : null}
+      {heat ? <HeatBands heat={heat} /> : null}
+      <section className={styles.reasons}>
+        <h2>Why</h2>
+        <ul>{planned.reasons.map((r) => <li key={r}>{withDates(r)}</li>)}</ul>
+      </section>
+    </>
+  );
+}

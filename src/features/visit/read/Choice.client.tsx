@@ -1,0 +1,25 @@
+'use client';
+
+import { useId } from 'react';
+import styles from './Read.module.css';
+
+interface Props<T extends string> {
+  readonly name: string;
+  readonly value: T;
+  readonly options: readonly (readonly [T, string])[];
+  readonly disabled: boolean;
+  readonly onChange: (value: T) => void;
+}
+
+/** One of a few, as large buttons with words. */
+export function Choice<T extends string>({ name, value, options, disabled, onChange }: Props<T>) {
+  const id = useId();
+  return (
+    <div className={styles.choice}>
+      <h3 id={id}>{name}</h3>
+      <div role="radiogroup" aria-labelledby={id}>
+        {options.map(([key, word]) => <button key={key} type="button" role="radio" aria-checked={value === key} disabled={disabled} onClick={() => onChange(key)}>{word}</button>)}
+      </div>
+    </div>
+  );
+}

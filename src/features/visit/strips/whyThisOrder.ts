@@ -1,0 +1,15 @@
+// Why a strip comes where it does, in words, from its tab and its neighbours.
+
+import type { Plan, PlanStrip } from '@/core/plan';
+
+const TABS: Readonly<Record<PlanStrip['tabKind'], string>> = { end: 'whole end', narrow: 'narrow end', hook: 'side, as a hook' };
+
+export function whyThisOrder(strip: PlanStrip, plan: Plan): readonly string[] {
+  const orderOf = new Map(plan.zones.flatMap((z) => z.strips.map((s) => [s.id, s.order])));
+  const numbers = (ids: readonly string[]): string => ids.map((id) => orderOf.get(id) ?? '?').sort((a, b) => Number(a) - Number(b)).join(', ');
+  return [
+    strip.tabOn === 'bare' ? `Tab (${TABS[strip.tabKind]}) on skin without hair.` : strip.tabOn === 'cleared' ? `Tab (${TABS[strip.tabKind]}) on skin that ${numbers(strip.needsBefore)} has cleared: after it.` : 'No clear skin for its tab: a sore start, lift it gently.',
+    ...(strip.touches.length > 0 ? [`Never on the skin together with ${numbers(strip.touches)}: they touch.`] : []),
+    `Ready about ${strip.setS.min}–${strip.setS.max} s after the lay, an estimate: ask the wax.`,
+  ];
+}

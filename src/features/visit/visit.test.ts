@@ -1,0 +1,197 @@
+// What the bench computes for its screens, away from the screens.
+
+import { beforeEach, describe, expect, it } from 'vitest';
+import { FAULTS } from '@/core/reading';
+import { planVisit, type Plan, type VisitCase } from '@/core/plan';
+import type { TableEvent } from '@/core/hands';
+import type { Bench, BenchZone } from '@/server/services/bench';
+import { dayMonth, plural, sideWord, shortSpan, span, timeOfDay, weekday, withDates } from '@/ui/words';
+import { ribbonOf, bandParts, shareOf } from '../today/ribbon';
+import type { TodayVisit } from '@/server/services/today';
+import { isEmpty, joinJournal, keepWaiting, readWaiting } from './outbox';
+import { instantOf } from './return/instantOf';
+import { regrowthLines } from './return/regrowthLines';
+import { stationResult, chosenProducts, keyOfZone, productName, STATIONS } from './stations';
+import { looksAt, spansOf } from './strips/playback';
+import { centreOf } from './strips/StripSheet';
+import { whyThisOrder } from './strips/whyThisOrder';
+import { towards } from './work/bodyWords';
+
+const visitCase: VisitCase = {
+  version: 1, on: '2027-05-14', client: { consent: true },
+  zones: [
+    { zone: 'underarm', side: 'left', hair: { lengthMm: 7, coarseness: 4, density: 3, lastWaxOn: '2027-04-12', past: [{ on: '2027-03-10', lengthMm: 6.5 }] } },
+    { zone: 'underarm', side: 'right', hair: { lengthMm: 7, coarseness: 4, density: 3 } },
+  ],
+};
+const made = planVisit(visitCase);
+if (!made.ok) throw new Error('the case is good');
+const plan: Plan = made.value;
+const zoneOf = (side: 'left' | 'right'): BenchZone => ({
+  zone: 'underarm', side, name: 'Underarm', last: null, past: [],
+  data: { v: 1, hair: { lengthMm: 7, coarseness: 4, density: 3, curl: 1, history: 'regular' }, strokes: [], marks: [], product: null, way: null, reason: '', confirmed: side === 'left' },
+});
+const bench = (more: Partial<Bench> = {}): Bench => ({
+  visit: { id: 'v', version: 1, onDate: '2027-05-14', status: 'open', personId: 'p', personName: 'Ines', endedAs: null,
+    consult: {
+      v: 2, facts: [], asked: [], unsure: [], spots: [], services: [], overrides: [], judged: null, consent: true, guardianConsent: false, sensitivity: 3, confirmedAtMs: null,
+      agreed: { howMuch: [], coldPack: false, company: 'either', tweezing: true, words: '' },
+    } },
+  client: { id: 'c', name: 'Nell', byline: '', ageYears: 30, bornOn: null, lastWaxOn: [], standing: [], patchTests: [], visitCount: 2, note: '', alerts: [], skin: 'normal', ingrownProne: false },
+  zones: [zoneOf('left'), zoneOf('right')], plan, faults: [], products: [{ id: 'film-hard', name: 'Film hard wax, beads', family: 'hard' }, { id: 'cream-hard', name: 'Cream hard wax, tablets', family: 'hard' }],
+  studio: { name: 'S', timeZone: 'Europe/London', currency: 'EUR', settings: { v: 1, roomC: 22, humidityPct: 50, walkS: 6, schools: {}, readySign: 'no-thread' } }, people: [], services: [], rules: [], form: null, journal: [], readings: [], ...more,
+});
+
+describe('what each station says of itself', () => {
+  it('is open, then filled, as the visit goes on', () => {
+    const open = bench();
+    expect(stationResult(open, 'consult')).toBe('not asked yet');
+    expect(stationResult(open, 'chart')).toBe('1 zone to look at');
+    expect(stationResult(open, 'strips')).toMatch(/^\d+ strips · \d+ min$/);
+    expect(stationResult(open, 'work')).toBe('');
+    expect(stationResult({ ...open, zones: open.zones.map((z) => ({ ...z, data: { ...z.data, confirmed: true } })) }, 'chart')).toBe('7 mm · coarse');
+    expect(stationResult({ ...open, zones: [] }, 'chart')).toBe('no zone yet');
+    expect(stationResult({ ...open, visit: { ...open.visit, consult: { ...open.visit.consult, confirmedAtMs: 1 } } }, 'consult')).toBe('go');
+    expect(stationResult({ ...open, visit: { ...open.visit, status: 'closed' } }, 'return')).toBe('closed');
+    expect(STATIONS).toHaveLength(7);
+  });
+  it('counts pulled strips without the undone ones', () => {
+    const journal: TableEvent[] = [
+      { id: '1', atMs: 1, kind: 'laid', strip: 'A1' }, { id: '2', atMs: 2, kind: 'pulled', strip: 'A1' }, { id: '3', atMs: 3, kind: 'laid', strip: 'A2' }, { id: '4', atMs: 4, kind: 'pulled', strip: 'A2' }, { id: '5', atMs: 5, kind: 'undo', undoes: '4' },
+    ];
+    expect(stationResult(bench({ journal }), 'work')).toMatch(/^1 of \d+ off$/);
+  });
+  it('names products by their first words and zones by both parts', () => {
+    expect(productName(bench(), 'film-hard')).toBe('Film hard wax');
+    expect(productName(bench(), 'unknown')).toBe('unknown');
+    expect(chosenProducts(bench())).toEqual([plan.zones[0]?.choice?.product]);
+    expect(keyOfZone(zoneOf('left'))).toBe('underarm/left');
+  });
+});
+
+describe('the plan played back', () => {
+  it('shows every strip first planned and at the end off, and never more on the skin than allowed', () => {
+    const strips = plan.zones.flatMap((z) => z.strips);
+    expect([...looksAt(plan, -1).values()].every((l) => l === 'planned')).toBe(true);
+    expect([...looksAt(plan, plan.schedule.endS).values()].every((l) => l === 'off')).toBe(true);
+    for (let t = 0; t < plan.schedule.endS; t += 3) {
+      const on = [...looksAt(plan, t).values()].filter((l) => l !== 'planned' && l !== 'off');
+      expect(on.length).toBeLessThanOrEqual(plan.schedule.maxOnSkin);
+    }
+    expect(spansOf(plan)).toHaveLength(strips.length);
+    for (const s of spansOf(plan)) expect(s.layFrom < s.layTo && s.layTo <= s.readyAt && s.readyAt <= s.pullFrom && s.pullFrom < s.pullTo).toBe(true);
+  });
+  it('puts strips that are on the skin together in different rows', () => {
+    const spans = spansOf(plan);
+    for (const a of spans) for (const b of spans) if (a.id !== b.id && a.layFrom < b.pullTo && b.layFrom < a.pullTo) expect(a.row).not.toBe(b.row);
+  });
+  it('says why a strip comes where it does', () => {
+    for (const strip of plan.zones.flatMap((z) => z.strips)) {
+      const words = whyThisOrder(strip, plan).join(' ');
+      expect(words).toContain(strip.tabOn === 'bare' ? 'without hair' : strip.tabOn === 'cleared' ? 'has cleared' : 'sore start');
+      expect(words).toContain('an estimate');
+    }
+  });
+  it('writes numbers in the middle of a strip', () => {
+    expect(centreOf([[0, 0], [4, 0], [4, 2], [0, 2]])).toEqual([2, 1]);
+    expect(centreOf([[4, 0], [0, 0], [0, 2], [4, 2]])).toEqual([2, 1]);
+  });
+});
+
+describe('directions at the table', () => {
+  it('speak of the body and mirror with the side', () => {
+    expect(towards('underarm', 'left', [0, -1])).toBe('towards the elbow');
+    expect(towards('underarm', 'left', [0, 1])).toBe('towards the waist');
+    expect(towards('underarm', 'left', [1, 0])).toBe('towards the back');
+    expect(towards('underarm', 'right', [1, 0])).toBe('towards the chest');
+    expect(towards('lower-leg-front', 'left', [0.1, -0.99])).toBe('towards the knee');
+    expect(towards('lower-leg-front', 'left', [0.7, 0.7])).toBe('towards the foot and to the outer side');
+    expect(towards('chin', 'middle', [0, 1])).toBe('downwards');
+  });
+  it('know a remedy for every fault, and stop where skin is hurt', () => {
+    for (const f of FAULTS) expect(f.remedy.length > 10 && f.families.length > 0).toBe(true);
+    expect(FAULTS.filter((f) => f.stop).map((f) => f.seen)).toEqual(['Skin lifted', 'Burn or blister']);
+  });
+});
+
+describe('regrowth lines', () => {
+  it('draw one line a family, sugar ready first, hard before soft', () => {
+    const [planned] = plan.zones;
+    if (!planned) throw new Error('a zone');
+    const { lines, visits } = regrowthLines({ ...zoneOf('left'), past: [{ on: '2027-03-10', lengthMm: 6.5 }, { on: '2027-04-12', lengthMm: 7 }], last: null }, planned, '2027-05-14');
+    expect(visits).toBe(2);
+    const ready = Object.fromEntries(lines.map((l) => [l.family, l.days.find((d) => d.workableOfVisible >= 0.7)?.day ?? 999]));
+    expect(ready['sugar']).toBeLessThan(ready['hard'] ?? 0);
+    expect(ready['hard']).toBeLessThan(ready['soft'] ?? 0);
+  });
+  it('turn a wall time into the right instant on both sides of a clock change', () => {
+    expect(instantOf('2027-03-27', '10:00', 'Europe/London')).toBe(Date.UTC(2027, 2, 27, 10));
+    expect(instantOf('2027-03-28', '10:00', 'Europe/London')).toBe(Date.UTC(2027, 2, 28, 9));
+    expect(instantOf('', '10:00', 'Europe/London')).toBeNull();
+    expect(instantOf('2027-03-28', 'ten', 'Europe/London')).toBeNull();
+  });
+});
+
+describe('the outbox', () => {
+  const store = new Map<string, string>();
+  beforeEach(() => {
+    store.clear();
+    Object.defineProperty(globalThis, 'localStorage', { configurable: true, value: { getItem: (k: string) => store.get(k) ?? null, setItem: (k: string, v: string) => void store.set(k, v), removeItem: (k: string) => void store.delete(k) } });
+  });
+  const event: TableEvent = { id: 'e', atMs: 1, kind: 'laid', strip: 'A1' };
+  it('keeps what waits over a reload and empties when it has arrived', () => {
+    const waiting = { docs: { consult: { url: '/x', field: 'consult', data: { a: 1 } } }, events: [event] };
+    keepWaiting('v', waiting);
+    expect(readWaiting('v')).toEqual(waiting);
+    expect(isEmpty(readWaiting('other'))).toBe(true);
+    keepWaiting('v', { docs: {}, events: [] });
+    expect(store.size).toBe(0);
+  });
+  it('reads nothing from a damaged store instead of failing', () => {
+    store.set('strickle-waiting-v', '{broken');
+    expect(isEmpty(readWaiting('v'))).toBe(true);
+  });
+  it('joins the journal with what is under way, each event once and in order', () => {
+    const later = { ...event, id: 'f' };
+    expect(joinJournal([event], [event, later])).toEqual([event, later]);
+  });
+});
+
+describe('the ribbon of the day', () => {
+  const visit = (startsAtMs: number, minutes: number): TodayVisit => ({
+    bookingId: 'b', visitId: null, state: 'ahead', startsAtMs, minutes, personId: 'p', clientName: 'Nell', clientId: 'c', what: '', product: '', words: [], tray: [],
+    parts: { prepareMin: 6, layPullMin: 12, readMin: 2, finishMin: 3, turnoverMin: 8 },
+  });
+  const nine = Date.UTC(2027, 4, 14, 9, 15);
+  it('spans all visits and keeps every one inside', () => {
+    const visits = [visit(nine, 40), visit(nine + 3 * 3_600_000, 30)];
+    const ribbon = ribbonOf(visits, nine);
+    for (const v of visits) {
+      expect(shareOf(ribbon, v.startsAtMs)).toBeGreaterThanOrEqual(0);
+      expect(shareOf(ribbon, v.startsAtMs + v.minutes * 60_000)).toBeLessThanOrEqual(1);
+    }
+    expect(ribbon.hours.every((h) => h % 3_600_000 === 0)).toBe(true);
+    expect(ribbonOf([], nine).hours.length).toBeGreaterThan(2);
+  });
+  it('cuts a band into parts that fill the booked time', () => {
+    const parts = bandParts(visit(nine, 40));
+    expect(parts.reduce((s, p) => s + p.minutes, 0)).toBe(40);
+    expect(bandParts(visit(nine, 20)).at(-1)?.minutes).toBe(0);
+  });
+});
+
+describe('words', () => {
+  it('write dates, spans and counts for the reader', () => {
+    expect(dayMonth('2027-05-14')).toBe('14 May');
+    expect(weekday('2027-05-14')).toBe('Friday');
+    expect(span('2027-07-12', '2027-07-28')).toBe('12–28 July');
+    expect(span('2027-06-28', '2027-07-03')).toBe('28 June – 3 July');
+    expect(shortSpan('2027-12-28', '2028-01-03')).toBe('28 Dec – 3 Jan');
+    expect(withDates('From 2027-05-20 on.')).toBe('From 20 May on.');
+    expect(plural(1, 'pass', 'passes')).toBe('1 pass');
+    expect(plural(2, 'pass', 'passes')).toBe('2 passes');
+    expect(sideWord('Underarm', 'left')).toBe('Underarm, left');
+    expect(sideWord('Upper lip', 'middle')).toBe('Upper lip');
+    expect(timeOfDay(Date.UTC(2027, 6, 1, 9, 15), 'Europe/London')).toBe('10:15');
+  });
+});

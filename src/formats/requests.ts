@@ -1,0 +1,185 @@
+// Joi schemas of what the browser sends. Unknown fields are refused; nothing is converted.
+
+import Joi from 'joi';
+import { FIGURES, ZONE_IDS } from '../core/anatomy';
+import { FACTS, QUESTIONS } from '../core/screening';
+import { MARKS, TABLE_EVENT_KINDS } from '../core/hands';
+import { blackoutSchema, civilDate, foundFactSchema, hairSchema, markSchema, ruleChangeSchema, strokeSchema } from './visitCaseSchema';
+
+const id = Joi.string().pattern(/^[A-Za-z0-9_-]{1,64}$/).messages({ 'string.pattern.base': '{{#label}} must be an id' });
+const version = Joi.number().integer().min(1).required();
+const instant = Joi.number().integer().min(0).max(4_102_444_800_000);
+const words = (max: number): Joi.StringSchema => Joi.string().allow('').max(max);
+const side = Joi.string().valid('left', 'right', 'middle');
+const zoneRef = Joi.object({ zone: Joi.string().valid(...ZONE_IDS).required(), side: side.required() });
+const step = Joi.number().min(1).max(5);
+const orNull = (schema: Joi.Schema): Joi.Schema => Joi.alternatives().try(schema, Joi.valid(null));
+
+const fact = Joi.string().valid(...FACTS);
+const spot = Joi.object({
+  figure: Joi.string().valid(...FIGURES).required(), at: Joi.array().length(2).items(Joi.number().min(0).max(300)).required(), kind: Joi.string().valid('sore', 'mark').required(),
+  zone: zoneRef.extract('zone').required(), side: side.required(),
+});
+const spots = Joi.array().max(60).items(spot);
+const agreed = Joi.object({
+  howMuch: Joi.array().max(60).items(zoneRef.keys({ choice: Joi.string().max(40).required() })).required(),
+  coldPack: Joi.boolean().required(),
+  company: Joi.string().valid('either', 'talk', 'quiet').required(),
+  tweezing: Joi.boolean().required(),
+  words: words(2000).required(),
+});
+
+export const consultRequest = Joi.object({
+  version,
+  consult: Joi.object({
+    v: Joi.valid(2).required(),
+    facts: Joi.array().max(60).items(foundFactSchema).required(),
+    asked: Joi.array().max(60).items(fact).required(),
+    unsure: Joi.array().max(60).items(fact).required(),
+    spots: spots.required(),
+    consent: Joi.boolean().required(),
+    guardianConsent: Joi.boolean().required(),
+    sensitivity: step.required(),
+    services: Joi.array().max(30).items(id).required(),
+    agreed: agreed.required(),
+    overrides: Joi.array().max(60).items(Joi.object({ code: Joi.string().max(60).required(), zone: orNull(Joi.string().max(60)).required(), reason: Joi.string().trim().min(8).max(500).required(), atMs: instant.required() })).required(),
+    /** Written by the server alone; what the tablet sends back is not believed. */
+    judged: Joi.any(),
+    confirmedAtMs: orNull(instant).required(),
+  }).required(),
+}).required();
+
+const { lengthMm, coarseness, density, curl, history } = { lengthMm: Joi.number().min(0.1).max(200), coarseness: step, density: step, curl: step, history: hairSchema.extract('history') };
+
+export const chartRequest = Joi.object({
+  version,
+  data: Joi.object({
+    v: Joi.valid(1).required(),
+    hair: Joi.object({ lengthMm: lengthMm.required(), coarseness: coarseness.required(), density: density.required(), curl: curl.required(), history: history.required() }).required(),
+    strokes: Joi.array().max(2000).items(strokeSchema).required(),
+    marks: Joi.array().max(100).items(markSchema).required(),
+    product: orNull(Joi.string().max(60)).required(),
+    way: orNull(Joi.string().valid('with', 'against', 'free', 'crossed', 'counter', 'across', 'moulded', 'strip')).required(),
+    reason: words(500).required(),
+    confirmed: Joi.boolean().required(),
+  }).required(),
+}).required();
+
+export const zonesRequest = Joi.object({ version, zones: Joi.array().min(1).max(40).items(zoneRef).required() }).required();
+
+export const journalRequest = Joi.object({
+  events: Joi.array().min(1).max(500).items(Joi.object({
+    id: id.required(),
+    atMs: instant.required(),
+    kind: Joi.string().valid(...TABLE_EVENT_KINDS).required(),
+    strip: Joi.string().max(20),
+    mark: Joi.string().valid(...MARKS),
+    product: Joi.string().max(60),
+    undoes: id,
+  })).required(),
+}).required();
+
+export const readingRequest = Joi.object({
+  version,
+  data: Joi.object({
+    v: Joi.valid(1).required(),
+    removedPct: Joi.number().min(0).max(100).required(),
+    brokenPct: Joi.number().min(0).max(100).required(),
+    left: Joi.string().valid('none', 'few', 'patch', 'many').required(),
+    leftKind: Joi.string().valid('none', 'short', 'flat', 'other-way', 'anywhere').required(),
+    bleeding: Joi.string().valid('none', 'points', 'keeps-on').required(),
+    skin: Joi.string().valid('calm', 'pink', 'red', 'shiny', 'blister').required(),
+    tweezed: Joi.number().integer().min(0).max(2000).required(),
+    heatFelt: Joi.string().valid('too-warm', 'right', 'too-cool').required(),
+    note: words(2000).required(),
+  }).required(),
+}).required();
+
+export const closeRequest = Joi.object({
+  version,
+  /** Start of the next visit; null = not booked now. */
+  next: orNull(Joi.object({ startsAtMs: instant.required(), minutes: Joi.number().integer().min(5).max(600).required() })).required(),
+}).required();
+
+export const openVisitRequest = Joi.object({
+  bookingId: id,
+  clientId: id,
+  personId: id,
+  zones: Joi.array().min(1).max(40).items(zoneRef),
+}).or('bookingId', 'clientId').required();
+
+const cardFact = foundFactSchema.keys({ since: civilDate, until: civilDate });
+const profile = Joi.object({
+  v: Joi.valid(2).required(),
+  statureCm: orNull(Joi.number().min(80).max(250)).required(),
+  massKg: orNull(Joi.number().min(15).max(350)).required(),
+  sensitivity: step.required(),
+  skin: Joi.string().valid('dry', 'normal', 'oily').required(),
+  ingrownProne: Joi.boolean().required(),
+  standing: Joi.array().max(120).items(cardFact).required(),
+  reactions: Joi.array().max(200).items(Joi.object({
+    id: id.required(), on: civilDate.required(), what: Joi.string().valid('redness', 'bumps', 'blister', 'lifted', 'bruise', 'burn', 'ingrown', 'other').required(), product: orNull(Joi.string().max(60)).required(), words: words(1000).required(),
+  })).required(),
+  patchTests: Joi.array().max(200).items(Joi.object({
+    id: id.required(), product: Joi.string().max(60).required(), place: words(120).required(), laidOn: civilDate.required(), readOn: orNull(civilDate).required(), result: orNull(Joi.string().valid('calm', 'reacted')).required(),
+  })).required(),
+  consentOn: orNull(civilDate).required(),
+  guardianConsentOn: orNull(civilDate).required(),
+  blackout: Joi.array().max(60).items(blackoutSchema).required(),
+});
+
+const clientFields = {
+  name: Joi.string().trim().min(1).max(120).required(),
+  byline: words(200).required(),
+  bornOn: orNull(civilDate).required(),
+  phone: words(60).required(),
+  note: words(4000).required(),
+  profile: profile.required(),
+};
+export const newClientRequest = Joi.object(clientFields).required();
+export const clientRequest = Joi.object({ version, ...clientFields }).required();
+
+export const archiveRequest = Joi.object({ version, archived: Joi.boolean().required() }).required();
+
+const pin = Joi.string().pattern(/^\d{4,8}$/).messages({ 'string.pattern.base': '{{#label}} must be four to eight digits' });
+export const handOverRequest = Joi.object({ personId: id.required(), newPin: pin }).required();
+export const unlockRequest = Joi.object({ pin: pin.required() }).required();
+
+const formData = Joi.object({
+  v: Joi.valid(1).required(),
+  answers: Joi.array().max(QUESTIONS.length).items(Joi.object({
+    id: Joi.string().valid(...QUESTIONS.map((q) => q.id)).required(),
+    answer: Joi.string().valid('some', 'none', 'unsure').required(),
+    facts: Joi.array().max(10).items(Joi.object({ fact: fact.required(), daysAgo: Joi.number().integer().min(0).max(4000) })).required(),
+  })).required(),
+  noLonger: Joi.array().max(60).items(fact).required(),
+  spots: spots.required(),
+  bornOn: orNull(civilDate).required(),
+  words: words(2000).required(),
+  guardianName: words(120).required(),
+  page: Joi.number().integer().min(0).max(60).required(),
+});
+const coordinate = Joi.number().min(-10).max(4000);
+const signature = Joi.alternatives().try(
+  Joi.object({ kind: Joi.valid('drawn').required(), strokes: Joi.array().max(200).items(Joi.array().max(4000).items(Joi.array().length(2).items(coordinate))).required() }),
+  Joi.object({ kind: Joi.valid('typed').required(), name: Joi.string().trim().min(2).max(120).required() }),
+);
+export const formRequest = Joi.object({ version, data: formData.required() }).required();
+export const signRequest = Joi.object({
+  version, data: formData.required(), textVersion: Joi.number().integer().min(1).required(), signerName: Joi.string().trim().min(2).max(120).required(), signature: signature.required(), guardianSignature: orNull(signature).required(),
+}).required();
+
+export const putOffRequest = Joi.object({
+  version,
+  as: Joi.string().valid('postponed', 'declined').required(),
+  next: orNull(Joi.object({ startsAtMs: instant.required(), minutes: Joi.number().integer().min(5).max(600).required() })).required(),
+  words: words(6000).required(),
+  post: Joi.boolean().required(),
+}).required();
+
+export const ruleRequest = ruleChangeSchema.required();
+export const importRequest = Joi.object({ csv: Joi.string().allow('').max(2_000_000).required(), commit: Joi.boolean().required() }).required();
+export const patchTestRequest = Joi.object({
+  lay: Joi.object({ product: Joi.string().max(60).required(), place: Joi.string().trim().min(2).max(120).required() }),
+  read: Joi.object({ id: id.required(), result: Joi.string().valid('calm', 'reacted').required() }),
+}).xor('lay', 'read').required();

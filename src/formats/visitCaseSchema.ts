@@ -1,0 +1,117 @@
+// Joi schema of the open visit case (docs/formats.md). Unknown fields are refused with their path; nothing is converted in silence.
+
+import Joi from 'joi';
+import { FAMILIES, ZONE_IDS } from '../core/anatomy';
+import { MARK_KINDS } from '../core/field';
+import type { VisitCase } from '../core/plan';
+import { FACTS, OUTCOMES } from '../core/screening';
+import { isCivilDate } from '../core/shared';
+
+const number = (min: number, max: number): Joi.NumberSchema => Joi.number().min(min).max(max);
+const step = number(1, 5);
+export const civilDate = Joi.string().custom((value: string, helpers) => (isCivilDate(value) ? value : helpers.error('civil.date'))).messages({ 'civil.date': '{{#label}} must be a date YYYY-MM-DD' });
+const pair = (item: Joi.NumberSchema): Joi.ArraySchema => Joi.array().length(2).items(item.required(), item.required());
+const point = pair(number(-1000, 1000));
+
+export const strokeSchema = Joi.object({ at: point.required(), towards: point.required() });
+export const markSchema = Joi.object({ kind: Joi.string().valid(...MARK_KINDS).required(), at: point.required(), radiusMm: number(0.1, 200).required() });
+
+export const foundFactSchema = Joi.object({
+  fact: Joi.string().valid(...FACTS).required(),
+  lastOn: civilDate,
+  zones: Joi.array().items(Joi.string().max(60)).max(60),
+});
+
+export const overrideSchema = Joi.object({ code: Joi.string().max(60).required(), zone: Joi.string().max(60), reason: Joi.string().trim().min(3).max(500).required() });
+export const ruleChangeSchema = Joi.object({ code: Joi.string().max(60).required(), outcome: Joi.string().valid(...OUTCOMES), waitDays: Joi.number().integer().min(1).max(1000), reason: Joi.string().allow('').max(500).required() });
+const productIds = Joi.array().items(Joi.string().max(60)).unique().max(200);
+
+export const hairSchema = Joi.object({
+  lengthMm: number(0.1, 200).required(),
+  coarseness: step.required(),
+  density: step.required(),
+  curl: step,
+  history: Joi.string().valid('first', 'regular', 'lapsed', 'shaved'),
+  lastWaxOn: civilDate,
+  past: Joi.array().max(200).items(Joi.object({ on: civilDate.required(), lengthMm: number(0.1, 200).required() })),
+});
+
+export const blackoutSchema = Joi.object({ from: civilDate.required(), to: civilDate.required(), why: Joi.string().allow('').max(200) });
+
+export const schoolsSchema = Joi.object({
+  hardLay: Joi.string().valid('with', 'against', 'free'),
+  shortHair: Joi.string().valid('crossed', 'none'),
+  maxHardPasses: Joi.number().integer().min(1).max(3),
+  sugarWay: Joi.string().valid('hand', 'strip'),
+  prep: Joi.string().valid('powder', 'oil', 'dry'),
+  families: Joi.array().items(Joi.string().valid(...FAMILIES)).unique().max(3),
+});
+
+const client = Joi.object({
+  statureCm: number(80, 250),
+  massKg: number(15, 350),
+  ageYears: number(0, 120),
+  sensitivity: step,
+  skin: Joi.string().valid('dry', 'normal', 'oily'),
+  ingrownProne: Joi.boolean(),
+  consent: Joi.boolean().required(),
+  guardianConsent: Joi.boolean(),
+  screening: Joi.array().max(100).items(foundFactSchema),
+  overrides: Joi.array().max(60).items(overrideSchema),
+  knownProducts: productIds,
+  reactedTo: productIds,
+  blackout: Joi.array().max(100).items(blackoutSchema),
+});
+
+const studio = Joi.object({
+  roomC: number(10, 40),
+  humidityPct: number(0, 100),
+  level: Joi.string().valid('trainee', 'practised', 'expert'),
+  maxOnSkin: Joi.number().integer().min(1).max(8),
+  walkS: Joi.number().integer().min(0).max(60),
+  schools: schoolsSchema,
+  products: Joi.array().items(Joi.string().max(60)).unique().max(60),
+  rules: Joi.array().max(200).items(ruleChangeSchema),
+});
+
+export const zoneCaseSchema = Joi.object({
+  zone: Joi.string().valid(...ZONE_IDS).required(),
+  side: Joi.string().valid('left', 'right', 'middle').required(),
+  hair: hairSchema.required(),
+  strokes: Joi.array().max(2000).items(strokeSchema),
+  marks: Joi.array().max(100).items(markSchema),
+  sheetCm: pair(number(0.5, 100)),
+  product: Joi.string().max(60),
+  way: Joi.string().valid('with', 'against', 'free', 'crossed', 'counter', 'across', 'moulded', 'strip'),
+});
+
+const visitCase = Joi.object({
+  version: Joi.number().valid(1).required(),
+  on: civilDate.required(),
+  client: client.required(),
+  studio,
+  zones: Joi.array().min(1).max(60).items(zoneCaseSchema).required(),
+}).required().label('case');
+
+export interface SchemaFault {
+  readonly path: string;
+  readonly message: string;
+}
+
+/** `zones[0].hair.lengthMm` from Joi's path. */
+export const pathText = (path: readonly (string | number)[]): string =>
+  path.reduce<string>((text, part) => (typeof part === 'number' ? `${text}[${part}]` : text === '' ? part : `${text}.${part}`), '');
+
+/** Joi's faults as path and message, without the value (it may be a health note). */
+export const faultsOf = (error: Joi.ValidationError): readonly SchemaFault[] =>
+  error.details.map((d) => ({ path: pathText(d.path), message: d.message.replace(/"[^"]*"/, (label) => label) }));
+
+export type Parsed<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly faults: readonly SchemaFault[] };
+
+/** Checks an unknown value against a schema: no unknown fields, no conversion, all faults at once. */
+export function parseWith<T>(schema: Joi.Schema, input: unknown): Parsed<T> {
+  const { value, error } = schema.validate(input, { abortEarly: false, convert: false, allowUnknown: false });
+  return error ? { ok: false, faults: faultsOf(error) } : { ok: true, value: value as T }; // checked by the schema just now
+}
+
+export const parseVisitCase = (input: unknown): Parsed<VisitCase> => parseWith<VisitCase>(visitCase, input);

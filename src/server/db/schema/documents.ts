@@ -1,0 +1,167 @@
+// Shapes of the JSON columns. Each carries its version `v`; an older shape gets an up-step before it is read (upSteps.ts).
+
+import type { Figure, Side, ZoneId } from '../../../core/anatomy';
+import type { Mark, Stroke } from '../../../core/field';
+import type { HairHistory } from '../../../core/hair';
+import type { StudioCase } from '../../../core/plan';
+import type { Fact, FormAnswers, FoundFact, Outcome } from '../../../core/screening';
+
+export interface StudioSettings {
+  readonly v: 1;
+  readonly roomC: number;
+  readonly humidityPct: number;
+  readonly walkS: number;
+  readonly schools: NonNullable<StudioCase['schools']>;
+  /** How the studio tells that hard wax is ready. */
+  readonly readySign: 'no-thread' | 'no-dent' | 'taps-hard' | 'no-catch';
+}
+
+/** A lasting fact of the card, with the time for which it is true. */
+export interface CardFact extends FoundFact {
+  readonly since?: string | undefined;
+  /** Last day on which it is true; absent = it still is. */
+  readonly until?: string | undefined;
+}
+
+export interface CardReaction {
+  readonly id: string;
+  readonly on: string;
+  readonly what: 'redness' | 'bumps' | 'blister' | 'lifted' | 'bruise' | 'burn' | 'ingrown' | 'other';
+  readonly product: string | null;
+  readonly words: string;
+}
+
+export interface PatchTest {
+  readonly id: string;
+  readonly product: string;
+  readonly place: string;
+  readonly laidOn: string;
+  readonly readOn: string | null;
+  readonly result: 'calm' | 'reacted' | null;
+}
+
+export interface ClientProfile {
+  readonly v: 2;
+  readonly statureCm: number | null;
+  readonly massKg: number | null;
+  readonly sensitivity: number;
+  readonly skin: 'dry' | 'normal' | 'oily';
+  readonly ingrownProne: boolean;
+  /** Lasting facts of the card; health notes, confidential. */
+  readonly standing: readonly CardFact[];
+  readonly reactions: readonly CardReaction[];
+  readonly patchTests: readonly PatchTest[];
+  readonly consentOn: string | null;
+  readonly guardianConsentOn: string | null;
+  readonly blackout: readonly { readonly from: string; readonly to: string; readonly why: string }[];
+}
+
+export interface ZoneRef {
+  readonly zone: ZoneId;
+  readonly side: Side;
+}
+
+/** What the client has tapped on the body map. */
+export interface Spot {
+  readonly figure: Figure;
+  readonly at: readonly [number, number];
+  readonly kind: 'sore' | 'mark';
+  readonly zone: ZoneId;
+  readonly side: Side;
+}
+
+export interface ConsultOverride {
+  readonly code: string;
+  readonly zone: string | null;
+  readonly reason: string;
+  readonly atMs: number;
+}
+
+/** The answer as it stood when it was confirmed, and the rules that gave it. */
+export interface JudgedBy {
+  readonly ruleSet: string;
+  readonly atMs: number;
+  readonly outcome: Outcome;
+  readonly earliestOn: string | null;
+  readonly reasons: readonly { readonly code: string; readonly outcome: Outcome; readonly zone: string | null; readonly text: string }[];
+}
+
+export interface Agreed {
+  readonly howMuch: readonly (ZoneRef & { readonly choice: string })[];
+  readonly coldPack: boolean;
+  readonly company: 'either' | 'talk' | 'quiet';
+  readonly tweezing: boolean;
+  readonly words: string;
+}
+
+export interface Consult {
+  readonly v: 2;
+  readonly facts: readonly FoundFact[];
+  /** Facts asked for, whatever the answer. */
+  readonly asked: readonly Fact[];
+  /** Facts the client was not sure about. */
+  readonly unsure: readonly Fact[];
+  readonly spots: readonly Spot[];
+  readonly consent: boolean;
+  readonly guardianConsent: boolean;
+  readonly sensitivity: number;
+  readonly services: readonly string[];
+  readonly agreed: Agreed;
+  readonly overrides: readonly ConsultOverride[];
+  /** Set by the server when the answers are confirmed. */
+  readonly judged: JudgedBy | null;
+  /** Instant at which the practitioner confirmed the answers; null = still open. */
+  readonly confirmedAtMs: number | null;
+}
+
+export type Signature =
+  | { readonly kind: 'drawn'; readonly strokes: readonly (readonly (readonly [number, number])[])[] }
+  | { readonly kind: 'typed'; readonly name: string };
+
+/** What the client has filled in so far. */
+export interface FormData {
+  readonly v: 1;
+  readonly answers: FormAnswers;
+  /** Lasting facts of the card that the client says are no longer true. */
+  readonly noLonger: readonly Fact[];
+  readonly spots: readonly Spot[];
+  readonly bornOn: string | null;
+  readonly words: string;
+  readonly guardianName: string;
+  /** Page the client is on. */
+  readonly page: number;
+}
+
+export interface ChartHair {
+  readonly lengthMm: number;
+  readonly coarseness: number;
+  readonly density: number;
+  readonly curl: number;
+  readonly history: HairHistory;
+}
+
+export interface ChartData {
+  readonly v: 1;
+  readonly hair: ChartHair;
+  readonly strokes: readonly Stroke[];
+  readonly marks: readonly Mark[];
+  /** Chosen by hand instead of the proposal, with the reason. */
+  readonly product: string | null;
+  readonly way: string | null;
+  readonly reason: string;
+  /** Seen and confirmed today, not only carried over. */
+  readonly confirmed: boolean;
+}
+
+export interface Reading {
+  readonly v: 1;
+  readonly removedPct: number;
+  readonly brokenPct: number;
+  readonly left: 'none' | 'few' | 'patch' | 'many';
+  readonly leftKind: 'none' | 'short' | 'flat' | 'other-way' | 'anywhere';
+  readonly bleeding: 'none' | 'points' | 'keeps-on';
+  readonly skin: 'calm' | 'pink' | 'red' | 'shiny' | 'blister';
+  readonly tweezed: number;
+  readonly heatFelt: 'too-warm' | 'right' | 'too-cool';
+  readonly note: string;
+}

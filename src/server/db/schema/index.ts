@@ -1,0 +1,7 @@
+export { studio, people, products, services, ruleChanges } from './studio';
+export { clients, bookings, clientEdits } from './clients';
+export { visits, charts, plans, tableJournal, readings, careTold } from './visits';
+export { forms, consents, messages } from './forms';
+export type {
+  Agreed, CardFact, CardReaction, ChartData, ChartHair, ClientProfile, Consult, ConsultOverride, FormData, JudgedBy, PatchTest, Reading, Signature, Spot, StudioSettings, ZoneRef,
+} from './documents';

@@ -1,0 +1,24 @@
+// Stored documents of an older shape, brought up to the present one. Nothing is dropped; what was not known gets its empty value.
+
+import type { ClientProfile, Consult } from './schema/documents';
+
+/** A document as it lies in the file: its version is known, the rest may be older than the types say. */
+interface Stored {
+  readonly v: number;
+}
+
+/** Consultation 1 → 2: agreed words become part of what was agreed; nobody had noted what was asked or which rules judged. */
+export function upConsult(stored: Stored): Consult {
+  if (stored.v !== 1) return stored as unknown as Consult; // version 2 is written by this program only
+  const { agreed, tweezingAllowed, ...rest } = stored as unknown as Readonly<Record<string, unknown>>; // version 1 held these two beside the rest
+  return {
+    ...rest, v: 2, asked: [], unsure: [], spots: [], services: [], overrides: [], judged: null,
+    agreed: { howMuch: [], coldPack: false, company: 'either', tweezing: tweezingAllowed, words: agreed },
+  } as unknown as Consult; // the rest of version 1 is unchanged in version 2
+}
+
+/** Client's profile 1 → 2: reactions and patch tests begin empty. */
+export function upProfile(stored: Stored): ClientProfile {
+  if (stored.v !== 1) return stored as unknown as ClientProfile; // version 2 is written by this program only
+  return { ...stored, v: 2, reactions: [], patchTests: [] } as unknown as ClientProfile; // the rest of version 1 is unchanged in version 2
+}

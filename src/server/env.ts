@@ -1,0 +1,5 @@
+import 'server-only';
+import { join } from 'node:path';
+
+/** Where the data lies; the scripts set STRICKLE_DB. */
+export const databaseFile = (): string => process.env['STRICKLE_DB'] ?? join(process.cwd(), 'data', 'studio.sqlite');

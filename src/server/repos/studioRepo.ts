@@ -1,0 +1,28 @@
+import { asc, eq } from 'drizzle-orm';
+import { SHIPPED_SERVICES, type Service } from '../../core/agreement';
+import type { Product } from '../../core/products';
+import type { DbOrTx } from '../db/openDatabase';
+import { people, products, ruleChanges, services, studio } from '../db/schema';
+
+export type StudioRow = typeof studio.$inferSelect;
+export type PersonRow = typeof people.$inferSelect;
+
+/** The one studio of this file; undefined before it has been set up. */
+export const readStudio = (db: DbOrTx): StudioRow | undefined => db.select().from(studio).where(eq(studio.id, 1)).get();
+export const readPeople = (db: DbOrTx): PersonRow[] => db.select().from(people).where(eq(people.active, true)).all();
+export const readPerson = (db: DbOrTx, id: string): PersonRow | undefined => db.select().from(people).where(eq(people.id, id)).get();
+/** Stocked products in their order of entry. */
+export const readProducts = (db: DbOrTx): Product[] => db.select().from(products).where(eq(products.stocked, true)).all().map((r) => r.data.product);
+
+export const setPin = (db: DbOrTx, personId: string, pinHash: string): void => { db.update(people).set({ pinHash }).where(eq(people.id, personId)).run(); };
+
+/** The studio's services in their order; the shipped ones where it has none of its own. */
+export function readServices(db: DbOrTx): readonly Service[] {
+  const rows = db.select().from(services).where(eq(services.active, true)).orderBy(asc(services.place)).all();
+  return rows.length === 0 ? SHIPPED_SERVICES : rows.map(({ id, name, says, zones }) => ({ id, name, says, zones }));
+}
+
+export type RuleChangeRow = typeof ruleChanges.$inferSelect;
+/** The studio's changes of the rules in the order in which they were made. */
+export const ruleChangesOf = (db: DbOrTx): RuleChangeRow[] => db.select().from(ruleChanges).orderBy(asc(ruleChanges.seq)).all();
+export const insertRuleChange = (db: DbOrTx, row: typeof ruleChanges.$inferInsert): void => { db.insert(ruleChanges).values(row).run(); };

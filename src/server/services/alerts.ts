@@ -1,0 +1,18 @@
+import { yearsBetween } from '../../core/shared';
+import { FACT_WORDS } from '../../core/screening';
+import type { ClientRow } from '../repos/clientRepo';
+
+/** What must be seen before anything else on a client's card. */
+export function alertsOf(client: ClientRow, on: string): readonly string[] {
+  const { profile, bornOn } = client;
+  const minor = bornOn !== null && yearsBetween(bornOn, on) < 18;
+  return [
+    ...(minor && profile.guardianConsentOn === null ? ['Under 18: no guardian’s consent on file.'] : []),
+    ...profile.standing.filter((f) => f.until === undefined || f.until >= on).map((f) => FACT_WORDS[f.fact]),
+    ...profile.patchTests.filter((t) => t.result === null).map((t) => `Patch test not read yet: ${t.product.replaceAll('-', ' ')}, ${t.place}.`),
+    ...profile.patchTests.filter((t) => t.result === 'reacted').map((t) => `Reacted to ${t.product.replaceAll('-', ' ')}.`),
+    ...(profile.sensitivity >= 4 ? ['Very reactive skin.'] : []),
+    ...(profile.ingrownProne ? ['Prone to ingrown hair.'] : []),
+    ...(profile.consentOn === null ? ['No consent on file yet.'] : []),
+  ];
+}

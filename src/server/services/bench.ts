@@ -1,0 +1,100 @@
+// Everything the visit bench shows, in one value.
+
+import 'server-only';
+import type { Side, ZoneId } from '../../core/anatomy';
+import { hasBegun, type TableEvent } from '../../core/hands';
+import type { Service } from '../../core/agreement';
+import type { Plan } from '../../core/plan';
+import type { RuleChange } from '../../core/screening';
+import { yearsBetween } from '../../core/shared';
+import type { Db } from '../db/openDatabase';
+import type { CardFact, ChartData, Consult, PatchTest, Reading, StudioSettings } from '../db/schema';
+import { notFound, type ServiceResult } from '../errors';
+import { readClient } from '../repos/clientRepo';
+import { formsOf } from '../repos/formRepo';
+import { readPeople, readPerson, readProducts, readServices, readStudio } from '../repos/studioRepo';
+import { chartsOf, journalOf, readingsOf, readPlan, readVisit, visitCount, type VisitRow } from '../repos/visitRepo';
+import { alertsOf } from './alerts';
+import { changesOf } from './consultRules';
+import { zonePasts, type ZonePast } from './history';
+import { knownProducts } from './knownProducts';
+import { planCase, zoneName, type CaseParts } from './planCase';
+
+export interface BenchZone {
+  readonly zone: ZoneId;
+  readonly side: Side;
+  readonly name: string;
+  readonly data: ChartData;
+  readonly last: { readonly on: string; readonly data: ChartData; readonly reading: Reading | null } | null;
+  readonly past: readonly { readonly on: string; readonly lengthMm: number }[];
+}
+
+export interface Bench {
+  readonly visit: { readonly id: string; readonly version: number; readonly onDate: string; readonly status: 'open' | 'closed'; readonly endedAs: 'postponed' | 'declined' | null; readonly consult: Consult; readonly personId: string; readonly personName: string };
+  readonly client: {
+    readonly id: string; readonly name: string; readonly byline: string; readonly ageYears: number | null; readonly visitCount: number; readonly note: string;
+    readonly bornOn: string | null; readonly standing: readonly CardFact[]; readonly patchTests: readonly PatchTest[];
+    /** Every zone ever worked on here, with the date of the last wax. */
+    readonly lastWaxOn: readonly { readonly zone: string; readonly on: string }[];
+    readonly alerts: readonly string[]; readonly skin: string; readonly ingrownProne: boolean;
+  };
+  readonly zones: readonly BenchZone[];
+  readonly plan: Plan;
+  readonly faults: readonly { readonly path: string; readonly message: string }[];
+  readonly products: readonly { readonly id: string; readonly name: string; readonly family: string }[];
+  readonly studio: { readonly name: string; readonly timeZone: string; readonly currency: string; readonly settings: StudioSettings };
+  readonly people: readonly { readonly id: string; readonly name: string; readonly hasPin: boolean }[];
+  readonly services: readonly Service[];
+  readonly rules: readonly RuleChange[];
+  /** The client's side of the form: with the client now, or the last one that was signed or taken back. */
+  readonly form: { readonly id: string; readonly state: 'filling' | 'signed' | 'taken-back'; readonly atMs: number; readonly words: string } | null;
+  readonly journal: readonly TableEvent[];
+  readonly readings: readonly { readonly zone: ZoneId; readonly side: Side; readonly data: Reading }[];
+}
+
+/** Parts of the case of a stored visit; undefined where something it needs is missing. */
+export function partsOf(db: Db, visit: VisitRow): { readonly parts: CaseParts; readonly pasts: ReadonlyMap<string, ZonePast> } | undefined {
+  const client = readClient(db, visit.clientId);
+  const studio = readStudio(db);
+  const person = readPerson(db, visit.personId);
+  if (!client || !studio || !person) return undefined;
+  const pasts = zonePasts(db, client.id, visit);
+  const zones = chartsOf(db, visit.id).map((c) => ({ zone: c.zone as ZoneId, side: c.side, data: c.data, past: pasts.get(`${c.zone}/${c.side}`) })); // zones are checked on the way in
+  return { parts: { on: visit.onDate, client, consult: visit.consult, studio, person, products: readProducts(db), zones, rules: changesOf(db), knownProducts: knownProducts(db, client, visit.consult.facts) }, pasts };
+}
+
+function lastForm(db: Db, visitId: string): Bench['form'] {
+  const [form] = formsOf(db, visitId);
+  return form ? { id: form.id, state: form.state, atMs: form.endedAtMs ?? form.createdAtMs, words: form.data.words } : null;
+}
+
+export function loadBench(db: Db, visitId: string, nowMs: number): ServiceResult<Bench> {
+  const visit = readVisit(db, visitId);
+  const found = visit && partsOf(db, visit);
+  if (!visit || !found) return notFound('visit');
+  const { parts } = found;
+  const { client, studio, person } = parts;
+  const planned = planCase(db, parts, nowMs);
+  const journal = journalOf(db, visit.id);
+  const fixed = visit.planHash !== null && (visit.status === 'closed' || hasBegun(journal)) ? readPlan(db, visit.planHash) : undefined;
+  return {
+    ok: true,
+    value: {
+      visit: { id: visit.id, version: visit.version, onDate: visit.onDate, status: visit.status, endedAs: visit.endedAs, consult: visit.consult, personId: person.id, personName: person.name },
+      client: {
+        id: client.id, name: client.name, byline: client.byline, ageYears: client.bornOn ? yearsBetween(client.bornOn, visit.onDate) : null,
+        bornOn: client.bornOn, standing: client.profile.standing, patchTests: client.profile.patchTests,
+        lastWaxOn: [...found.pasts].map(([zone, past]) => ({ zone, on: past.lastOn })), visitCount: visitCount(db, client.id), note: client.note, alerts: alertsOf(client, visit.onDate), skin: client.profile.skin, ingrownProne: client.profile.ingrownProne,
+      },
+      zones: parts.zones.map((z) => ({
+        zone: z.zone, side: z.side, name: zoneName(z.zone), data: z.data,
+        last: z.past ? { on: z.past.lastOn, data: z.past.last, reading: z.past.lastReading } : null, past: z.past?.past ?? [],
+      })),
+      // the plan that the table works by stands; what the screening says stays as fresh as the answers
+      plan: fixed ? { ...fixed, screening: planned.plan.screening } : planned.plan, faults: planned.faults, products: parts.products.map((p) => ({ id: p.id, name: p.name, family: p.family })),
+      studio: { name: studio.name, timeZone: studio.timeZone, currency: studio.currency, settings: studio.settings },
+      people: readPeople(db).map((p) => ({ id: p.id, name: p.name, hasPin: p.pinHash !== null })), services: readServices(db), rules: parts.rules, form: lastForm(db, visit.id), journal,
+      readings: readingsOf(db, visit.id).map((r) => ({ zone: r.zone as ZoneId, side: r.side, data: r.data })), // zones are checked on the way in
+    },
+  };
+}

@@ -1,0 +1,95 @@
+// From stored records to a visit case and its plan. Plans are kept by the hash of their case: the same case is never planned twice.
+
+import { createHash } from 'node:crypto';
+import { ZONES, type Side, type ZoneId } from '../../core/anatomy';
+import { planVisit, type Plan, type VisitCase, type ZoneCase } from '../../core/plan';
+import type { Product, Way } from '../../core/products';
+import type { RuleChange } from '../../core/screening';
+import { yearsBetween } from '../../core/shared';
+import type { DbOrTx } from '../db/openDatabase';
+import type { ChartData, Consult } from '../db/schema';
+import type { ClientRow } from '../repos/clientRepo';
+import type { PersonRow, StudioRow } from '../repos/studioRepo';
+import { keepPlan, readPlan } from '../repos/visitRepo';
+import type { ZonePast } from './history';
+
+export interface CaseParts {
+  readonly on: string;
+  readonly client: ClientRow;
+  readonly consult: Pick<Consult, 'facts' | 'consent' | 'guardianConsent' | 'sensitivity' | 'overrides'>;
+  readonly rules: readonly RuleChange[];
+  /** Products this client has met; null = not known. */
+  readonly knownProducts: readonly string[] | null;
+  readonly studio: StudioRow;
+  readonly person: PersonRow;
+  readonly products: readonly Product[];
+  readonly zones: readonly { readonly zone: ZoneId; readonly side: Side; readonly data: ChartData; readonly past: ZonePast | undefined }[];
+}
+
+function zoneCase({ zone, side, data, past }: CaseParts['zones'][number], on: string): ZoneCase {
+  const older = (past?.past ?? []).filter((p) => p.on < on);
+  return {
+    zone, side,
+    hair: { ...data.hair, ...(past && past.lastOn <= on ? { lastWaxOn: past.lastOn } : {}), ...(older.length > 0 ? { past: older } : {}) },
+    ...(data.strokes.length > 0 ? { strokes: data.strokes } : {}),
+    ...(data.marks.length > 0 ? { marks: data.marks } : {}),
+    ...(data.product ? { product: data.product } : {}),
+    ...(data.way ? { way: data.way as Way } : {}), // checked by the request's schema
+  };
+}
+
+/** The case in the open format; "export case" writes this very value. */
+export function buildCase(parts: CaseParts): VisitCase {
+  const { client, consult, studio, person, products } = parts;
+  const { profile } = client;
+  const reacted = [...new Set([...profile.patchTests.filter((t) => t.result === 'reacted').map((t) => t.product), ...profile.reactions.flatMap((r) => r.product ?? [])])];
+  const age = client.bornOn && client.bornOn < parts.on ? yearsBetween(client.bornOn, parts.on) : undefined;
+  return {
+    version: 1, on: parts.on,
+    client: {
+      ...(profile.statureCm === null ? {} : { statureCm: profile.statureCm }), ...(profile.massKg === null ? {} : { massKg: profile.massKg }),
+      ...(age === undefined ? {} : { ageYears: age }), sensitivity: consult.sensitivity, skin: profile.skin, ingrownProne: profile.ingrownProne,
+      consent: consult.consent, guardianConsent: consult.guardianConsent, screening: consult.facts, blackout: profile.blackout,
+      ...(consult.overrides.length === 0 ? {} : { overrides: consult.overrides.map((o) => ({ code: o.code, reason: o.reason, ...(o.zone === null ? {} : { zone: o.zone }) })) }),
+      ...(parts.knownProducts === null ? {} : { knownProducts: parts.knownProducts }), ...(reacted.length === 0 ? {} : { reactedTo: reacted }),
+    },
+    studio: {
+      roomC: studio.settings.roomC, humidityPct: studio.settings.humidityPct, level: person.level, walkS: studio.settings.walkS, schools: studio.settings.schools,
+      products: products.map((p) => p.id), ...(parts.rules.length === 0 ? {} : { rules: parts.rules }),
+    },
+    zones: parts.zones.map((z) => zoneCase(z, parts.on)),
+  };
+}
+
+const EMPTY_PLAN = (on: string, currency: string): Plan => ({
+  version: 1, on, screening: { outcome: 'go', earliestOn: null, reasons: [], ruleSet: '' }, zones: [],
+  schedule: { endS: 0, lowerBoundS: 0, bound: 'proven', maxOnSkin: 1, walkS: 0, groups: [], events: [] }, materials: [],
+  time: { tableMinutes: 0, bookingMinutes: 0, parts: { prepareMin: 0, layPullMin: 0, readMin: 0, finishMin: 0, turnoverMin: 0 } },
+  cost: { materialsMinor: 0, currency }, care: [], regrowth: [], returnOn: null,
+});
+
+/** Raised whenever the engines change what they answer, so that kept plans are made anew. */
+const ENGINES = 6;
+
+export interface PlannedCase {
+  readonly plan: Plan;
+  readonly hash: string;
+  /** Faults of meaning; then the plan is empty. */
+  readonly faults: readonly { readonly path: string; readonly message: string }[];
+}
+
+/** Plan of the parts, from the shelf or computed now. The field is left out: the chart computes it where it is drawn. */
+export function planCase(db: DbOrTx, parts: CaseParts, nowMs: number): PlannedCase {
+  const { currency } = parts.studio;
+  if (parts.zones.length === 0) return { plan: EMPTY_PLAN(parts.on, currency), hash: '', faults: [] };
+  const visitCase = buildCase(parts);
+  const hash = createHash('sha256').update(JSON.stringify([ENGINES, currency, visitCase, parts.products])).digest('hex');
+  const kept = readPlan(db, hash);
+  if (kept) return { plan: kept, hash, faults: [] };
+  const made = planVisit(visitCase, { currency, catalogue: parts.products });
+  if (!made.ok) return { plan: EMPTY_PLAN(parts.on, currency), hash: '', faults: made.error.details };
+  keepPlan(db, hash, made.value, nowMs);
+  return { plan: made.value, hash, faults: [] };
+}
+
+export const zoneName = (zone: ZoneId): string => ZONES[zone].name;

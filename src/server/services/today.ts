@@ -1,0 +1,107 @@
+// The day: every booking with its plan (from the opened visit, or forecast from last time's charts), its real parts, what needs a
+// word, and the tray of the next visit.
+
+import 'server-only';
+import type { Plan } from '../../core/plan';
+import { addDays, ok } from '../../core/shared';
+import { civilDateAt, instantAt } from '../clock';
+import type { Db } from '../db/openDatabase';
+import { notFound, type ServiceResult } from '../errors';
+import { bookingsBetween, readClient, type BookingRow, type ClientRow } from '../repos/clientRepo';
+import { readPeople, readPerson, readProducts, readStudio, type StudioRow } from '../repos/studioRepo';
+import { journalOf, visitOfBooking, type VisitRow } from '../repos/visitRepo';
+import { alertsOf } from './alerts';
+import { partsOf } from './bench';
+import { changesOf } from './consultRules';
+import { knownProducts } from './knownProducts';
+import { startingChart, zoneKeyOf, zonePasts } from './history';
+import { startingConsult } from './openVisit';
+import { planCase, zoneName } from './planCase';
+
+export interface TodayVisit {
+  readonly bookingId: string;
+  readonly visitId: string | null;
+  readonly state: 'ahead' | 'open' | 'at-the-table' | 'closed';
+  readonly startsAtMs: number;
+  readonly minutes: number;
+  readonly personId: string;
+  readonly clientName: string;
+  readonly clientId: string;
+  readonly what: string;
+  readonly product: string;
+  readonly parts: Plan['time']['parts'];
+  readonly words: readonly { readonly text: string; readonly weight: 'stop' | 'note' }[];
+  readonly tray: readonly { readonly item: string; readonly amount: number; readonly unit: string }[];
+}
+
+export interface Today {
+  readonly studioName: string;
+  readonly timeZone: string;
+  readonly date: string;
+  readonly nowMs: number;
+  readonly people: readonly { readonly id: string; readonly name: string }[];
+  readonly visits: readonly TodayVisit[];
+}
+
+/** Zones in few words: `both underarms, upper lip`. */
+export function zonesInWords(zones: BookingRow['zones']): string {
+  const names = [...new Set(zones.map((z) => z.zone))].map((zone) => {
+    const both = zones.filter((z) => z.zone === zone).length === 2;
+    const name = zoneName(zone).toLowerCase();
+    const [head = '', ...rest] = name.split(',');
+    return both ? [`both ${head}s`, ...rest].join(',') : name;
+  });
+  return names.join('; ');
+}
+
+function forecast(db: Db, booking: BookingRow, client: ClientRow, studio: StudioRow, visit: VisitRow | undefined, nowMs: number): Plan | undefined {
+  const known = visit && partsOf(db, visit);
+  if (known) return planCase(db, known.parts, nowMs).plan;
+  const person = readPerson(db, booking.personId);
+  if (!person) return undefined;
+  const on = civilDateAt(booking.startsAtMs, studio.timeZone);
+  const pasts = zonePasts(db, client.id);
+  const zones = booking.zones.map((z) => ({ ...z, data: startingChart(z.zone, pasts.get(zoneKeyOf(z)), on), past: pasts.get(zoneKeyOf(z)) }));
+  // before the client is there, consent is not the question: what is on file is asked for in words
+  const consult = { ...startingConsult(client, on, undefined), consent: true };
+  return planCase(db, { on, client, consult, studio, person, products: readProducts(db), zones, rules: changesOf(db), knownProducts: knownProducts(db, client, consult.facts) }, nowMs).plan;
+}
+
+function wordsFor(plan: Plan | undefined, client: ClientRow, on: string): TodayVisit['words'] {
+  const minor = alertsOf(client, on).filter((a) => a.startsWith('Under 18'));
+  const open = alertsOf(client, on).filter((a) => a.startsWith('No consent'));
+  const alerts = (minor.length > 0 ? minor : open).map((text) => ({ text, weight: 'stop' as const }));
+  if (!plan) return alerts;
+  const stopped = minor.length === 0 && (plan.screening.outcome === 'postpone' || plan.screening.outcome === 'decline') ? [{ text: plan.screening.reasons.find((r) => r.outcome === plan.screening.outcome)?.text ?? 'Screening stops this visit.', weight: 'stop' as const }] : [];
+  const short = plan.zones.filter((z) => z.choice === null && z.outcome !== 'postpone' && z.outcome !== 'decline').map((z) => ({ text: `${zoneName(z.zone)}: ${z.reasons[0] ?? ''}`, weight: 'stop' as const }));
+  const trims = plan.zones.filter((z) => z.options.find((o) => o.product === z.choice?.product && o.way === z.choice.way)?.trimFirst).map((z) => ({ text: `${zoneName(z.zone)}: likely too long, trim to about 6 mm first.`, weight: 'note' as const }));
+  return [...alerts, ...stopped, ...short, ...trims];
+}
+
+function lineOf(db: Db, booking: BookingRow, studio: StudioRow, nowMs: number): TodayVisit[] {
+  const client = readClient(db, booking.clientId);
+  if (!client) return [];
+  const visit = visitOfBooking(db, booking.id);
+  const plan = forecast(db, booking, client, studio, visit, nowMs);
+  const events = visit && visit.status === 'open' ? journalOf(db, visit.id) : [];
+  const chosen = [...new Set(plan?.zones.flatMap((z) => (z.choice ? [z.choice.product] : [])) ?? [])];
+  const products = readProducts(db).filter((p) => chosen.includes(p.id)).map((p) => p.name);
+  return [{
+    bookingId: booking.id, visitId: visit?.id ?? null, state: visit?.status === 'closed' ? 'closed' : events.length > 0 ? 'at-the-table' : visit ? 'open' : 'ahead',
+    startsAtMs: booking.startsAtMs, minutes: booking.minutes, personId: booking.personId, clientName: client.name, clientId: client.id, what: zonesInWords(booking.zones),
+    product: products.join(', '), parts: plan?.time.parts ?? { prepareMin: 0, layPullMin: 0, readMin: 0, finishMin: 0, turnoverMin: 0 },
+    words: visit?.status === 'closed' ? [] : wordsFor(plan, client, civilDateAt(booking.startsAtMs, studio.timeZone)),
+    tray: plan?.materials.map(({ item, amount, unit }) => ({ item, amount, unit })) ?? [],
+  }];
+}
+
+export function loadToday(db: Db, nowMs: number): ServiceResult<Today> {
+  const studio = readStudio(db);
+  if (!studio) return notFound('studio');
+  const date = civilDateAt(nowMs, studio.timeZone);
+  const rows = bookingsBetween(db, instantAt(date, 0, 0, studio.timeZone), instantAt(addDays(date, 1), 0, 0, studio.timeZone));
+  return ok({
+    studioName: studio.name, timeZone: studio.timeZone, date, nowMs, people: readPeople(db).map((p) => ({ id: p.id, name: p.name })),
+    visits: rows.flatMap((b) => lineOf(db, b, studio, nowMs)),
+  });
+}

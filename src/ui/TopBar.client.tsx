@@ -1,0 +1,85 @@
+'use client';
+
+import Link from 'next/link';
+import { usePathname } from 'next/navigation';
+import { useEffect } from 'react';
+import { Curtain, CurtainButton } from './Curtain.client';
+import { useKeys } from './useKeys';
+import { useRouter } from 'next/navigation';
+import styles from './TopBar.module.css';
+
+const PLACES = [{ href: '/', name: 'Today' }, { href: '/clients', name: 'Clients' }] as const;
+
+/** The thin bar: the name, the places that exist, the day. */
+interface Props {
+  readonly day: string;
+  readonly people: readonly { readonly id: string; readonly name: string }[];
+  /** Who stands at this tablet, as far as it has been told. */
+  readonly person: string | null;
+}
+
+export function TopBar({ day, people, person }: Props) {
+  const path = usePathname();
+  const router = useRouter();
+  const here = path.startsWith('/clients') ? '/clients' : path === '/' || path.startsWith('/visits') ? '/' : '';
+  useKeys({
+    t: () => router.push('/'),
+    '/': (event) => {
+      event.preventDefault();
+      const field = document.querySelector<HTMLInputElement>('[data-search]');
+      if (field) field.focus();
+      else router.push('/clients?search=1');
+    },
+  });
+  useEffect(() => { document.documentElement.dataset['ready'] = 'yes'; }, []);
+  // a page that the browser has kept is asked for anew: it must not come back on a tablet that is with a client
+  useEffect(() => {
+    const shown = (event: PageTransitionEvent): void => { if (event.persisted) window.location.reload(); };
+    window.addEventListener('pageshow', shown);
+    return () => window.removeEventListener('pageshow', shown);
+  }, []);
+  return (
+    <header className={styles.bar} data-behind>
+      <Link href="/" className={styles.name} aria-label="Strickle, to today">
+        <Mark />
+        <span>Strickle</span>
+      </Link>
+      <nav className={styles.places} aria-label="Places">
+        {PLACES.map((p) => (
+          <Link key={p.href} href={p.href} className={styles.place} aria-current={here === p.href ? 'page' : undefined}>{p.name}</Link>
+        ))}
+      </nav>
+      <span className={styles.day}>{day}</span>
+      <AtTablet people={people} person={person} />
+      <CurtainButton />
+      <Curtain />
+    </header>
+  );
+}
+
+/** Names who stands at this tablet: changes of cards and rules are written down under this name. */
+function AtTablet({ people, person }: Omit<Props, 'day'>) {
+  const router = useRouter();
+  if (people.length === 0) return null;
+  const choose = (id: string): void => {
+    document.cookie = `strickle-person=${encodeURIComponent(id)}; path=/; max-age=${id === '' ? 0 : 31_536_000}; samesite=strict`;
+    router.refresh();
+  };
+  return (
+    <select className={styles.person} aria-label="Who is at this tablet" value={person ?? ''} onChange={(e) => choose(e.target.value)}>
+      <option value="">Who is here?</option>
+      {people.map((p) => <option key={p.id} value={p.id}>{p.name}</option>)}
+    </select>
+  );
+}
+
+/** A lump of wax struck off level by its stick. */
+function Mark() {
+  return (
+    <svg width="26" height="22" viewBox="0 0 26 22" aria-hidden="true">
+      <path d="M1 18 H25" stroke="currentColor" strokeWidth="2" />
+      <path d="M3 17 C3 10 7 8 12 9 L15 17 Z" fill="var(--wax)" />
+      <path d="M12 3 L18 17" stroke="currentColor" strokeWidth="3" strokeLinecap="round" />
+    </svg>
+  );
+}

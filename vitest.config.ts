@@ -1,0 +1,13 @@
+import { fileURLToPath } from 'node:url';
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+  resolve: {
+    alias: {
+      '@': fileURLToPath(new URL('./src', import.meta.url)),
+      // server-only throws outside Next
+      'server-only': fileURLToPath(new URL('./scripts/serverOnlyStub.ts', import.meta.url)),
+    },
+  },
+  test: { include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'], testTimeout: 120_000, hookTimeout: 60_000, passWithNoTests: false },
+});
