@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import { describe, expect, it } from 'vitest';
 import { notFound, refused, stale } from './errors';
-import { handle, handleRead, toResponse } from './toResponse';
+import { handle, handleForm, handleRead, toResponse } from './toResponse';
 
 const schema = Joi.object({ n: Joi.number().required() }).required();
 const post = (body: string, headers: Record<string, string> = {}): Request => new Request('http://127.0.0.1:4100/api/x', { method: 'POST', body, headers: { host: '127.0.0.1:4100', ...headers } });
@@ -45,5 +45,15 @@ describe('handle', () => {
     expect(response.status).toBe(500);
     expect(JSON.stringify(await errorOf(response))).not.toContain('private');
     expect(handleRead(boom).status).toBe(500);
+  });
+  it('answers a plain form with a page, also where it is refused', async () => {
+    const form = (body: string, headers: Record<string, string> = {}): Request => new Request('http://127.0.0.1:4100/visits/open', { method: 'POST', body, headers: { host: '127.0.0.1:4100', 'content-type': 'application/x-www-form-urlencoded', ...headers } });
+    const named = Joi.object({ name: Joi.string().required() });
+    const sent = (request: Request, to: string | null): Promise<Response> => handleForm<{ name: string }>(request, named, (body) => (to === null ? null : `${to}/${body.name}`), '/');
+    const whereTo = async (request: Request, to: string | null): Promise<readonly unknown[]> => { const r = await sent(request, to); return [r.status, r.headers.get('location')]; };
+    expect(await whereTo(form('name=a'), '/there')).toEqual([303, '/there/a']);
+    expect(await whereTo(form('name=a'), null)).toEqual([303, '/']);
+    expect(await whereTo(form('other=a'), '/there')).toEqual([303, '/']);
+    expect((await sent(form('name=a', { origin: 'http://elsewhere.example' }), '/there')).status).toBe(403);
   });
 });

@@ -44,6 +44,18 @@ export async function handle<T>(request: Request, schema: Joi.Schema, run: (body
   }
 }
 
+/** A plain form of a page, sent before the page's script runs: it is answered with another page, also where it is refused. */
+export async function handleForm<T>(request: Request, schema: Joi.Schema, run: (body: T) => string | null, otherwise: string): Promise<Response> {
+  const goTo = (path: string): Response => new Response(null, { status: 303, headers: { ...NO_STORE, location: path } });
+  try {
+    if (isForeign(request)) return errorResponse(403, 'foreign-origin', 'Only this studio may write here.');
+    const parsed = parseWith<T>(schema, Object.fromEntries(new URLSearchParams(await request.text())));
+    return goTo((parsed.ok ? run(parsed.value) : null) ?? otherwise);
+  } catch (error) {
+    return unforeseen(error);
+  }
+}
+
 /** The same for reading. */
 export function handleRead(run: () => Response): Response {
   try {

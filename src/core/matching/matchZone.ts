@@ -7,7 +7,7 @@ import { LATEST_PULL_CAP_S, solveSkinHeat, workingWindow, type SkinHeat, type Wo
 import { tableMinutes } from '../materials';
 import { mannerName, mannerOf, waysOf, type Manner, type Product, type Way } from '../products';
 import type { ZoneJudgement } from '../screening';
-import { addDays, type CivilDate } from '../shared';
+import { addDays, type CivilDate, type Recall } from '../shared';
 import { brokenShare, removedShare, skinLoad } from './removal';
 import { exclusionCodes, lengthRange, needsTrim } from './eligibility';
 import { scoreOf } from './score';
@@ -33,8 +33,8 @@ export interface MatchInput {
   /** Strips, schedule and use of an option; computed outside so that layouts are shared. */
   readonly stripFacts: (product: Product, way: Way, coats: 1 | 2, setS: { readonly min: number; readonly max: number }, thicknessMm: number) => StripFacts;
   /** Windows by key, so that zones with the same skin share the heat solves. */
-  readonly windowCache?: Map<string, WorkingWindow>;
-  readonly heatCache?: Map<string, SkinHeat>;
+  readonly windows?: Recall<WorkingWindow> | undefined;
+  readonly heats?: Recall<SkinHeat> | undefined;
 }
 
 /** From this share on one more pass is not worth its load. */
@@ -45,22 +45,15 @@ const CLOTH_CLEARS = 0.4;
 /** A later pass takes about half the time of the first. */
 const LATER_PASS_TIME = 0.5;
 
-function cached<T>(cache: Map<string, T> | undefined, key: string, make: () => T): T {
-  const known = cache?.get(key);
-  if (known !== undefined) return known;
-  const value = make();
-  cache?.set(key, value);
-  return value;
-}
-
 /** The working window of an option, and the seconds between which its strip may be pulled. */
 export function heatOfOption(input: MatchInput, product: Product, manner: Manner, way: Way): { readonly window: WorkingWindow; readonly setS: { readonly min: number; readonly max: number }; readonly heat: SkinHeat } {
   const name = mannerName(product.family, way);
   const { zone, sensitivity, roomC, judgement } = input;
-  const key = [product.id, name, zone.skinKind, zone.skin.tendernessK, sensitivity, roomC, judgement.lowerHeatK].join('|');
-  const window = cached(input.windowCache, key, () =>
+  const key = JSON.stringify([product, name, zone.skin, sensitivity, roomC, judgement.lowerHeatK]);
+  const recall = <T,>(memory: Recall<T> | undefined, make: () => T): T => (memory ? memory(key, make) : make());
+  const window = recall(input.windows, () =>
     workingWindow({ product, manner, mannerName: name, skin: zone.skin, sensitivity, roomC, lowerLimitK: judgement.lowerHeatK }));
-  const heat = cached(input.heatCache, key, () =>
+  const heat = recall(input.heats, () =>
     solveSkinHeat({ product, touchC: window.targetC, thicknessMm: window.thicknessMm, skin: zone.skin, roomC, endS: product.setting ? LATEST_PULL_CAP_S : 60 }));
   const setS = product.setting
     ? { min: heat.setAfterS === null ? LATEST_PULL_CAP_S : Math.ceil(heat.setAfterS), max: Math.floor(heat.latestPullS) }

@@ -1,5 +1,7 @@
 export { judgeCase, planVisit } from './planVisit';
 export type { CaseError, PlanSettings } from './planVisit';
+export { planMemory } from './planMemory';
+export type { PlanMemory } from './planMemory';
 export { caseFaults } from './checkCase';
 export type { CaseFault } from './checkCase';
 export type { Plan, PlanZone, PlanOption, PlanStrip, PlanHeat, PlanRegrowth, WorkGroup } from './planTypes';

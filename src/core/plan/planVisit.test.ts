@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { distance, dot } from '../shared';
+import { planMemory } from './planMemory';
 import { planVisit } from './planVisit';
 import type { Plan, PlanZone } from './planTypes';
 import type { ClientCase, HairCase, StudioCase, VisitCase, ZoneCase } from './visitCase';
@@ -119,6 +120,14 @@ describe('the plan', () => {
     const moved = plan(make([leftUnderarm], { blackout: [{ from: free, to: free, why: 'race' }] })).returnOn?.on ?? '';
     expect(moved).not.toBe(free);
     expect(moved < free || moved > free).toBe(true);
+  });
+  it('is the same with what another plan has left in the memory', () => {
+    const memory = planMemory();
+    const visits = [make(both), make([{ ...leftUnderarm, marks: [{ kind: 'mole', at: [5, 6], radiusMm: 4 }] }]), make(both, { sensitivity: 5 }, { roomC: 26, level: 'trainee' }), make(both, {}, { schools: { hardLay: 'against' } })];
+    for (const visit of [...visits, ...visits]) {
+      const made = planVisit(visit, { memory });
+      expect(made.ok ? made.value : made.error).toEqual(plan(visit));
+    }
   });
   it('demands the wrist test with every heat figure', () => {
     for (const z of plan(make(both)).zones) expect(z.heat?.wristTest).toBe(true);

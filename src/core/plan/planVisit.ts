@@ -9,6 +9,7 @@ import { mannerName, SHIPPED_PRODUCTS, type Product } from '../products';
 import { isStopped, judge, ruleSetOf, type Judgement } from '../screening';
 import { fail, ok, roundTo, type CoreError, type Result } from '../shared';
 import { caseFaults, type CaseFault } from './checkCase';
+import { planMemory, type PlanMemory } from './planMemory';
 import type { Plan } from './planTypes';
 import { stripJobs } from './stripJobs';
 import { blackoutsOf, studioFacts, type VisitCase } from './visitCase';
@@ -27,6 +28,8 @@ export interface PlanSettings {
   readonly currency?: string;
   /** The studio's own products; the shipped catalogue otherwise. */
   readonly catalogue?: readonly Product[];
+  /** What was computed before, for a process that plans again and again. */
+  readonly memory?: PlanMemory;
 }
 
 /** Under this, marks leave nothing that a strip could take. */
@@ -47,29 +50,29 @@ export function judgeCase(visit: VisitCase): Judgement {
 /** Plans a visit. Error `case.invalid` with every fault of meaning and its path; the shape is checked before, at the edge. */
 export function planVisit(visit: VisitCase, settings: PlanSettings = {}): Result<Plan, CaseError> {
   const catalogue = settings.catalogue ?? SHIPPED_PRODUCTS;
+  const memory = settings.memory ?? planMemory();
   const faults = caseFaults(visit, catalogue);
   if (faults.length > 0) return fail({ code: 'case.invalid', message: 'The case cannot be planned.', details: faults });
   const studio = studioFacts(visit.studio, catalogue);
   const judgement = judgeCase(visit);
   const works: ZoneWork[] = [];
   for (const [i, zone] of visit.zones.entries()) {
-    const work = prepareZone(zone, i, visit.client, studio.level);
+    const work = prepareZone(zone, i, visit.client, studio.level, memory);
     if (!work.ok) return fail({ ...work.error, details: [{ path: `zones[${i}]`, message: work.error.message }] });
     works.push(work.value);
   }
-  const caches = { windows: new Map(), heats: new Map() };
   const zones = works.flatMap((work, i) => {
     const own = judgement.zones[i];
     if (!own) return [];
-    const learned = learnedOf(work, visit.on);
-    return [{ work, judgement: own, learned, ...zoneOptions({ work, on: visit.on, client: visit.client, studio, judgement: own, learned, caches }) }];
+    const learned = learnedOf(work, visit.on, memory);
+    return [{ work, judgement: own, learned, ...zoneOptions({ work, on: visit.on, client: visit.client, studio, judgement: own, learned, memory }) }];
   });
   const choices = chooseTogether(zones.map((z) => ({ options: z.options, stopped: isStopped(z.judgement.outcome) || z.work.hairAreaCm2 < LEAST_HAIR_CM2, force: z.match.force })));
   const chosen = zones.flatMap((z, i) => {
     const choice = choices[i];
     return choice ? [{ ...z, choice }] : [];
   });
-  const schedule = visitSchedule(chosen.map(({ work, choice }): ZoneJobs => zoneJobs(work, choice, studio.level)), studio.maxOnSkin, studio.walkS);
+  const schedule = visitSchedule(chosen.map(({ work, choice }): ZoneJobs => zoneJobs(work, choice, studio.level)), studio.maxOnSkin, studio.walkS, memory);
   const orderOf = new Map<string, number>();
   for (const e of schedule.events) if (e.do === 'lay' && e.strip && !orderOf.has(e.strip)) orderOf.set(e.strip, orderOf.size + 1);
   const planZones = zones.map((z, i) => planZone({ ...z, choice: choices[i] ?? null, orderOf, withField: settings.withField ?? false }));

@@ -3,6 +3,7 @@
 
 import { scheduleHands, type Op, type StripJob } from '../hands';
 import type { ZoneId } from '../anatomy';
+import { planMemory, type PlanMemory } from './planMemory';
 
 /** Change of pot and gloves, s (from memory). */
 export const CHANGE_S = 20;
@@ -82,7 +83,7 @@ function eventsOf(ops: readonly Op[], jobs: readonly StripJob[], fromS: number):
 }
 
 /** The schedule of the first pass. Times in whole seconds from the first lay; `endS` includes the last press. */
-export function visitSchedule(zones: readonly ZoneJobs[], maxOnSkin: number, walkS: number): VisitSchedule {
+export function visitSchedule(zones: readonly ZoneJobs[], maxOnSkin: number, walkS: number, memory: PlanMemory = planMemory()): VisitSchedule {
   const groups = groupsOf(zones);
   const events: ScheduleEvent[] = [];
   let endS = 0;
@@ -92,7 +93,8 @@ export function visitSchedule(zones: readonly ZoneJobs[], maxOnSkin: number, wal
   let before: { product: string; side: StripJob['side'] } | null = null;
   for (const group of groups) {
     const jobs = joinJobs(group);
-    const schedule = scheduleHands({ jobs, maxOnSkin, walkS });
+    const task = { jobs, maxOnSkin, walkS };
+    const schedule = memory.schedules(JSON.stringify(['full', task]), () => scheduleHands(task));
     const product = group[0]?.product ?? '';
     const firstSide = jobs[schedule.ops[0]?.job ?? 0]?.side ?? null;
     if (before && before.product !== product) {

@@ -2,24 +2,22 @@
 
 import { scheduleHands } from '../hands';
 import { learnGrowth, observationsOf, type LearnedGrowth } from '../hair';
-import type { SkinHeat, WorkingWindow } from '../heat';
 import { massUsedG, productCostMinor } from '../materials';
 import { matchZone, sugarWayFor, type MatchInput, type Option, type StripFacts } from '../matching';
 import { mannerName, type Product, type Way } from '../products';
 import type { ZoneJudgement } from '../screening';
 import { stripJobs } from './stripJobs';
+import type { PlanMemory } from './planMemory';
 import type { ClientCase, StudioFacts } from './visitCase';
 import type { ZoneWork } from './zoneWork';
-
-export interface OptionCaches {
-  readonly windows: Map<string, WorkingWindow>;
-  readonly heats: Map<string, SkinHeat>;
-}
 
 /** Layout that stands for a way in the comparison: the ways of one family differ little in their count of strips. */
 const standFor = (product: Product, way: Way, usualSugar: Way): Way => (product.family === 'hard' ? 'with' : product.family === 'sugar' ? usualSugar : way);
 
-export const learnedOf = (work: ZoneWork, on: string): LearnedGrowth => learnGrowth(work.zone.growth, work.hair.history, observationsOf(work.hair, on));
+export function learnedOf(work: ZoneWork, on: string, memory: PlanMemory): LearnedGrowth {
+  const seen = observationsOf(work.hair, on);
+  return memory.learned(JSON.stringify([work.zone.id, work.hair.history, seen]), () => learnGrowth(work.zone.growth, work.hair.history, seen));
+}
 
 export interface ZoneOptionsInput {
   readonly work: ZoneWork;
@@ -28,10 +26,10 @@ export interface ZoneOptionsInput {
   readonly studio: StudioFacts;
   readonly judgement: ZoneJudgement;
   readonly learned: LearnedGrowth;
-  readonly caches: OptionCaches;
+  readonly memory: PlanMemory;
 }
 
-export function zoneOptions({ work, on, client, studio, judgement, learned, caches }: ZoneOptionsInput): { readonly options: readonly Option[]; readonly match: MatchInput } {
+export function zoneOptions({ work, on, client, studio, judgement, learned, memory }: ZoneOptionsInput): { readonly options: readonly Option[]; readonly match: MatchInput } {
   const seconds = new Map<string, number>();
   const usualSugar: Way = sugarWayFor(work.zone, studio.schools) === 'hand' ? 'moulded' : 'strip';
   const stripFacts: MatchInput['stripFacts'] = (product, way, coats, setS, thicknessMm): StripFacts => {
@@ -41,7 +39,8 @@ export function zoneOptions({ work, on, client, studio, judgement, learned, cach
     let scheduleS = seconds.get(key);
     if (scheduleS === undefined) {
       const jobs = stripJobs({ strips: layout.strips, side: work.input.side, manner, coats, setS, level: studio.level, face: work.zone.face });
-      scheduleS = scheduleHands({ jobs, maxOnSkin: studio.maxOnSkin, walkS: studio.walkS }, 'quick').endS;
+      const task = { jobs, maxOnSkin: studio.maxOnSkin, walkS: studio.walkS };
+      scheduleS = memory.schedules(JSON.stringify(['quick', task]), () => scheduleHands(task, 'quick')).endS;
       seconds.set(key, scheduleS);
     }
     const massG = layout.strips.reduce((s, strip) => s + massUsedG({ product, manner, areaCm2: strip.areaCm2, thicknessMm, coats }), 0);
@@ -51,7 +50,7 @@ export function zoneOptions({ work, on, client, studio, judgement, learned, cach
   const match: MatchInput = {
     on, zone: work.zone, hair: work.hair, sensitivity: client.sensitivity ?? 3, skin: client.skin ?? 'normal', ingrownProne: client.ingrownProne ?? false,
     roomC: studio.roomC, schools: studio.schools, judgement, products: studio.products, hairAreaCm2: work.hairAreaCm2,
-    rateMmPerDay: work.zone.growth.rateMmPerDay * learned.person.rateFactor, stripFacts, knownProducts: client.knownProducts, reactedTo: client.reactedTo, windowCache: caches.windows, heatCache: caches.heats,
+    rateMmPerDay: work.zone.growth.rateMmPerDay * learned.person.rateFactor, stripFacts, knownProducts: client.knownProducts, reactedTo: client.reactedTo, windows: memory.windows, heats: memory.heats,
     ...(force ? { force } : {}),
   };
   return { options: matchZone(match), match };

@@ -8,6 +8,7 @@ import { zoneKey } from '../screening';
 import { fail, ok, type Result } from '../shared';
 import { hairRegion, largestStrip, layOutZone, type HandLevel, type Layout } from '../strips';
 import { regionArea } from '../shared';
+import type { PlanMemory } from './planMemory';
 import type { ClientCase, ZoneCase } from './visitCase';
 
 export interface ZoneWork {
@@ -34,7 +35,7 @@ export const hairOf = (input: ZoneCase): Hair => ({
   history: input.hair.history ?? 'regular', lastWaxOn: input.hair.lastWaxOn, past: input.hair.past ?? [],
 });
 
-export function prepareZone(input: ZoneCase, index: number, client: ClientCase, level: HandLevel): Result<ZoneWork> {
+export function prepareZone(input: ZoneCase, index: number, client: ClientCase, level: HandLevel, memory: PlanMemory): Result<ZoneWork> {
   const zone = ZONES[input.zone];
   const sheet = sheetFor(zone, input.side, client, input.sheetCm);
   if (!sheet.ok) return fail(sheet.error);
@@ -47,7 +48,8 @@ export function prepareZone(input: ZoneCase, index: number, client: ClientCase, 
     const key = `${product.family}/${mannerName(product.family, way)}/${way}`;
     const known = layouts.get(key);
     if (known) return known;
-    const made = layOutZone(sheet.value.outline, field, exclusions, { way, largestCm: largestStrip(zone, product.family, level) }, idPrefix);
+    const ground = [zone.id, input.side, sheet.value.widthCm, sheet.value.heightCm, input.strokes ?? [], exclusions, level, idPrefix];
+    const made = memory.layouts(JSON.stringify([key, ground]), () => layOutZone(sheet.value.outline, field, exclusions, { way, largestCm: largestStrip(zone, product.family, level) }, idPrefix));
     layouts.set(key, made);
     return made;
   };

@@ -2,6 +2,8 @@ export { ok, fail } from './result';
 export type { Result, CoreError } from './result';
 export { add, sub, scale, dot, cross, norm, distance, lerp, perpendicular, unit, rotate, angleBetweenDeg } from './vec';
 export type { Vec, Ring } from './vec';
+export { recaller } from './recall';
+export type { Recall } from './recall';
 export { seededRandom } from './random';
 export type { Random } from './random';
 export { isCivilDate, addDays, addMonths, daysBetween, yearsBetween, laterDate, earlierDate } from './civilDate';

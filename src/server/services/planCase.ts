@@ -2,7 +2,7 @@
 
 import { createHash } from 'node:crypto';
 import { ZONES, type Side, type ZoneId } from '../../core/anatomy';
-import { planVisit, type Plan, type VisitCase, type ZoneCase } from '../../core/plan';
+import { planMemory, planVisit, type Plan, type VisitCase, type ZoneCase } from '../../core/plan';
 import type { Product, Way } from '../../core/products';
 import type { RuleChange } from '../../core/screening';
 import { yearsBetween } from '../../core/shared';
@@ -71,6 +71,9 @@ const EMPTY_PLAN = (on: string, currency: string): Plan => ({
 /** Raised whenever the engines change what they answer, so that kept plans are made anew. */
 const ENGINES = 6;
 
+/** Shared by all visits of this process: an answer at the consultation lays no strip anew. */
+const memory = planMemory();
+
 export interface PlannedCase {
   readonly plan: Plan;
   readonly hash: string;
@@ -86,7 +89,7 @@ export function planCase(db: DbOrTx, parts: CaseParts, nowMs: number): PlannedCa
   const hash = createHash('sha256').update(JSON.stringify([ENGINES, currency, visitCase, parts.products])).digest('hex');
   const kept = readPlan(db, hash);
   if (kept) return { plan: kept, hash, faults: [] };
-  const made = planVisit(visitCase, { currency, catalogue: parts.products });
+  const made = planVisit(visitCase, { currency, catalogue: parts.products, memory });
   if (!made.ok) return { plan: EMPTY_PLAN(parts.on, currency), hash: '', faults: made.error.details };
   keepPlan(db, hash, made.value, nowMs);
   return { plan: made.value, hash, faults: [] };

@@ -1,0 +1,19 @@
+// What planning remembers from one call to the next: results of the costly engines by the whole of their input. A plan made with a
+// memory equals one made without; it is only sooner there, e.g. after an answer at the consultation that moves no strip.
+
+import type { Schedule } from '../hands';
+import type { LearnedGrowth } from '../hair';
+import type { SkinHeat, WorkingWindow } from '../heat';
+import { recaller, type Recall } from '../shared';
+import type { Layout } from '../strips';
+
+export interface PlanMemory {
+  readonly windows: Recall<WorkingWindow>;
+  readonly heats: Recall<SkinHeat>;
+  readonly layouts: Recall<Layout>;
+  readonly schedules: Recall<Schedule>;
+  readonly learned: Recall<LearnedGrowth>;
+}
+
+/** Room for some dozens of zones; a layout is some tens of kilobytes. */
+export const planMemory = (): PlanMemory => ({ windows: recaller(600), heats: recaller(600), layouts: recaller(240), schedules: recaller(600), learned: recaller(200) });
