@@ -88,7 +88,7 @@ test('the form: locked to the client, kept over reload and loss of the server, s
     await next(page);
   }
   await expect(page.getByRole('heading', { name: 'Is there a place' })).toBeVisible();
-  const [x = 0, y = 0] = await onFigure(page, 'front', 65, 51);
+  const [x = 0, y = 0] = await onFigure(page, 'front', 69, 52);
   await page.mouse.click(x, y);
   await expect(page.getByLabel('Places tapped')).toContainText('Underarm, left: sore');
   await page.getByRole('radio', { name: /Mole/ }).click();

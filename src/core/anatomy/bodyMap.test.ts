@@ -19,8 +19,8 @@ describe('the body map', () => {
     }
   });
   it('puts the client’s left on the viewer’s right from the front and on the viewer’s left from behind', () => {
-    expect(regionAt('front', [65, 51])).toMatchObject({ zone: 'underarm', side: 'left' });
-    expect(regionAt('front', [35, 51])).toMatchObject({ zone: 'underarm', side: 'right' });
+    expect(regionAt('front', [69, 52])).toMatchObject({ zone: 'underarm', side: 'left' });
+    expect(regionAt('front', [31, 52])).toMatchObject({ zone: 'underarm', side: 'right' });
     expect(regionAt('back', [60, 120])).toMatchObject({ zone: 'thigh-back', side: 'right' });
     expect(regionAt('back', [40, 120])).toMatchObject({ zone: 'thigh-back', side: 'left' });
   });

@@ -10,6 +10,8 @@ export interface Drag {
   readonly to: Vec;
   /** Brush radius, cm. */
   readonly radiusCm: number;
+  /** Only this share of the hairs is turned and crosses the rest; absent = all of them. */
+  readonly share?: number | undefined;
 }
 
 /** Strokes beside the drag's middle line, as shares of the radius. */
@@ -20,7 +22,7 @@ const CLEARS = 0.95;
 const CLEARS_LIKE = 0.3;
 const LIKE_COSINE = 0.9;
 
-const rounded = (at: Vec, towards: Vec): Stroke => ({ at: [roundTo(at[0], 2), roundTo(at[1], 2)], towards: [roundTo(towards[0], 3), roundTo(towards[1], 3)] });
+const rounded = (at: Vec, towards: Vec, share?: number): Stroke => ({ at: [roundTo(at[0], 2), roundTo(at[1], 2)], towards: [roundTo(towards[0], 3), roundTo(towards[1], 3)], ...(share === undefined ? {} : { share }) });
 
 /** Strokes on an even lattice that hold the field where it is. */
 export function pinField(field: GrowthField, sheet: Sheet): readonly Stroke[] {
@@ -32,19 +34,24 @@ export function pinField(field: GrowthField, sheet: Sheet): readonly Stroke[] {
   });
 }
 
-/** The strokes after one piece of a drag; unchanged where the drag has no direction. */
+/**
+ * The strokes after one piece of a drag; unchanged where the drag has no direction. Crossing hairs and the rest are combed apart:
+ * a drag of the one leaves the strokes of the other.
+ */
 export function comb(strokes: readonly Stroke[], field: GrowthField, sheet: Sheet, drag: Drag): readonly Stroke[] {
   const towards = unit(sub(drag.to, drag.from));
   if (!towards) return strokes;
-  const pinned = strokes.length > 0 ? strokes : pinField(field, sheet);
+  const { share } = drag;
+  const isOwn = (s: Stroke): boolean => (s.share === undefined) === (share === undefined);
+  const pinned = share !== undefined || strokes.some(isOwn) ? strokes : [...pinField(field, sheet), ...strokes];
   const side = perpendicular(towards);
   const inBox = ([x, y]: Vec): boolean => x >= 0 && y >= 0 && x <= sheet.widthCm && y <= sheet.heightCm;
-  const fresh = ACROSS.map((k) => add(drag.to, scale(side, k * drag.radiusCm))).filter(inBox).map((at) => rounded(at, towards));
+  const fresh = ACROSS.map((k) => add(drag.to, scale(side, k * drag.radiusCm))).filter(inBox).map((at) => rounded(at, towards, share));
   const near = (s: Stroke): boolean => {
     if (s.towards[0] * towards[0] + s.towards[1] * towards[1] <= LIKE_COSINE) return distance(s.at, drag.to) < CLEARS * drag.radiusCm;
     return fresh.some((f) => distance(s.at, f.at) < CLEARS_LIKE * drag.radiusCm);
   };
-  return [...pinned.filter((s) => !near(s)), ...fresh];
+  return [...pinned.filter((s) => !isOwn(s) || !near(s)), ...fresh];
 }
 
 /** Strokes without those under the brush. */
@@ -53,4 +60,4 @@ export const eraseStrokes = (strokes: readonly Stroke[], at: Vec, radiusCm: numb
 
 /** The chart of the other side: mirrored in the sheet's upright middle. */
 export const mirrorStrokes = (strokes: readonly Stroke[], widthCm: number): readonly Stroke[] =>
-  strokes.map((s) => rounded([widthCm - s.at[0], s.at[1]], [-s.towards[0], s.towards[1]]));
+  strokes.map((s) => rounded([widthCm - s.at[0], s.at[1]], [-s.towards[0], s.towards[1]], s.share));

@@ -1,15 +1,18 @@
 // Growth field: where the hair tip points, over a zone's sheet. Combed strokes weigh 1/(d² + 1) with d in centimetres, the
 // zone's own pattern 0.0025 everywhere, so that two strokes turn a whole chest. Unit vectors on a grid of at most 5 mm.
-// Where the weighted sum cancels the nearest stroke decides. Left out so far: two directions in one place.
+// Where the weighted sum cancels the nearest stroke decides. A stroke with a share adds a second direction near it: crossing.ts.
 
 import { clamp, unit, type Vec } from '../shared';
 import { defaultGrowthAt, type Sheet, type Side, type Zone } from '../anatomy';
+import { crossingAtPoint, crossingReachCm, LEAST_CROSSING, MOST_CROSSING, type Crossing, type CrossingStroke } from './crossing';
 
 export interface Stroke {
   /** Sheet centimetres; anywhere on the sheet's box. */
   readonly at: Vec;
   /** Where the hair tip points; any length but zero. */
   readonly towards: Vec;
+  /** Set where only this share of the hairs (0–0.5) stands this way, crossing the rest. */
+  readonly share?: number | undefined;
 }
 
 export interface GrowthField {
@@ -20,6 +23,8 @@ export interface GrowthField {
   readonly direction: Float64Array;
   /** Share of the weight that comes from strokes, 0–1. */
   readonly confidence: Float64Array;
+  /** Null where nothing crosses. */
+  readonly crossing: Crossing | null;
 }
 
 const DEFAULT_WEIGHT = 0.0025;
@@ -55,10 +60,16 @@ export function growthField(zone: Zone, side: Side, sheet: Sheet, strokes: reado
   const rows = Math.ceil(sheet.heightCm / spacingCm);
   const direction = new Float64Array(2 * columns * rows);
   const confidence = new Float64Array(columns * rows);
-  const combed = strokes.flatMap((s) => {
+  const combed: Stroke[] = [];
+  const crossed: CrossingStroke[] = [];
+  for (const s of strokes) {
     const towards = unit(s.towards);
-    return towards ? [{ at: s.at, towards }] : [];
-  });
+    if (!towards) continue;
+    if (s.share === undefined) combed.push({ at: s.at, towards });
+    else crossed.push({ at: s.at, towards, share: Math.min(MOST_CROSSING, s.share) });
+  }
+  const second = crossed.length === 0 ? null : { direction: new Float64Array(2 * columns * rows), share: new Float64Array(columns * rows) };
+  const reach = crossingReachCm(sheet.widthCm, sheet.heightCm);
   for (let j = 0; j < rows; j++) {
     for (let i = 0; i < columns; i++) {
       const at: Vec = [(i + 0.5) * spacingCm, (j + 0.5) * spacingCm];
@@ -67,9 +78,14 @@ export function growthField(zone: Zone, side: Side, sheet: Sheet, strokes: reado
       direction[2 * (j * columns + i)] = node.direction[0];
       direction[2 * (j * columns + i) + 1] = node.direction[1];
       confidence[j * columns + i] = node.confidence;
+      if (!second) continue;
+      const { towards, share } = crossingAtPoint(at, crossed, reach, node.direction);
+      second.direction[2 * (j * columns + i)] = towards[0];
+      second.direction[2 * (j * columns + i) + 1] = towards[1];
+      second.share[j * columns + i] = share;
     }
   }
-  return { spacingCm, columns, rows, direction, confidence };
+  return { spacingCm, columns, rows, direction, confidence, crossing: second };
 }
 
 /** Index of the node nearest to a point of the sheet. */
@@ -99,4 +115,27 @@ export function meanDirection(field: GrowthField, points: readonly Vec[]): Vec |
     y += dy;
   }
   return Math.hypot(x, y) > 1e-6 * points.length ? unit([x, y]) : null;
+}
+
+/** The second direction at the node nearest to a point and its share; null where nothing crosses. */
+export function crossingAt(field: GrowthField, at: Vec): { readonly towards: Vec; readonly share: number } | null {
+  if (!field.crossing) return null;
+  const node = nodeAt(field, at);
+  const share = field.crossing.share[node] ?? 0;
+  return share > 0 ? { towards: [field.crossing.direction[2 * node] ?? 0, field.crossing.direction[2 * node + 1] ?? 1], share } : null;
+}
+
+/** What crosses over points, taken together; null below the share that anyone would act on. */
+export function meanCrossing(field: GrowthField, points: readonly Vec[]): { readonly towards: Vec; readonly share: number } | null {
+  if (!field.crossing || points.length === 0) return null;
+  let [x, y, share] = [0, 0, 0];
+  for (const p of points) {
+    const c = crossingAt(field, p);
+    if (!c) continue;
+    x += c.share * c.towards[0];
+    y += c.share * c.towards[1];
+    share += c.share;
+  }
+  const towards = unit([x, y]);
+  return towards && share / points.length >= LEAST_CROSSING ? { towards, share: share / points.length } : null;
 }

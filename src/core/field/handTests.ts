@@ -2,6 +2,7 @@
 // resistance is against the growth; spreading a trace of product, the hairs rise where it goes against the growth.
 
 import { angleBetweenDeg, unit, type Vec } from '../shared';
+import { MOST_CROSSING } from './crossing';
 import type { Stroke } from './growthField';
 
 export const COMPASS = ['up', 'up-right', 'right', 'down-right', 'down', 'down-left', 'left', 'up-left'] as const;
@@ -23,7 +24,7 @@ export interface HandTest {
 }
 
 export interface HandTestResult {
-  /** One stroke where the tests agree; two, one for each test, where they do not. */
+  /** One stroke where the tests agree; where they do not, that of the fingers and half the hairs crossing it as the trace said. */
   readonly strokes: readonly Stroke[];
   readonly agree: boolean;
 }
@@ -36,6 +37,6 @@ export function strokesFromHandTest({ at, resists, rises }: HandTest): HandTestR
   if (rises === null) return { strokes: [{ at, towards: byFinger }], agree: true };
   const byTrace = opposite(WAY[rises]);
   const mean = unit([byFinger[0] + byTrace[0], byFinger[1] + byTrace[1]]);
-  if (mean === null || angleBetweenDeg(byFinger, byTrace) > AGREE_DEG) return { strokes: [{ at, towards: byFinger }, { at, towards: byTrace }], agree: false };
+  if (mean === null || angleBetweenDeg(byFinger, byTrace) > AGREE_DEG) return { strokes: [{ at, towards: byFinger }, { at, towards: byTrace, share: MOST_CROSSING }], agree: false };
   return { strokes: [{ at, towards: mean }], agree: true };
 }

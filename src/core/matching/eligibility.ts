@@ -45,10 +45,16 @@ export interface EligibilityInput {
   /** Products this skin has met before or whose patch test stayed calm; absent = not known. */
   readonly knownProducts?: readonly string[] | undefined;
   readonly reactedTo?: readonly string[] | undefined;
+  /** Share of the zone's hair that crosses the rest, 0–0.5. */
+  readonly crossingShare: number;
 }
 
-/** Short hair that the plain lay does not hold, or tight curls that lie across each other. */
-const needsCrossing = ({ manner, zone, hair }: EligibilityInput): boolean => hair.curl >= 4 || isTooShort(hair, lengthRange(manner, zone, 'with'));
+/** From this share of crossing hair on, the zone is worth a crossed lay (from memory). */
+const MUCH_CROSSING = 0.15;
+
+/** Hair that the plain lay does not hold: short, flat, in layers, crossing, or in tight curls that lie across each other. */
+const needsCrossing = ({ manner, zone, hair, crossingShare }: EligibilityInput): boolean =>
+  hair.curl >= 4 || crossingShare >= MUCH_CROSSING || (hair.flags ?? []).some((f) => f === 'flat' || f === 'layers') || isTooShort(hair, lengthRange(manner, zone, 'with'));
 
 function schoolCode(input: EligibilityInput): string | null {
   const { product, way, zone, schools } = input;

@@ -29,6 +29,8 @@ export interface MatchInput {
   readonly rateMmPerDay: number;
   readonly knownProducts?: readonly string[] | undefined;
   readonly reactedTo?: readonly string[] | undefined;
+  /** Share of the zone's hair that crosses the rest, 0–0.5; absent = none. */
+  readonly crossingShare?: number | undefined;
   readonly force?: { readonly product?: string | undefined; readonly way?: Way | undefined };
   /** Strips, schedule and use of an option; computed outside so that layouts are shared. */
   readonly stripFacts: (product: Product, way: Way, coats: 1 | 2, setS: { readonly min: number; readonly max: number }, thicknessMm: number) => StripFacts;
@@ -61,8 +63,9 @@ export function heatOfOption(input: MatchInput, product: Product, manner: Manner
   return { window, setS, heat };
 }
 
-function passesNeeded(product: Product, limit: number, removed: (passes: number) => number): number {
-  let passes = 1;
+/** Hair in layers shows its next layer only when the first is off: at least another pass, where one is allowed. */
+function passesNeeded(product: Product, limit: number, layers: boolean, removed: (passes: number) => number): number {
+  let passes = layers ? Math.min(2, limit) : 1;
   while (passes < limit && removed(passes) < CLEAN_SHARE) passes++;
   return Math.min(passes, product.passes.max);
 }
@@ -78,14 +81,14 @@ function evaluate(input: MatchInput, product: Product, way: Way, manner: Manner)
   const trimFirst = needsTrim(hair, range);
   const removal = { product, way, coats, hair, shortestMm: range.shortestMm, meanAngleErrorDeg: facts.meanAngleErrorDeg };
   const passLimit = judgement.onePass || way === 'crossed' ? 1 : product.family === 'hard' ? Math.min(schools.maxHardPasses, product.passes.max) : product.passes.usual;
-  const passes = passesNeeded(product, passLimit, (n) => removedShare(removal, n));
+  const passes = passesNeeded(product, passLimit, hair.flags?.includes('layers') ?? false, (n) => removedShare(removal, n));
   const removed = removedShare(removal, passes);
   const hairs = input.hairAreaCm2 * hairsPerCm2(zone.hairsPerCm2, hair.density);
   const toTweeze = Math.round(hairs * (1 - removed) * (product.family === 'soft' ? CLOTH_CLEARS : 1));
   const pasteWantedC = 36 + 0.3 * (input.roomC - 22) + (input.sensitivity <= 3 ? 1 : 0);
   const pasteOffK = way === 'moulded' ? Math.max(0, pasteWantedC - window.maxC, window.minC - pasteWantedC) : 0;
   const forced = input.force?.way === way && (input.force.product === undefined || input.force.product === product.id);
-  const excludedBy = exclusionCodes({ product, manner, way, zone, hair, schools, judgement, window, setS, pasteWantedC, forced, knownProducts: input.knownProducts, reactedTo: input.reactedTo });
+  const excludedBy = exclusionCodes({ product, manner, way, zone, hair, schools, judgement, window, setS, pasteWantedC, forced, knownProducts: input.knownProducts, reactedTo: input.reactedTo, crossingShare: input.crossingShare ?? 0 });
   const days = daysUntilWorkable(hair, range, input.rateMmPerDay);
   return {
     product, family: product.family, way, manner, eligible: excludedBy.length === 0, excludedBy, passes, coats, removedShare: removed,

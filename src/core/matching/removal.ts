@@ -25,13 +25,17 @@ function coarseLoss(product: Product, coats: number): number {
   return COARSE_LOSS[key] ?? 0;
 }
 
+/** Loss of hold on hair that lies flat, where the lay does not wrap it from both sides. */
+const FLAT_LOSS = 0.06;
+
 /** Share of well-held hair that comes out at one pull, 0–1. */
 function holdAtPull({ product, way, coats, hair, meanAngleErrorDeg }: RemovalInput): number {
   const base = 0.8 + 0.2 * product.grip;
   const coarse = coarseLoss(product, coats) * Math.max(0, hair.coarseness - 3);
   const crossing = 0.1 * (meanAngleErrorDeg / 45);
   const curl = way === 'crossed' ? 0 : 0.006 * (hair.curl - 1);
-  return clamp(base - coarse - crossing - curl, 0.1, 0.995);
+  const flat = hair.flags?.includes('flat') && way !== 'crossed' && product.family !== 'sugar' ? FLAT_LOSS : 0;
+  return clamp(base - coarse - crossing - curl - flat, 0.1, 0.995);
 }
 
 /** Share of today's hair gone after `passes` passes, 0–1: logistic in length over the shortest workable length. */

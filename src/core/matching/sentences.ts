@@ -25,7 +25,7 @@ export function exclusionSentence(code: string, option: Option): string {
     case 'school.hard-lay': return 'Not the house rule for laying hard wax.';
     case 'school.short-hair': return 'The house rule has no crossed lay.';
     case 'school.sugar-way': return 'Not the house rule for sugar on this zone.';
-    case 'way.not-needed': return 'The hair is long enough for the plain lay.';
+    case 'way.not-needed': return 'The hair is long enough for the plain lay, and neither flat nor crossing.';
     case 'way.later-pass': return 'Only for what a first pass left.';
     case 'hair.too-short':
       return `Holds hair from ${roundTo(option.shortestMm, 1)} mm; only ${percent(option.workableShare)} is long enough.${option.readyOn ? ` From ${option.readyOn}.` : ''}`;

@@ -17,7 +17,7 @@ function even(towards: Vec, widthCm = 12, heightCm = 12): GrowthField {
   const [columns, rows] = [widthCm * 2, heightCm * 2];
   const direction = new Float64Array(2 * columns * rows);
   for (let n = 0; n < columns * rows; n++) direction.set(towards, 2 * n);
-  return { spacingCm: 0.5, columns, rows, direction, confidence: new Float64Array(columns * rows) };
+  return { spacingCm: 0.5, columns, rows, direction, confidence: new Float64Array(columns * rows), crossing: null };
 }
 const down = even([0, 1]);
 const hard: LayoutInput = { way: 'with', largestCm: [3, 6] };

@@ -1,64 +1,59 @@
-// Plain line drawings for the body map: no skin colour, no features but what helps to find a place. Units of anatomy/bodyMap.ts.
+// Plain line drawings for the body map: no skin colour, no features but what helps to find a place. The silhouettes come from the core.
 
-import type { Figure } from '@/core/anatomy';
+import { SILHOUETTES, type Figure } from '@/core/anatomy';
 
 type Point = readonly [number, number];
 
-/** Right half of the outline, from the neck down the arm and the leg to the crotch; the left half mirrors it. */
-const HALF: readonly Point[] = [
-  [54.5, 26], [55.5, 30], [62, 32], [68, 34], [71.5, 39], [72.5, 48], [74.5, 62], [75.5, 74], [78, 88], [79.5, 102], [82, 112], [81, 119], [77.5, 120], [74.5, 114], [73, 102], [69.5, 86],
-  [67.5, 72], [66.5, 58], [65, 66], [64.5, 78], [66.5, 90], [67, 104], [66, 122], [64, 142], [63.5, 156], [63.8, 168], [61.5, 184], [60.3, 196], [64, 206], [62.5, 209.5], [54, 209.5], [53.4, 198],
-  [52.6, 180], [52.8, 158], [52.2, 142], [51, 120], [50, 107],
-];
-
-/** Smooth line through points (Catmull–Rom as cubic Béziers). */
-function smooth(points: readonly Point[]): string {
-  const at = (i: number): Point => points[Math.min(points.length - 1, Math.max(0, i))] ?? [0, 0];
-  const start = at(0);
-  return points.slice(1).reduce((path, p, k) => {
-    const [a, b, d] = [at(k - 1), at(k), at(k + 2)];
-    const one: Point = [b[0] + (p[0] - a[0]) / 6, b[1] + (p[1] - a[1]) / 6];
-    const two: Point = [p[0] - (d[0] - b[0]) / 6, p[1] - (d[1] - b[1]) / 6];
-    return `${path} C${one[0].toFixed(2)} ${one[1].toFixed(2)} ${two[0].toFixed(2)} ${two[1].toFixed(2)} ${p[0]} ${p[1]}`;
-  }, `M${start[0]} ${start[1]}`);
-}
-
-/** Closed smooth line through the corners of a region, kept close to them. */
+/** Closed line through the corners of a region, rounded a little at each, never beyond the shorter of its two sides. */
 export function closedCurve(points: readonly Point[]): string {
   const n = points.length;
   const at = (i: number): Point => points[((i % n) + n) % n] ?? [0, 0];
+  const length = (a: Point, b: Point): number => Math.hypot(b[0] - a[0], b[1] - a[1]);
+  /** Half the tangent at a corner. */
+  const tangent = (i: number): Point => {
+    const [a, b, c] = [at(i - 1), at(i), at(i + 1)];
+    const span = length(a, c);
+    const reach = span === 0 ? 0 : (0.3 * Math.min(length(a, b), length(b, c))) / span;
+    return [(c[0] - a[0]) * reach, (c[1] - a[1]) * reach];
+  };
+  const f = (v: number): string => v.toFixed(2);
   const [x0, y0] = at(0);
-  return `${points.reduce((path, _, k) => {
-    const [a, b, p, d] = [at(k - 1), at(k), at(k + 1), at(k + 2)];
-    const one: Point = [b[0] + (p[0] - a[0]) / 9, b[1] + (p[1] - a[1]) / 9];
-    const two: Point = [p[0] - (d[0] - b[0]) / 9, p[1] - (d[1] - b[1]) / 9];
-    return `${path} C${one[0].toFixed(2)} ${one[1].toFixed(2)} ${two[0].toFixed(2)} ${two[1].toFixed(2)} ${p[0]} ${p[1]}`;
+  return `${points.reduce((path, from, k) => {
+    const [to, out, into] = [at(k + 1), tangent(k), tangent(k + 1)];
+    return `${path} C${f(from[0] + out[0])} ${f(from[1] + out[1])} ${f(to[0] - into[0])} ${f(to[1] - into[1])} ${to[0]} ${to[1]}`;
   }, `M${x0} ${y0}`)} Z`;
 }
 
 const line = { fill: 'none', stroke: 'var(--walnut)', strokeWidth: 0.9, strokeLinecap: 'round' } as const;
 const faint = { ...line, stroke: 'var(--hairline-strong)', strokeWidth: 0.6 } as const;
-const mirror = (points: readonly Point[]): readonly Point[] => points.map(([x, y]): Point => [100 - x, y]);
-const body = `${smooth(HALF)} ${smooth([...mirror(HALF)].reverse()).replace('M', 'L')}`;
+
+/** Outlines first and their ground over them: what remains of the lines is the outline of all together. */
+const silhouette = (figure: Figure): React.ReactNode => {
+  const paths = SILHOUETTES[figure].map((ring) => `M${ring.map(([x, y]) => `${x} ${y}`).join('L')}Z`);
+  return (
+    <>
+      <g {...line} strokeWidth="1.9" strokeLinejoin="round">{paths.map((d) => <path key={d.slice(0, 24)} d={d} />)}</g>
+      <g fill="var(--sheet)">{paths.map((d) => <path key={d.slice(0, 24)} d={d} />)}</g>
+    </>
+  );
+};
 
 export const bodyOutline = (figure: Exclude<Figure, 'face'>): React.ReactNode => (
   <g>
-    <path d={body} {...line} fill="var(--sheet)" />
-    <ellipse cx="50" cy="14.5" rx="8.6" ry="11.2" {...line} fill="var(--sheet)" />
+    {silhouette(figure)}
     {figure === 'front' ? (
       <>
-        <path d="M38 46 q4 6 9 2 M62 46 q-4 6 -9 2" {...faint} />
-        <path d="M50 84 v2.2" {...line} />
-        <path d="M40 92 L49 107 M60 92 L51 107" {...faint} />
-        <path d="M54 146 q4 3 8 0 M46 146 q-4 3 -8 0" {...faint} />
-        <path d="M66.5 58 q-2.5 -6 0 -11 M33.5 58 q2.5 -6 0 -11" {...faint} />
+        <path d="M36 60.5 q6 5.5 12.5 1 M64 60.5 q-6 5.5 -12.5 1" {...faint} />
+        <path d="M50 85.5 v2" {...line} />
+        <path d="M36 103 Q42 110 49.5 113.5 M64 103 Q58 110 50.5 113.5" {...faint} />
+        <path d="M38 151.5 q3.5 2.4 7 0 M62 151.5 q-3.5 2.4 -7 0" {...faint} />
       </>
     ) : (
       <>
-        <path d="M50 33 V86" {...faint} />
-        <path d="M50 90 V106 M36 106 q7 4 13 0 M64 106 q-7 4 -13 0" {...faint} />
-        <path d="M55 148 h6 M39 148 h6" {...faint} />
-        <path d="M42 40 q-3 8 2 14 M58 40 q3 8 -2 14" {...faint} />
+        <path d="M50 40 V96" {...faint} />
+        <path d="M50 98 V111 M33 110 q9 5 16.2 1.5 M67 110 q-9 5 -16.2 1.5" {...faint} />
+        <path d="M55.5 150 h8 M44.5 150 h-8" {...faint} />
+        <path d="M39.5 47 q-2.5 8 3 13 M60.5 47 q2.5 8 -3 13" {...faint} />
       </>
     )}
   </g>
@@ -66,13 +61,13 @@ export const bodyOutline = (figure: Exclude<Figure, 'face'>): React.ReactNode =>
 
 export const faceOutline = (
   <g>
-    <path d="M36 92 L34 119 M64 92 L66 119" {...line} />
-    <path d="M50 10 C72 10 84 28 83 50 C82 76 68 103 50 103 C32 103 18 76 17 50 C16 28 28 10 50 10 Z" {...line} fill="var(--sheet)" />
-    <path d="M84 46 q8 -4 8 6 q-1 12 -8 14 M16 46 q-8 -4 -8 6 q1 12 8 14" {...line} />
-    <path d="M57 43 q10 -6 20 -1 M43 43 q-10 -6 -20 -1" {...line} strokeWidth="1.6" />
-    <path d="M59 52 q8 -5 15 0 M41 52 q-8 -5 -15 0" {...line} />
-    <path d="M50 50 L47.5 65 q2.5 3 5 0" {...line} />
-    <path d="M38 82 q6 -4 12 -1 q6 -3 12 1 q-12 7 -24 0 Z" {...line} />
-    <path d="M45 97 q5 2 10 0" {...faint} />
+    <path d="M34 90 Q35.5 104 31 119 M66 90 Q64.5 104 69 119" {...line} />
+    <path d="M83.4 47.5 q9.5 -6 9.6 7 q-.6 13 -7.4 19.5 q-2.4 1.6 -4.4 -.6 M16.6 47.5 q-9.5 -6 -9.6 7 q.6 13 7.4 19.5 q2.4 1.6 4.4 -.6" {...line} />
+    {silhouette('face')}
+    <path d="M56.5 47.5 q9.5 -6.5 20 -1.5 M43.5 47.5 q-9.5 -6.5 -20 -1.5" {...line} strokeWidth="1.6" />
+    <path d="M58.5 55.5 q7.5 4.6 15 0 M41.5 55.5 q-7.5 4.6 -15 0" {...line} />
+    <path d="M49 56 Q46 69 43.8 73.4 q2.6 3.4 6.2 1.6 q3.6 1.8 6.2 -1.6" {...line} />
+    <path d="M38.6 84.8 q6 -3.6 11.4 -1.4 q5.4 -2.2 11.4 1.4 q-11.4 8.4 -22.8 0 Z M38.6 84.8 q11.4 2.6 22.8 0" {...line} />
+    <path d="M45 94.5 q5 -1.6 10 0" {...faint} />
   </g>
 );
