@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { archiveRequest, chartRequest, clientRequest, closeRequest, consultRequest, formRequest, handOverRequest, importRequest, journalRequest, newClientRequest, openVisitRequest, patchTestRequest, putOffRequest, readingRequest, ruleRequest, signRequest, unlockRequest, zonesRequest } from './requests';
+import { archiveRequest, chartFileRequest, chartRequest, clientRequest, closeRequest, consultRequest, formRequest, handOverRequest, importRequest, journalRequest, newClientRequest, openVisitRequest, patchTestRequest, putOffRequest, readingRequest, ruleRequest, signRequest, unlockRequest, zonesRequest } from './requests';
 import { parseVisitCase, parseWith, pathText } from './visitCaseSchema';
 
 const good = {
@@ -33,7 +33,7 @@ describe('the visit case', () => {
     [['studio', 'level'], 'master'], [['studio', 'maxOnSkin'], 0], [['studio', 'maxOnSkin'], 2.5], [['studio', 'schools', 'maxHardPasses'], 9], [['studio', 'schools', 'families'], ['wax']],
     [['client', 'overrides', 0, 'reason'], ''], [['client', 'knownProducts', 0], 5], [['studio', 'rules', 0, 'waitDays'], 0], [['studio', 'rules', 0, 'outcome'], 'maybe'],
     [['zones'], []], [['zones', 0, 'zone'], 'elbow'], [['zones', 0, 'side'], 'both'], [['zones', 0, 'hair', 'lengthMm'], 0], [['zones', 0, 'hair', 'lengthMm'], Number.NaN], [['zones', 0, 'hair', 'coarseness'], 0],
-    [['zones', 0, 'hair', 'history'], 'never'], [['zones', 0, 'strokes', 0, 'at'], [1]], [['zones', 0, 'marks', 0, 'radiusMm'], 0], [['zones', 0, 'marks', 0, 'kind'], 'freckle'], [['zones', 0, 'sheetCm'], [0, 14]], [['zones', 0, 'way'], 'sideways'],
+    [['zones', 0, 'hair', 'history'], 'never'], [['zones', 0, 'strokes', 0, 'at'], [1]], [['zones', 0, 'marks', 0, 'radiusMm'], 0], [['zones', 0, 'marks', 0, 'kind'], 'freckle'], [['zones', 0, 'marks', 0, 'since'], '2027-02-30'], [['zones', 0, 'strokes', 0, 'share'], 0], [['zones', 0, 'hair', 'flags'], ['curly']], [['zones', 0, 'hair', 'shortestMm'], 0], [['zones', 0, 'sheetCm'], [0, 14]], [['zones', 0, 'way'], 'sideways'],
   ])('refuses %j = %j and names it', (path, value) => {
     const found = paths(changed(path, value));
     expect(found.length).toBeGreaterThan(0);
@@ -59,7 +59,7 @@ describe('requests', () => {
   const form = { v: 1, answers: [{ id: 'skin', answer: 'none', facts: [] }], noLonger: [], spots: [{ figure: 'front', at: [60, 50], kind: 'sore', zone: 'underarm', side: 'left' }], bornOn: null, words: '', guardianName: '', page: 3 };
   const drawn = { kind: 'drawn', strokes: [[[1, 2], [3, 4]]] };
   const sign = { version: 1, data: form, textVersion: 1, signerName: 'Nell Ashgrove', signature: drawn, guardianSignature: null };
-  const data = { v: 1, hair: { lengthMm: 7, coarseness: 3, density: 3, curl: 1, history: 'regular' }, strokes: [], marks: [], product: null, way: null, reason: '', confirmed: true };
+  const data = { v: 1, hair: { lengthMm: 7, shortestMm: 4, longestMm: 9, flags: ['flat'], coarseness: 3, density: 3, curl: 1, history: 'regular' }, sheetCm: [9, 13], strokes: [{ at: [1, 2], towards: [0, 1], share: 0.25 }], marks: [{ kind: 'mole', at: [4, 5], radiusMm: 3, note: 'flat', since: '2027-01-01', unseen: true }], product: null, way: null, reason: '', confirmed: true };
   const reading = { v: 1, removedPct: 95, brokenPct: 2, left: 'few', leftKind: 'short', bleeding: 'none', skin: 'pink', tweezed: 4, heatFelt: 'right', note: '' };
   const fields = { name: 'Nell', byline: '', bornOn: null, phone: '', note: '', profile: { v: 2, statureCm: null, massKg: null, sensitivity: 3, skin: 'normal', ingrownProne: false, standing: [{ fact: 'diabetes', since: '2026-01-01' }], reactions: [], patchTests: [], consentOn: null, guardianConsentOn: null, blackout: [] } };
   it.each([
@@ -82,6 +82,9 @@ describe('requests', () => {
     ['put off', putOffRequest, { version: 1, as: 'postponed', next: null, words: '', post: false }, { version: 1, as: 'cancelled', next: null, words: '', post: false }],
     ['rule', ruleRequest, { code: 'skin.acid', waitDays: 9, reason: '' }, { code: 'skin.acid', waitDays: 0, reason: '' }],
     ['import', importRequest, { csv: 'name', commit: false }, { csv: 5, commit: false }],
+    ['chart file', chartFileRequest, { text: '{}', sheetCm: [9, 13] }, { text: '{}', sheetCm: [9] }],
+    ['crossing', chartRequest, { version: 1, data }, { version: 1, data: { ...data, strokes: [{ at: [1, 2], towards: [0, 1], share: 0.7 }] } }],
+    ['flags', chartRequest, { version: 1, data }, { version: 1, data: { ...data, hair: { ...data.hair, flags: ['flat', 'flat'] } } }],
     ['patch test', patchTestRequest, { lay: { product: 'soft', place: 'inner forearm' } }, {}],
   ])('%s: takes what is right, refuses what is wrong or unknown', (_, schema, right, wrong) => {
     expect(parseWith(schema, right).ok).toBe(true);

@@ -4,7 +4,7 @@ import Joi from 'joi';
 import { FIGURES, ZONE_IDS } from '../core/anatomy';
 import { FACTS, QUESTIONS } from '../core/screening';
 import { MARKS, TABLE_EVENT_KINDS } from '../core/hands';
-import { blackoutSchema, civilDate, foundFactSchema, hairSchema, markSchema, ruleChangeSchema, strokeSchema } from './visitCaseSchema';
+import { blackoutSchema, civilDate, foundFactSchema, hairSchema, markSchema, ruleChangeSchema, strokeSchema, zoneCaseSchema } from './visitCaseSchema';
 
 const id = Joi.string().pattern(/^[A-Za-z0-9_-]{1,64}$/).messages({ 'string.pattern.base': '{{#label}} must be an id' });
 const version = Joi.number().integer().min(1).required();
@@ -55,9 +55,10 @@ export const chartRequest = Joi.object({
   version,
   data: Joi.object({
     v: Joi.valid(1).required(),
-    hair: Joi.object({ lengthMm: lengthMm.required(), coarseness: coarseness.required(), density: density.required(), curl: curl.required(), history: history.required() }).required(),
+    hair: Joi.object({ lengthMm: lengthMm.required(), coarseness: coarseness.required(), density: density.required(), curl: curl.required(), history: history.required(), shortestMm: lengthMm, longestMm: lengthMm, flags: hairSchema.extract('flags') }).required(),
+    sheetCm: zoneCaseSchema.extract('sheetCm'),
     strokes: Joi.array().max(2000).items(strokeSchema).required(),
-    marks: Joi.array().max(100).items(markSchema).required(),
+    marks: Joi.array().max(100).items(markSchema.append({ unseen: Joi.boolean() })).required(),
     product: orNull(Joi.string().max(60)).required(),
     way: orNull(Joi.string().valid('with', 'against', 'free', 'crossed', 'counter', 'across', 'moulded', 'strip')).required(),
     reason: words(500).required(),
@@ -183,3 +184,5 @@ export const patchTestRequest = Joi.object({
   lay: Joi.object({ product: Joi.string().max(60).required(), place: Joi.string().trim().min(2).max(120).required() }),
   read: Joi.object({ id: id.required(), result: Joi.string().valid('calm', 'reacted').required() }),
 }).xor('lay', 'read').required();
+/** A chart out of a file, for a sheet of this size. */
+export const chartFileRequest = Joi.object({ text: Joi.string().allow('').max(1_900_000).required(), sheetCm: zoneCaseSchema.extract('sheetCm').required() }).required();

@@ -3,6 +3,7 @@
 import Joi from 'joi';
 import { FAMILIES, ZONE_IDS } from '../core/anatomy';
 import { MARK_KINDS } from '../core/field';
+import { HAIR_FLAGS } from '../core/hair';
 import type { VisitCase } from '../core/plan';
 import { FACTS, OUTCOMES } from '../core/screening';
 import { isCivilDate } from '../core/shared';
@@ -13,8 +14,10 @@ export const civilDate = Joi.string().custom((value: string, helpers) => (isCivi
 const pair = (item: Joi.NumberSchema): Joi.ArraySchema => Joi.array().length(2).items(item.required(), item.required());
 const point = pair(number(-1000, 1000));
 
-export const strokeSchema = Joi.object({ at: point.required(), towards: point.required() });
-export const markSchema = Joi.object({ kind: Joi.string().valid(...MARK_KINDS).required(), at: point.required(), radiusMm: number(0.1, 200).required() });
+/** Not more than half: the other half would be the main direction. */
+const crossingShare = number(0.01, 0.5);
+export const strokeSchema = Joi.object({ at: point.required(), towards: point.required(), share: crossingShare });
+export const markSchema = Joi.object({ kind: Joi.string().valid(...MARK_KINDS).required(), at: point.required(), radiusMm: number(0.1, 200).required(), note: Joi.string().allow('').max(300), since: civilDate });
 
 export const foundFactSchema = Joi.object({
   fact: Joi.string().valid(...FACTS).required(),
@@ -28,6 +31,9 @@ const productIds = Joi.array().items(Joi.string().max(60)).unique().max(200);
 
 export const hairSchema = Joi.object({
   lengthMm: number(0.1, 200).required(),
+  shortestMm: number(0.1, 200),
+  longestMm: number(0.1, 200),
+  flags: Joi.array().items(Joi.string().valid(...HAIR_FLAGS)).unique(),
   coarseness: step.required(),
   density: step.required(),
   curl: step,

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { isInside } from '../shared';
-import { BODY_REGIONS, FIGURES, FIGURE_SIZE, placeIn, regionAt } from './bodyMap';
+import { BODY_REGIONS, FIGURES, FIGURE_SIZE, placeIn, regionAt, shareOnSheet } from './bodyMap';
 import { ZONE_IDS } from './types';
 import { sidesOf, ZONES } from './zones';
 
@@ -26,5 +26,19 @@ describe('the body map', () => {
   });
   it('finds nothing beside the body', () => {
     for (const figure of FIGURES) expect(regionAt(figure, [1, 1])).toBeUndefined();
+  });
+  it('carries a tap to about its place on the sheet: the outer side of a limb stays the outer side', () => {
+    const at = (figure: 'front' | 'back', zone: string, side: string, outward: boolean): number => {
+      const region = BODY_REGIONS.find((r) => r.figure === figure && r.zone === zone && r.side === side);
+      if (!region) throw new Error(zone);
+      const xs = region.outline.map((p) => p[0]);
+      const outer = Math.abs(Math.max(...xs) - 50) > Math.abs(Math.min(...xs) - 50) ? Math.max(...xs) : Math.min(...xs);
+      const inner = outer === Math.max(...xs) ? Math.min(...xs) : Math.max(...xs);
+      return shareOnSheet(region, [outward ? outer : inner, region.outline[0]?.[1] ?? 0])[0];
+    };
+    for (const [figure, zone] of [['front', 'thigh-front'], ['back', 'thigh-back']] as const) {
+      expect(at(figure, zone, 'left', true)).toBe(1);
+      expect(at(figure, zone, 'right', true)).toBe(0);
+    }
   });
 });

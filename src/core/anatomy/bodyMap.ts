@@ -83,7 +83,7 @@ const PAIRED: Readonly<Record<Figure, readonly Half[]>> = {
     ['knee', limb(LEG, 0.304, 0.262)],
     ['lower-leg-front', limb(LEG, 0.258, 0.058)],
     ['foot', limb(LEG, 0.05, 0.003)],
-    ['underarm', bodyRing([[0.085, 0.785], [0.1, 0.775], [0.1, 0.745], [0.093, 0.722], [0.083, 0.745]])],
+    ['underarm', bodyRing([[0.079, 0.788], [0.105, 0.783], [0.107, 0.745], [0.095, 0.712], [0.076, 0.742]])],
     ['bikini-edge', bodyRing([[0.068, 0.516], [0.086, 0.506], [0.052, 0.475], [0.012, 0.452], [0.007, 0.468], [0.036, 0.487]])],
   ],
   back: [
@@ -141,10 +141,14 @@ export function placeIn({ outline }: BodyRegion): Vec {
 export const regionAt = (figure: Figure, at: Vec): BodyRegion | undefined =>
   BODY_REGIONS.filter((r) => r.figure === figure && isInside([r.outline], at)).at(-1);
 
-/** Where on a zone's sheet a tap on the figure lies, in shares of width and height: by the box of the region, so only about. */
-export function shareOnSheet({ outline }: BodyRegion, [x, y]: Vec): Vec {
+/**
+ * Where on a zone's sheet a tap on the figure lies, in shares of width and height: by the box of the region, so only about. From behind a
+ * limb's outer side is on the other side than on its sheet.
+ */
+export function shareOnSheet({ outline, figure, side }: BodyRegion, [x, y]: Vec): Vec {
   const xs = outline.map((p) => p[0]);
   const ys = outline.map((p) => p[1]);
   const share = (v: number, all: readonly number[]): number => Math.min(1, Math.max(0, (v - Math.min(...all)) / (Math.max(...all) - Math.min(...all))));
-  return [share(x, xs), share(y, ys)];
+  const u = share(x, xs);
+  return [figure === 'back' && side !== 'middle' ? 1 - u : u, share(y, ys)];
 }

@@ -60,4 +60,4 @@ export const eraseStrokes = (strokes: readonly Stroke[], at: Vec, radiusCm: numb
 
 /** The chart of the other side: mirrored in the sheet's upright middle. */
 export const mirrorStrokes = (strokes: readonly Stroke[], widthCm: number): readonly Stroke[] =>
-  strokes.map((s) => rounded([widthCm - s.at[0], s.at[1]], [-s.towards[0], s.towards[1]], s.share));
+  strokes.map((s) => rounded([widthCm - s.at[0], s.at[1]], [0 - s.towards[0], s.towards[1]], s.share));

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { hairsPerCm2, ZONE_IDS, ZONES } from '../anatomy';
 import { readyWindow, regrowthCurve, regrowthModel, smoothUntilDay } from './regrowth';
-import { lengthStrata, tooLongShare, workableShare } from './todaysLengths';
+import { lengthSpreadCv, lengthStrata, tooLongShare, workableShare } from './todaysLengths';
 
 const { growth } = ZONES.underarm;
 
@@ -59,5 +59,29 @@ describe('hair today', () => {
     expect(hairsPerCm2(12, 3)).toBe(12);
     const steps = [1, 1.5, 2, 2.5, 3, 3.5, 4, 4.5, 5].map((d) => hairsPerCm2(12, d));
     steps.slice(1).forEach((n, i) => expect(n).toBeGreaterThan(steps[i] ?? 0));
+  });
+});
+
+describe('lengths found today', () => {
+  const seen = { lengthMm: 6, history: 'regular' } as const;
+  it('spread as usual where only the typical one is known', () => {
+    expect(lengthSpreadCv(seen)).toBe(0.25);
+    expect(lengthSpreadCv({ ...seen, history: 'first' })).toBe(0.35);
+  });
+  it('put about one hair in twenty beyond the shortest and the longest found', () => {
+    fc.assert(fc.property(fc.double({ min: 1.15, max: 3, noNaN: true }), (ratio) => {
+      const hair = { ...seen, shortestMm: 6 / ratio, longestMm: 6 * ratio };
+      expect(tooLongShare(hair, 6 * ratio)).toBeCloseTo(0.05, 2);
+      expect(workableShare(hair, { shortestMm: 6 / ratio, longestMm: 6 * ratio })).toBeCloseTo(0.9, 2);
+    }), { seed: 3, numRuns: 50 });
+  });
+  it('are wider the further apart they lie, and one of them alone tells too', () => {
+    expect(lengthSpreadCv({ ...seen, shortestMm: 5, longestMm: 7 })).toBeLessThan(lengthSpreadCv({ ...seen, shortestMm: 3, longestMm: 12 }));
+    expect(lengthSpreadCv({ ...seen, longestMm: 14 })).toBeGreaterThan(0.25);
+    for (const odd of [{ shortestMm: 6, longestMm: 6 }, { shortestMm: 0.1, longestMm: 200 }]) expect(Number.isFinite(lengthSpreadCv({ ...seen, ...odd }))).toBe(true);
+  });
+  it('make long stragglers a case for trimming', () => {
+    expect(tooLongShare({ ...seen, lengthMm: 10, longestMm: 11 }, 12)).toBeLessThan(0.05);
+    expect(tooLongShare({ ...seen, lengthMm: 10, longestMm: 25 }, 12)).toBeGreaterThan(0.3);
   });
 });

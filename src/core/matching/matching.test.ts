@@ -46,6 +46,25 @@ describe('what rules an option out', () => {
     expect(codes({ schools: { ...schools, shortHair: 'none' }, hair: { ...hair, lengthMm: 4 } }, 'film-hard', 'crossed')).toContain('school.short-hair');
     expect(codes({}, 'sugar-firm', 'strip')).toContain('school.sugar-way');
   });
+  it('lets the crossed lay in where the hair crosses, lies flat or stands in layers (common practice, no source)', () => {
+    expect(codes({ crossingShare: 0.05 }, 'film-hard', 'crossed')).toEqual(['way.not-needed']);
+    expect(codes({ crossingShare: 0.2 }, 'film-hard', 'crossed')).toEqual([]);
+    for (const flag of ['flat', 'layers'] as const) expect(codes({ hair: { ...hair, flags: [flag] } }, 'film-hard', 'crossed')).toEqual([]);
+    expect(codes({ hair: { ...hair, flags: ['under-skin'] } }, 'film-hard', 'crossed')).toEqual(['way.not-needed']);
+  });
+  it('plans another pass for hair in layers where one is allowed, and never a second of soft wax', () => {
+    const easy = { hair: { ...hair, lengthMm: 9, coarseness: 1 }, schools: { ...schools, families: ['hard', 'soft'] as const } };
+    const layers = { hair: { ...easy.hair, flags: ['layers'] as const } };
+    expect(option(match(easy), 'cream-hard', 'with').passes).toBe(1);
+    expect(option(match(layers), 'cream-hard', 'with').passes).toBe(2);
+    expect(option(match(layers), 'soft', 'with').passes).toBe(1);
+    expect(option(match({ ...layers, judgement: { ...free, onePass: true } }), 'cream-hard', 'with').passes).toBe(1);
+  });
+  it('holds flat hair less, but not where the lay wraps it', () => {
+    const share = (way: 'with' | 'crossed', flat: boolean): number => removedShare({ product: product('film-hard'), way, coats: 1, hair: { ...hair, flags: flat ? ['flat'] : [] }, shortestMm: 4, meanAngleErrorDeg: 3 }, 1);
+    expect(share('with', true)).toBeLessThan(share('with', false));
+    expect(share('crossed', true)).toBe(share('crossed', false));
+  });
   it('hair too short for soft is not too short for sugar; the crossed lay holds shorter hair (common practice, no source)', () => {
     const short = { hair: { ...hair, lengthMm: 4 } };
     expect(codes(short, 'soft', 'with')).toEqual(['hair.too-short']);

@@ -30,12 +30,16 @@ function zoneFaults(zone: ZoneCase, path: string, visit: VisitCase, catalogue: r
   });
   zone.marks?.forEach((m, i) => {
     if (offBox(m.at)) faults.push({ path: `${path}.marks[${i}].at`, message: `The mark is off the sheet (${box}).` });
+    if (m.since !== undefined && m.since > visit.on) faults.push({ path: `${path}.marks[${i}].since`, message: 'The date is after the visit.' });
   });
   if (zone.product !== undefined) {
     const product = catalogue.find((p) => p.id === zone.product);
     if (!product) faults.push({ path: `${path}.product`, message: `No product "${zone.product}" in the catalogue.` });
     else if (zone.way !== undefined && !waysOf(product).includes(zone.way)) faults.push({ path: `${path}.way`, message: `${product.name} is not worked this way.` });
   }
+  const { lengthMm, shortestMm, longestMm } = zone.hair;
+  if (shortestMm !== undefined && shortestMm > lengthMm) faults.push({ path: `${path}.hair.shortestMm`, message: 'The shortest hair is longer than the typical one.' });
+  if (longestMm !== undefined && longestMm < lengthMm) faults.push({ path: `${path}.hair.longestMm`, message: 'The longest hair is shorter than the typical one.' });
   const { lastWaxOn, past } = zone.hair;
   if (lastWaxOn !== undefined && lastWaxOn > visit.on) faults.push({ path: `${path}.hair.lastWaxOn`, message: 'The last wax is after the visit.' });
   past?.forEach((p, i) => {

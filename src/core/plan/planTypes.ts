@@ -42,6 +42,10 @@ export interface PlanStrip {
   readonly order: number;
   readonly outline: Ring;
   readonly growth: Vec;
+  /** Place within the zone in words; null where the zone has no names for its parts. */
+  readonly place: string | null;
+  /** Hair under the strip that crosses the rest; null where too little does. */
+  readonly crossing: { readonly growth: Vec; readonly share: number } | null;
   readonly lay: Vec;
   readonly pull: Vec;
   readonly tab: Vec;
@@ -78,6 +82,10 @@ export interface PlanZone {
   readonly areaCm2: number;
   readonly hairAreaCm2: number;
   readonly sheetCm: readonly [number, number];
+  /** How the sheet's size was found. */
+  readonly basis: 'measured' | 'body-surface' | 'reference-adult';
+  /** Share of the hair that crosses the rest, 0–0.5. */
+  readonly crossingShare: number;
   readonly outline: Ring;
   readonly excluded: readonly Exclusion[];
   readonly choice: { readonly product: string; readonly family: Family; readonly way: Way; readonly coats: number; readonly passes: number } | null;

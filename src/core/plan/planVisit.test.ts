@@ -129,6 +129,33 @@ describe('the plan', () => {
       expect(made.ok ? made.value : made.error).toEqual(plan(visit));
     }
   });
+  it('knows where hair crosses, says so, and counts it as harder to take', () => {
+    const chin: ZoneCase = { zone: 'chin', side: 'middle', hair, product: 'cream-hard', way: 'with' };
+    const plain = one(chin);
+    const crossed = one({ ...chin, strokes: [{ at: [3.5, 2.5], towards: [1, 0], share: 0.5 }, { at: [3, 3], towards: [1, 0], share: 0.5 }] });
+    expect(plain.crossingShare).toBe(0);
+    expect(plain.strips.every((s) => s.crossing === null)).toBe(true);
+    expect(crossed.crossingShare).toBeGreaterThan(0.03);
+    const under = crossed.strips.flatMap((s) => (s.crossing ? [s.crossing] : []));
+    expect(under.length).toBeGreaterThan(0);
+    for (const c of under) expect(Math.abs(c.growth[0])).toBeGreaterThan(0.9);
+    expect(crossed.reasons.some((r) => r.includes('crosses'))).toBe(true);
+    const share = (z: PlanZone): number => z.options.find((o) => o.product === 'cream-hard' && o.way === 'with')?.removedShare ?? 0;
+    expect(share(crossed)).toBeLessThan(share(plain));
+  });
+  it('names the place of a strip and how the sheet was sized', () => {
+    const legs = one({ zone: 'lower-leg-front', side: 'left', hair });
+    expect(new Set(legs.strips.map((s) => s.place)).size).toBeGreaterThan(1);
+    expect(one({ zone: 'between-brows', side: 'middle', hair }).strips.every((s) => s.place === null)).toBe(true);
+    expect(legs.basis).toBe('reference-adult');
+    expect(one({ zone: 'underarm', side: 'left', hair, sheetCm: [10, 14] }).basis).toBe('measured');
+    expect(one(leftUnderarm, { statureCm: 180, massKg: 80 }).basis).toBe('body-surface');
+  });
+  it('says what flat hair, layers and hair under the skin ask for, and never to dig', () => {
+    const said = one({ ...leftUnderarm, hair: { ...leftUnderarm.hair, flags: ['flat', 'layers', 'under-skin'] } }).reasons.join(' ');
+    for (const words of ['lies flat', 'in layers', 'no digging']) expect(said).toContain(words);
+    expect(one(leftUnderarm).reasons.join(' ')).not.toMatch(/flat:|layers|under the skin/);
+  });
   it('demands the wrist test with every heat figure', () => {
     for (const z of plan(make(both)).zones) expect(z.heat?.wristTest).toBe(true);
   });
@@ -144,5 +171,6 @@ describe('faults of meaning', () => {
     expect(faultPaths(make([leftUnderarm], {}, { products: ['nothing'] }))).toEqual(['studio.products[0]']);
     expect(faultPaths(make([{ zone: 'bikini-edge', side: 'left', hair }, { zone: 'bikini-extended', side: 'left', hair }]))).toEqual(['zones[0].zone']);
     expect(faultPaths({ ...make([leftUnderarm]), on: '2027-02-30' })).toEqual(['on']);
+    expect(faultPaths(make([{ ...leftUnderarm, hair: { ...hair, shortestMm: 9, longestMm: 7 } }]))).toEqual(['zones[0].hair.shortestMm', 'zones[0].hair.longestMm']);
   });
 });

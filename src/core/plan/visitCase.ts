@@ -3,7 +3,7 @@
 import { FAMILIES, type Family, type Side, type ZoneId } from '../anatomy';
 import type { Blackout } from '../care';
 import type { Mark, Stroke } from '../field';
-import type { HairHistory, PastLength } from '../hair';
+import type { HairFlag, HairHistory, PastLength } from '../hair';
 import type { Schools } from '../matching';
 import { SHIPPED_PRODUCT_IDS, SHIPPED_PRODUCTS, type Product, type Way } from '../products';
 import type { CivilDate } from '../shared';
@@ -43,6 +43,9 @@ export interface StudioCase {
 
 export interface HairCase {
   readonly lengthMm: number;
+  readonly shortestMm?: number | undefined;
+  readonly longestMm?: number | undefined;
+  readonly flags?: readonly HairFlag[] | undefined;
   readonly coarseness: number;
   readonly density: number;
   readonly curl?: number | undefined;

@@ -44,13 +44,13 @@ export function zoneOptions({ work, on, client, studio, judgement, learned, memo
       seconds.set(key, scheduleS);
     }
     const massG = layout.strips.reduce((s, strip) => s + massUsedG({ product, manner, areaCm2: strip.areaCm2, thicknessMm, coats }), 0);
-    return { strips: layout.strips.length, scheduleS, massG, costMinor: productCostMinor(massG, product.priceMinorPerKg), meanAngleErrorDeg: layout.cover.meanAngleErrorDeg };
+    return { strips: layout.strips.length, scheduleS, massG, costMinor: productCostMinor(massG, product.priceMinorPerKg), meanAngleErrorDeg: layout.cover.meanAngleErrorDeg + work.crossing.addsDeg };
   };
   const force = work.input.product === undefined && work.input.way === undefined ? undefined : { product: work.input.product, way: work.input.way };
   const match: MatchInput = {
     on, zone: work.zone, hair: work.hair, sensitivity: client.sensitivity ?? 3, skin: client.skin ?? 'normal', ingrownProne: client.ingrownProne ?? false,
     roomC: studio.roomC, schools: studio.schools, judgement, products: studio.products, hairAreaCm2: work.hairAreaCm2,
-    rateMmPerDay: work.zone.growth.rateMmPerDay * learned.person.rateFactor, stripFacts, knownProducts: client.knownProducts, reactedTo: client.reactedTo, windows: memory.windows, heats: memory.heats,
+    rateMmPerDay: work.zone.growth.rateMmPerDay * learned.person.rateFactor, stripFacts, knownProducts: client.knownProducts, reactedTo: client.reactedTo, crossingShare: work.crossing.share, windows: memory.windows, heats: memory.heats,
     ...(force ? { force } : {}),
   };
   return { options: matchZone(match), match };

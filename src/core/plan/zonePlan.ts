@@ -1,7 +1,7 @@
 // From a zone's choice to its part of the plan: heat, strips, reasons; and from its hair to regrowth and return windows.
 
-import type { Family } from '../anatomy';
-import { nodeCentre, nodeDirection, type GrowthField } from '../field';
+import { subdivisionAt, type Family } from '../anatomy';
+import { meanCrossing, nodeCentre, nodeDirection, type GrowthField } from '../field';
 import { readyWindow, regrowthCurve, regrowthModel, smoothUntilDay, type LearnedGrowth } from '../hair';
 import { LATER_PASS_MM, potForTouch, workingWindow } from '../heat';
 import { massUsedG } from '../materials';
@@ -9,7 +9,8 @@ import { choiceReasons, exclusionSentence, heatOfOption, lengthRange, noChoiceRe
 import { mannerName, mannerOf, type Product, type Way } from '../products';
 import type { ZoneJudgement } from '../screening';
 import { isStopped } from '../screening';
-import { addDays, roundTo, type Ring, type Vec } from '../shared';
+import { addDays, roundTo, samplePoints, type Ring, type Vec } from '../shared';
+import { hairNotes } from './hairNotes';
 import type { PlanHeat, PlanOption, PlanRegrowth, PlanStrip, PlanZone } from './planTypes';
 import type { StudioFacts } from './visitCase';
 import type { ZoneWork } from './zoneWork';
@@ -44,11 +45,22 @@ export const planOption = (o: Option): PlanOption => ({
   targetC: o.window.empty ? null : roundTo(o.window.targetC, 1), readyOn: o.readyOn, trimFirst: o.trimFirst,
 });
 
+/** Points over a strip, close enough to tell what crosses under it. */
+const strewn = (outline: Ring): readonly Vec[] => samplePoints([outline], 0.4);
+
+function crossingUnder(field: GrowthField, outline: Ring): PlanStrip['crossing'] {
+  const c = field.crossing && meanCrossing(field, strewn(outline));
+  return c ? { growth: at6(c.towards), share: roundTo(c.share, 3) } : null;
+}
+
+const middleOf = (outline: Ring): Vec => [outline.reduce((s, p) => s + p[0], 0) / outline.length, outline.reduce((s, p) => s + p[1], 0) / outline.length];
+
 function planStrips(choice: Option, heat: PlanHeat, work: ZoneWork, orderOf: ReadonlyMap<string, number>): readonly PlanStrip[] {
   const manner = mannerName(choice.family, choice.way);
   return work.layout(choice.product, choice.way).strips
     .map((s): PlanStrip => ({
-      id: s.id, order: orderOf.get(s.id) ?? s.order, outline: ring4(s.outline), growth: at6(s.growth), lay: at6(s.lay), pull: at6(s.pull), tab: at4(s.tab),
+      id: s.id, order: orderOf.get(s.id) ?? s.order, outline: ring4(s.outline), growth: at6(s.growth),
+      place: subdivisionAt(work.zone.id, work.input.side, work.sheet, middleOf(s.outline)), crossing: crossingUnder(work.field, s.outline), lay: at6(s.lay), pull: at6(s.pull), tab: at4(s.tab),
       tabOn: s.tabOn, tabKind: s.tabKind, pass: 1, lengthMm: roundTo(s.lengthCm * 10, 1), widthMm: roundTo(s.widthCm * 10, 1), thicknessMm: heat.thicknessMm,
       massG: roundTo(massUsedG({ product: choice.product, manner, areaCm2: s.areaCm2, thicknessMm: heat.thicknessMm, coats: choice.coats }), 2),
       touches: s.touches, needsBefore: s.needsBefore, setS: heat.setS,
@@ -98,9 +110,9 @@ export function planZone({ work, judgement, options, choice, match, orderOf, wit
       : noChoiceReasons(options, work.hairAreaCm2);
   return {
     zone: work.zone.id, side: work.input.side, outcome: judgement.outcome, areaCm2: roundTo(work.areaCm2, 2), hairAreaCm2: roundTo(work.hairAreaCm2, 2),
-    sheetCm: [roundTo(work.sheet.widthCm, 2), roundTo(work.sheet.heightCm, 2)], outline: ring4(work.sheet.outline), excluded: work.exclusions,
+    sheetCm: [roundTo(work.sheet.widthCm, 2), roundTo(work.sheet.heightCm, 2)], basis: work.sheet.basis, crossingShare: roundTo(work.crossing.share, 3), outline: ring4(work.sheet.outline), excluded: work.exclusions,
     choice: choice ? { product: choice.product.id, family: choice.family, way: choice.way, coats: choice.coats, passes: choice.passes } : null,
-    heat, options: options.map(planOption), reasons, strips: choice && heat ? planStrips(choice, heat, work, orderOf) : [],
+    heat, options: options.map(planOption), reasons: [...reasons, ...hairNotes(work.hair, work.crossing.share)], strips: choice && heat ? planStrips(choice, heat, work, orderOf) : [],
     ...(withField ? { field: coarseField(work.field) } : {}),
     cover: { coveredShare: roundTo(cover?.coveredShare ?? 0, 4), overlapShare: roundTo(cover?.overlapShare ?? 0, 4), meanAngleErrorDeg: roundTo(cover?.meanAngleErrorDeg ?? 0, 2) },
   };

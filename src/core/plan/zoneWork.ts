@@ -1,11 +1,11 @@
 // One zone on its way to a plan: sheet, field, hair area, and its layouts, made once per size and way.
 
 import { sheetFor, ZONES, type Sheet, type Zone } from '../anatomy';
-import { exclusionOf, growthField, type Exclusion, type GrowthField } from '../field';
+import { crossingAt, exclusionOf, growthField, nodeCentre, nodeDirection, type Exclusion, type GrowthField } from '../field';
 import type { Hair } from '../hair';
 import { mannerName, type Product, type Way } from '../products';
 import { zoneKey } from '../screening';
-import { fail, ok, type Result } from '../shared';
+import { angleBetweenDeg, fail, isInside, ok, type Result, type Ring } from '../shared';
 import { hairRegion, largestStrip, layOutZone, type HandLevel, type Layout } from '../strips';
 import { regionArea } from '../shared';
 import type { PlanMemory } from './planMemory';
@@ -21,6 +21,8 @@ export interface ZoneWork {
   readonly exclusions: readonly Exclusion[];
   readonly hairAreaCm2: number;
   readonly areaCm2: number;
+  /** Share of the hair that crosses the rest, 0–0.5, and the mean angle by which it adds to the strips' error, degrees. */
+  readonly crossing: { readonly share: number; readonly addsDeg: number };
   readonly idPrefix: string;
   /** The layout for a product and way; made on demand and kept. */
   readonly layout: (product: Product, way: Way) => Layout;
@@ -31,9 +33,27 @@ const LETTERS = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ';
 const prefixOf = (index: number): string => (index < LETTERS.length ? (LETTERS[index] ?? 'A') : prefixOf(Math.floor(index / LETTERS.length) - 1) + (LETTERS[index % LETTERS.length] ?? 'A'));
 
 export const hairOf = (input: ZoneCase): Hair => ({
-  lengthMm: input.hair.lengthMm, coarseness: input.hair.coarseness, density: input.hair.density, curl: input.hair.curl ?? 1,
+  lengthMm: input.hair.lengthMm, shortestMm: input.hair.shortestMm, longestMm: input.hair.longestMm, flags: input.hair.flags ?? [], coarseness: input.hair.coarseness, density: input.hair.density, curl: input.hair.curl ?? 1,
   history: input.hair.history ?? 'regular', lastWaxOn: input.hair.lastWaxOn, past: input.hair.past ?? [],
 });
+
+/** A strip pulls at most square to a hair: beyond that it goes with it again. */
+const MOST_OFF_DEG = 90;
+
+function crossingOf(field: GrowthField, outline: Ring): ZoneWork['crossing'] {
+  if (!field.crossing) return { share: 0, addsDeg: 0 };
+  let [nodes, share, off] = [0, 0, 0];
+  for (let n = 0; n < field.columns * field.rows; n++) {
+    const at = nodeCentre(field, n);
+    if (!isInside([outline], at)) continue;
+    nodes++;
+    const second = crossingAt(field, at);
+    if (!second) continue;
+    share += second.share;
+    off += second.share * Math.min(MOST_OFF_DEG, angleBetweenDeg(second.towards, nodeDirection(field, n)));
+  }
+  return nodes === 0 ? { share: 0, addsDeg: 0 } : { share: share / nodes, addsDeg: off / nodes };
+}
 
 export function prepareZone(input: ZoneCase, index: number, client: ClientCase, level: HandLevel, memory: PlanMemory): Result<ZoneWork> {
   const zone = ZONES[input.zone];
@@ -55,6 +75,6 @@ export function prepareZone(input: ZoneCase, index: number, client: ClientCase, 
   };
   return ok({
     input, key: zoneKey(input), zone, sheet: sheet.value, hair: hairOf(input), field, exclusions, hairAreaCm2: regionArea(hair),
-    areaCm2: regionArea([sheet.value.outline]), idPrefix, layout,
+    areaCm2: regionArea([sheet.value.outline]), crossing: crossingOf(field, sheet.value.outline), idPrefix, layout,
   });
 }

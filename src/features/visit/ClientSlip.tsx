@@ -18,7 +18,7 @@ export function ClientSlip({ bench, zoneKey }: { readonly bench: Bench; readonly
   const notes = plan.screening.reasons.filter((r) => r.outcome !== 'go');
   // what the card's alerts already say is not said twice
   const fresh = notes.filter((r, i) => notes.findIndex((o) => o.text === r.text) === i).filter((r) => r.fact === null || !client.alerts.includes(FACT_WORDS[r.fact]) || r.outcome === 'postpone' || r.outcome === 'decline');
-  const marks = zone?.last?.data.marks ?? [];
+  const marks = zone?.data.marks.filter((m) => m.unseen) ?? [];
   return (
     <div className={styles.slip}>
       <h2 className={styles.name}><Link href={`/clients/${client.id}`}>{client.name}</Link></h2>

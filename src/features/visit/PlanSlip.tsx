@@ -43,6 +43,7 @@ function openPoints({ visit, zones, plan }: Bench): readonly string[] {
   return [
     ...(visit.consult.confirmedAtMs === null ? ['consultation'] : []),
     ...zones.filter((z) => !z.data.confirmed).map((z) => `${z.name.toLowerCase()}${z.side === 'middle' ? '' : `, ${z.side},`} not looked at`),
+    ...zones.filter((z) => z.data.confirmed && z.data.marks.some((m) => m.unseen)).map((z) => `marks on the ${z.name.toLowerCase()}${z.side === 'middle' ? '' : `, ${z.side}`}`),
     ...(plan.zones.some((z) => z.choice === null) ? ['a zone without product'] : []),
   ];
 }

@@ -1,5 +1,6 @@
 // Stored documents of an older shape, brought up to the present one. Nothing is dropped; what was not known gets its empty value.
 
+import type { Plan } from '../../core/plan';
 import type { ClientProfile, Consult } from './schema/documents';
 
 /** A document as it lies in the file: its version is known, the rest may be older than the types say. */
@@ -22,3 +23,9 @@ export function upProfile(stored: Stored): ClientProfile {
   if (stored.v !== 1) return stored as unknown as ClientProfile; // version 2 is written by this program only
   return { ...stored, v: 2, reactions: [], patchTests: [] } as unknown as ClientProfile; // the rest of version 1 is unchanged in version 2
 }
+
+/** A kept plan from before hair could cross and places had names: nothing crossed, no place is named. */
+export const upPlan = (plan: Plan): Plan => ({
+  ...plan,
+  zones: plan.zones.map((z) => ({ ...{ basis: 'reference-adult' as const, crossingShare: 0 }, ...z, strips: z.strips.map((s) => ({ ...{ place: null, crossing: null }, ...s })) })),
+});

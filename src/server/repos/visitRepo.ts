@@ -4,7 +4,7 @@ import type { TableEvent } from '../../core/hands';
 import type { Plan } from '../../core/plan';
 import type { DbOrTx } from '../db/openDatabase';
 import { careTold, charts, plans, readings, tableJournal, visits, type ChartData, type Reading } from '../db/schema';
-import { upConsult } from '../db/upSteps';
+import { upConsult, upPlan } from '../db/upSteps';
 
 export type VisitRow = typeof visits.$inferSelect;
 export type ChartRow = typeof charts.$inferSelect;
@@ -46,7 +46,10 @@ export const dropChart = (db: DbOrTx, visitId: string, zone: ZoneId, side: Side)
   db.delete(charts).where(and(eq(charts.visitId, visitId), eq(charts.zone, zone), eq(charts.side, side))).run();
 };
 
-export const readPlan = (db: DbOrTx, caseHash: string): Plan | undefined => db.select().from(plans).where(eq(plans.caseHash, caseHash)).get()?.plan;
+export const readPlan = (db: DbOrTx, caseHash: string): Plan | undefined => {
+  const kept = db.select().from(plans).where(eq(plans.caseHash, caseHash)).get();
+  return kept && upPlan(kept.plan);
+};
 export const keepPlan = (db: DbOrTx, caseHash: string, plan: Plan, computedAtMs: number): void => {
   db.insert(plans).values({ caseHash, plan, computedAtMs }).onConflictDoNothing().run();
 };

@@ -1,7 +1,7 @@
 // Everything the visit bench shows, in one value.
 
 import 'server-only';
-import type { Side, ZoneId } from '../../core/anatomy';
+import type { BodySize, Side, ZoneId } from '../../core/anatomy';
 import { hasBegun, type TableEvent } from '../../core/hands';
 import type { Service } from '../../core/agreement';
 import type { Plan } from '../../core/plan';
@@ -33,7 +33,7 @@ export interface Bench {
   readonly visit: { readonly id: string; readonly version: number; readonly onDate: string; readonly status: 'open' | 'closed'; readonly endedAs: 'postponed' | 'declined' | null; readonly consult: Consult; readonly personId: string; readonly personName: string };
   readonly client: {
     readonly id: string; readonly name: string; readonly byline: string; readonly ageYears: number | null; readonly visitCount: number; readonly note: string;
-    readonly bornOn: string | null; readonly standing: readonly CardFact[]; readonly patchTests: readonly PatchTest[];
+    readonly body: BodySize; readonly bornOn: string | null; readonly standing: readonly CardFact[]; readonly patchTests: readonly PatchTest[];
     /** Every zone ever worked on here, with the date of the last wax. */
     readonly lastWaxOn: readonly { readonly zone: string; readonly on: string }[];
     readonly alerts: readonly string[]; readonly skin: string; readonly ingrownProne: boolean;
@@ -83,7 +83,7 @@ export function loadBench(db: Db, visitId: string, nowMs: number): ServiceResult
       visit: { id: visit.id, version: visit.version, onDate: visit.onDate, status: visit.status, endedAs: visit.endedAs, consult: visit.consult, personId: person.id, personName: person.name },
       client: {
         id: client.id, name: client.name, byline: client.byline, ageYears: client.bornOn ? yearsBetween(client.bornOn, visit.onDate) : null,
-        bornOn: client.bornOn, standing: client.profile.standing, patchTests: client.profile.patchTests,
+        body: { ...(client.profile.statureCm === null ? {} : { statureCm: client.profile.statureCm }), ...(client.profile.massKg === null ? {} : { massKg: client.profile.massKg }) }, bornOn: client.bornOn, standing: client.profile.standing, patchTests: client.profile.patchTests,
         lastWaxOn: [...found.pasts].map(([zone, past]) => ({ zone, on: past.lastOn })), visitCount: visitCount(db, client.id), note: client.note, alerts: alertsOf(client, visit.onDate), skin: client.profile.skin, ingrownProne: client.profile.ingrownProne,
       },
       zones: parts.zones.map((z) => ({

@@ -10,7 +10,7 @@ import { notFound, refused, stale, type ServiceError, type ServiceResult } from 
 import { chartsOf, dropChart, putChart, putReading, readVisit, updateVisit, type VisitRow } from '../repos/visitRepo';
 import { loadBench, partsOf, type Bench } from './bench';
 import { judgedNow, overrideFault } from './consultRules';
-import { startingChart, zoneKeyOf, zonePasts } from './history';
+import { clientMarks, startingChart, zoneKeyOf, zonePasts } from './history';
 import { zoneRefFault } from './openVisit';
 import { buildCase } from './planCase';
 
@@ -50,10 +50,11 @@ export function setZones(db: Db, visitId: string, body: { version: number; zones
   if (fault) return refused(fault, 'zones');
   return change(db, visitId, body.version, nowMs, {}, (tx, visit) => {
     const pasts = zonePasts(tx, visit.clientId, visit);
+    const marks = clientMarks(tx, visit.clientId, visitId);
     const kept = new Map(chartsOf(tx, visitId).map((c) => [`${c.zone}/${c.side}`, c]));
     const wanted = new Set(body.zones.map(zoneKeyOf));
     for (const [key, c] of kept) if (!wanted.has(key)) dropChart(tx, visitId, c.zone as ZoneId, c.side); // zones are checked on the way in
-    body.zones.forEach((z, place) => putChart(tx, visitId, z.zone, z.side, place, kept.get(zoneKeyOf(z))?.data ?? startingChart(z.zone, pasts.get(zoneKeyOf(z)), visit.onDate)));
+    body.zones.forEach((z, place) => putChart(tx, visitId, z.zone, z.side, place, kept.get(zoneKeyOf(z))?.data ?? startingChart(z.zone, pasts.get(zoneKeyOf(z)), visit.onDate, marks.get(zoneKeyOf(z)))));
   });
 }
 

@@ -7,6 +7,7 @@ import { consentsOf, messagesOf } from '../repos/formRepo';
 import { allVisits, chartsOf, closedVisits, readingsOf, readPlan, visitOfBooking } from '../repos/visitRepo';
 import { learnGrowth, observationsOf } from '../../core/hair';
 import { ZONES, type Side, type ZoneId } from '../../core/anatomy';
+import type { Mark } from '../../core/field';
 import { ok } from '../../core/shared';
 import { civilDateAt } from '../clock';
 import type { Db } from '../db/openDatabase';
@@ -15,7 +16,7 @@ import { notFound, refused, stale, type ServiceResult } from '../errors';
 import { readPerson, readProducts, readStudio } from '../repos/studioRepo';
 import { alertsOf } from './alerts';
 import { cardChanges } from './cardChanges';
-import { zonePasts } from './history';
+import { clientMarks, zonePasts } from './history';
 import { zoneName } from './planCase';
 
 export interface ClientLine {
@@ -90,6 +91,8 @@ export interface ClientCard {
     readonly id: string; readonly on: string; readonly zones: readonly string[]; readonly product: string; readonly targetC: number | null; readonly felt: string | null; readonly tweezed: number; readonly notes: readonly string[];
   }[];
   /** Put off or declined, latest first. */
+  /** Marks that stay with the client, as last looked at. */
+  readonly marks: readonly { readonly name: string; readonly mark: Mark }[];
   readonly notDone: readonly { readonly id: string; readonly on: string; readonly endedAs: 'postponed' | 'declined'; readonly why: readonly string[] }[];
   readonly consents: readonly { readonly id: string; readonly atMs: number; readonly textVersion: number; readonly signedBy: 'client' | 'guardian'; readonly signerName: string; readonly signature: Signature }[];
   readonly messages: readonly { readonly id: string; readonly kind: 'postponed' | 'referral'; readonly words: string; readonly createdAtMs: number; readonly postedAtMs: number | null }[];
@@ -112,6 +115,10 @@ export function loadClientCard(db: Db, id: string, nowMs: number): ServiceResult
     const learned = learnGrowth(ZONES[zone].growth, hair.history, observationsOf({ ...hair, lastWaxOn: undefined, past: past.past.slice(0, -1) }, past.lastOn));
     return { zone, side, name: placeName(zone, side), lastOn: past.lastOn, lengths: past.past, rateFactor: learned.person.rateFactor, visits: learned.visits };
   });
+  const marks = [...clientMarks(db, id)].flatMap(([key, known]) => {
+    const [zone, side] = key.split('/') as [ZoneId, Side]; // keys are made from both
+    return known.map(({ kind, at, radiusMm, note, since }) => ({ name: placeName(zone, side), mark: { kind, at, radiusMm, ...(note ? { note } : {}), ...(since ? { since } : {}) } }));
+  });
   const visits = closedVisits(db, id).map((v) => {
     const plan = v.planHash ? readPlan(db, v.planHash) : undefined;
     const read = readingsOf(db, v.id).map((r) => r.data);
@@ -128,7 +135,7 @@ export function loadClientCard(db: Db, id: string, nowMs: number): ServiceResult
     id: v.id, on: v.onDate, endedAs: v.endedAs, why: [...new Set((v.consult.judged?.reasons ?? []).filter((r) => r.outcome === 'postpone' || r.outcome === 'decline').map((r) => r.text))],
   }]));
   return ok({
-    client, alerts: alertsOf(client, on), timeZone: studio.timeZone, zones, visits, ahead, notDone, today: on,
+    client, alerts: alertsOf(client, on), timeZone: studio.timeZone, zones, marks, visits, ahead, notDone, today: on,
     consents: consentsOf(db, id).map((c) => ({ id: c.id, atMs: c.atMs, textVersion: c.textVersion, signedBy: c.signedBy, signerName: c.signerName, signature: c.signature })),
     messages: messagesOf(db, id).map(({ id: messageId, kind, words, createdAtMs, postedAtMs }) => ({ id: messageId, kind, words, createdAtMs, postedAtMs })),
     edits: editsOf(db, id).map((e) => ({ seq: e.seq, atMs: e.atMs, changes: e.changes, by: e.personId === null ? '' : (readPerson(db, e.personId)?.name ?? '') })),

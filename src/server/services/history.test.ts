@@ -15,8 +15,19 @@ describe('startingChart', () => {
   it('takes over growth, marks and choice, to be looked at again', () => {
     const next = startingChart('underarm', past(), '2027-05-08');
     expect(next.strokes).toEqual(chart.strokes);
-    expect(next.marks).toEqual(chart.marks);
+    expect(next.marks).toEqual(chart.marks.map((m) => ({ ...m, unseen: true })));
     expect(next).toMatchObject({ product: 'soft', reason: 'asked for it', confirmed: false });
+  });
+  it('assesses anew what changes: shortest, longest and hair under the skin; how hair stands is expected again', () => {
+    const next = startingChart('underarm', past({ last: { ...chart, sheetCm: [10, 14], hair: { ...chart.hair, shortestMm: 4, longestMm: 9, flags: ['flat', 'under-skin'] } } }), '2027-05-08');
+    expect(next.hair).not.toHaveProperty('shortestMm');
+    expect(next.hair.flags).toEqual(['flat']);
+    expect(next.sheetCm).toEqual([10, 14]);
+  });
+  it('takes marks known from elsewhere, also where the zone was never done', () => {
+    const known = [{ kind: 'scar', at: [3, 3], radiusMm: 5, note: 'old' }] as const;
+    expect(startingChart('underarm', undefined, '2027-05-08', known).marks).toEqual([{ ...known[0], unseen: true }]);
+    expect(startingChart('underarm', past(), '2027-05-08', []).marks).toEqual([]);
   });
   it('expects longer hair the longer it is, and after three months a lapsed client', () => {
     const lengths = [25, 35, 45, 60].map((days) => startingChart('underarm', past(), addDays('2027-04-01', days)).hair.lengthMm);

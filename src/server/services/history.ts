@@ -2,11 +2,11 @@
 
 import type { Side, ZoneId } from '../../core/anatomy';
 import { ZONES } from '../../core/anatomy';
-import { learnGrowth, observationsOf, typicalVisibleLength, type PastLength } from '../../core/hair';
+import { learnGrowth, observationsOf, typicalVisibleLength, type HairFlag, type PastLength } from '../../core/hair';
 import { daysBetween } from '../../core/shared';
 import type { DbOrTx } from '../db/openDatabase';
-import type { ChartData, Reading } from '../db/schema';
-import { chartsOf, closedVisits, readingsOf, type VisitRow } from '../repos/visitRepo';
+import type { ChartData, ChartMark, Reading } from '../db/schema';
+import { allVisits, chartsOf, closedVisits, readingsOf, type VisitRow } from '../repos/visitRepo';
 
 export interface ZonePast {
   readonly last: ChartData;
@@ -39,10 +39,26 @@ export function zonePasts(db: DbOrTx, clientId: string, before?: VisitRow): Read
 const roundHalf = (mm: number): number => Math.round(mm * 2) / 2;
 const LONGEST_FORECAST_MM = 25;
 
-/** The chart to begin with: last time's, its length as this client's growth makes it likely on the date. */
-export function startingChart(zone: ZoneId, past: ZonePast | undefined, on: string): ChartData {
+/**
+ * Marks that stay with the client, per zone: those of the latest chart that someone looked at, whether the visit was done or put off.
+ */
+export function clientMarks(db: DbOrTx, clientId: string, but?: string): ReadonlyMap<string, readonly ChartMark[]> {
+  const marks = new Map<string, readonly ChartMark[]>();
+  for (const visit of [...allVisits(db, clientId)].reverse()) {
+    if (visit.status !== 'closed' || visit.id === but) continue;
+    for (const chart of chartsOf(db, visit.id)) if (chart.data.confirmed || !marks.has(keyOf(chart.zone, chart.side))) marks.set(keyOf(chart.zone, chart.side), chart.data.marks);
+  }
+  return marks;
+}
+
+/** What changes from visit to visit is assessed anew; how the hair stands is expected again. */
+const LASTING_FLAGS: readonly HairFlag[] = ['flat', 'layers'];
+
+/** The chart to begin with: last time's, its length as this client's growth makes it likely on the date; known marks are to be looked at again. */
+export function startingChart(zone: ZoneId, past: ZonePast | undefined, on: string, known: readonly ChartMark[] = past?.last.marks ?? []): ChartData {
+  const marks = known.map((m): ChartMark => ({ ...m, unseen: true }));
   if (!past) {
-    return { v: 1, hair: { lengthMm: 6, coarseness: 3, density: 3, curl: 1, history: 'first' }, strokes: [], marks: [], product: null, way: null, reason: '', confirmed: false };
+    return { v: 1, hair: { lengthMm: 6, coarseness: 3, density: 3, curl: 1, history: 'first' }, strokes: [], marks, product: null, way: null, reason: '', confirmed: false };
   }
   const { growth } = ZONES[zone];
   const history = past.last.hair.history === 'first' || past.last.hair.history === 'shaved' ? 'regular' : past.last.hair.history;
@@ -50,7 +66,9 @@ export function startingChart(zone: ZoneId, past: ZonePast | undefined, on: stri
   const hair = { ...past.last.hair, history, lastWaxOn: past.lastOn, past: past.past.slice(0, -1) };
   const learned = learnGrowth(growth, history, past.past.length > 1 ? observationsOf({ ...hair, lengthMm: past.last.hair.lengthMm }, past.lastOn) : []);
   const lengthMm = Math.min(LONGEST_FORECAST_MM, Math.max(0.5, roundHalf(typicalVisibleLength(growth, history, learned.person, Math.max(1, days)))));
-  return { ...past.last, hair: { ...past.last.hair, history: days > 90 ? 'lapsed' : history, lengthMm }, reason: past.last.product ? past.last.reason : '', confirmed: false };
+  const { coarseness, density, curl } = past.last.hair;
+  const lasting = (past.last.hair.flags ?? []).filter((f) => LASTING_FLAGS.includes(f));
+  return { ...past.last, marks, hair: { coarseness, density, curl, ...(lasting.length > 0 ? { flags: lasting } : {}), history: days > 90 ? 'lapsed' : history, lengthMm }, reason: past.last.product ? past.last.reason : '', confirmed: false };
 }
 
 export const zoneKeyOf = (ref: { readonly zone: ZoneId; readonly side: Side }): string => keyOf(ref.zone, ref.side);

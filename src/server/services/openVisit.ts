@@ -13,7 +13,7 @@ import { notFound, refused, type ServiceResult } from '../errors';
 import { readBooking, readClient, type ClientRow } from '../repos/clientRepo';
 import { readPeople, readPerson, readStudio } from '../repos/studioRepo';
 import { closedVisits, insertVisit, putChart, visitOfBooking } from '../repos/visitRepo';
-import { startingChart, zonePasts, zoneKeyOf } from './history';
+import { clientMarks, startingChart, zonePasts, zoneKeyOf } from './history';
 
 export interface OpenVisit {
   readonly bookingId?: string;
@@ -60,10 +60,11 @@ export function openVisit(db: Db, request: OpenVisit, nowMs: number): ServiceRes
   if (fault) return refused(fault, 'zones');
   const on = civilDateAt(booking?.startsAtMs ?? nowMs, studio.timeZone);
   const pasts = zonePasts(db, client.id);
+  const marks = clientMarks(db, client.id);
   const visitId = randomUUID();
   db.transaction((tx) => {
     insertVisit(tx, { id: visitId, bookingId: booking?.id ?? null, clientId: client.id, personId, onDate: on, status: 'open', consult: startingConsult(client, on, closedVisits(db, client.id)[0]?.consult), createdAtMs: nowMs });
-    zones.forEach((z, place) => putChart(tx, visitId, z.zone, z.side, place, startingChart(z.zone, pasts.get(zoneKeyOf(z)), on)));
+    zones.forEach((z, place) => putChart(tx, visitId, z.zone, z.side, place, startingChart(z.zone, pasts.get(zoneKeyOf(z)), on, marks.get(zoneKeyOf(z)))));
   });
   return ok({ visitId });
 }

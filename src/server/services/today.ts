@@ -14,7 +14,7 @@ import { alertsOf } from './alerts';
 import { partsOf } from './bench';
 import { changesOf } from './consultRules';
 import { knownProducts } from './knownProducts';
-import { startingChart, zoneKeyOf, zonePasts } from './history';
+import { clientMarks, startingChart, zoneKeyOf, zonePasts } from './history';
 import { startingConsult } from './openVisit';
 import { planCase, zoneName } from './planCase';
 
@@ -61,7 +61,8 @@ function forecast(db: Db, booking: BookingRow, client: ClientRow, studio: Studio
   if (!person) return undefined;
   const on = civilDateAt(booking.startsAtMs, studio.timeZone);
   const pasts = zonePasts(db, client.id);
-  const zones = booking.zones.map((z) => ({ ...z, data: startingChart(z.zone, pasts.get(zoneKeyOf(z)), on), past: pasts.get(zoneKeyOf(z)) }));
+  const marks = clientMarks(db, client.id);
+  const zones = booking.zones.map((z) => ({ ...z, data: startingChart(z.zone, pasts.get(zoneKeyOf(z)), on, marks.get(zoneKeyOf(z))), past: pasts.get(zoneKeyOf(z)) }));
   // before the client is there, consent is not the question: what is on file is asked for in words
   const consult = { ...startingConsult(client, on, undefined), consent: true };
   return planCase(db, { on, client, consult, studio, person, products: readProducts(db), zones, rules: changesOf(db), knownProducts: knownProducts(db, client, consult.facts) }, nowMs).plan;

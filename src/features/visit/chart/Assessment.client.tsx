@@ -3,14 +3,24 @@
 import { Slider } from 'antd';
 import { useEffect, useState } from 'react';
 import { hairsPerCm2, type Zone } from '@/core/anatomy';
-import { lengthSpreadCv, type HairHistory } from '@/core/hair';
+import { HAIR_FLAGS, lengthSpreadCv, tooLongShare, type HairFlag, type HairHistory } from '@/core/hair';
 import { logNormalStrata, seededRandom } from '@/core/shared';
 import type { ChartHair } from '@/server/db/schema';
 import { Steps } from '@/ui/Steps.client';
+import { percent } from '@/ui/words';
+import { ShortOrUnder } from './ShortOrUnder.client';
 import styles from './Chart.module.css';
 
 const LONGEST = 18;
 const HISTORY: readonly (readonly [HairHistory, string])[] = [['first', 'first wax'], ['regular', 'regular'], ['lapsed', 'lapsed'], ['shaved', 'shaved since']];
+
+const FLAGS: Readonly<Record<HairFlag, string>> = { flat: 'lies flat', layers: 'in layers', 'under-skin': 'under the skin' };
+/** Past this hairs tangle and too many are caught at once; trimmed, they are about 6 mm. */
+const TRIM_OVER_MM = 12;
+/** From this share of too long hair on it is trimmed first. */
+const TRIM_SHARE = 0.3;
+
+const half = (mm: number): number => Math.max(0.5, Math.round(mm * 2) / 2);
 
 interface Props {
   readonly hair: ChartHair;
@@ -21,16 +31,30 @@ interface Props {
 
 /** Length on a scale with each family's shortest hair, coarseness and density as drawn hairs, history in words. */
 export function Assessment({ hair, zone, disabled, onChange }: Props) {
-  const [length, setLength] = useState(hair.lengthMm);
-  useEffect(() => setLength(hair.lengthMm), [hair.lengthMm]);
+  const usual = logNormalStrata(hair.lengthMm, lengthSpreadCv(hair), 10);
+  const shown = [hair.shortestMm ?? Math.min(hair.lengthMm, half(usual[0] ?? 0.5)), hair.lengthMm, hair.longestMm ?? Math.max(hair.lengthMm, half(usual[9] ?? LONGEST))];
+  const [lengths, setLengths] = useState<readonly number[] | null>(null);
+  const [testing, setTesting] = useState(false);
+  useEffect(() => setLengths(null), [hair]);
+  const [shortest = 0, length = 0, longest = 0] = lengths ?? shown;
+  /** Only what was moved is taken as found; the rest stays as it usually is. */
+  const took = (next: readonly number[]): void => {
+    const [a = 0.5, mm = 6, b = LONGEST] = next;
+    const keepShort = hair.shortestMm !== undefined || a !== shown[0];
+    const keepLong = hair.longestMm !== undefined || b !== shown[2];
+    onChange({ ...hair, lengthMm: mm, shortestMm: keepShort ? Math.min(a, mm) : undefined, longestMm: keepLong ? Math.max(b, mm) : undefined });
+  };
+  const flags = hair.flags ?? [];
+  const setFlag = (flag: HairFlag, on: boolean): void => onChange({ ...hair, flags: HAIR_FLAGS.filter((f) => (f === flag ? on : flags.includes(f))) });
+  const tooLong = tooLongShare(hair, TRIM_OVER_MM);
   const f = zone.shortestFactor;
-  const marks = Object.fromEntries(([[1.6 * f, 'sugar'], [4 * f, 'hard'], [6 * f, 'soft'], [13, 'trim']] as const).map(([mm, word]) => [mm, <span key={word} className={styles.tick}>{Math.round(mm * 10) / 10}<br />{word}</span>]));
-  const spread = logNormalStrata(length, lengthSpreadCv(hair), 10);
+  const marks = Object.fromEntries(([[1.6 * f, 'sugar'], [4 * f, 'hard'], [6 * f, 'soft'], [12, 'trim']] as const).map(([mm, word]) => [mm, <span key={word} className={styles.tick}>{Math.round(mm * 10) / 10}<br />{word}</span>]));
   return (
     <div className={styles.assess}>
       <div className={styles.length}>
-        <h3 id="length">Length <strong>{length} mm</strong> <span className="quiet">most {Math.round((spread[0] ?? 0) * 2) / 2}–{Math.round((spread[9] ?? 0) * 2) / 2}</span></h3>
-        <Slider min={0.5} max={LONGEST} step={0.5} value={length} disabled={disabled} marks={marks} included={false} onChange={setLength} onChangeComplete={(mm) => onChange({ ...hair, lengthMm: mm })} tooltip={{ open: false }} ariaLabelledByForHandle="length" />
+        <h3>Length <strong>{length} mm</strong> <span className="quiet">{hair.shortestMm === undefined && hair.longestMm === undefined ? 'most' : 'found'} {shortest}–{longest}</span></h3>
+        <Slider range={{ draggableTrack: false }} min={0.5} max={LONGEST} step={0.5} value={[shortest, length, longest]} disabled={disabled} marks={marks} onChange={setLengths} onChangeComplete={took} tooltip={{ open: false }} className={styles.lengths ?? ''} ariaLabelForHandle={['Shortest hair, mm', 'Typical length, mm', 'Longest hair, mm']} />
+        {tooLong >= TRIM_SHARE ? <p className={styles.trim} role="status">Trim to about 6 mm first: {percent(tooLong)} is over {TRIM_OVER_MM} mm and tangles. Never shorter than the house rule.</p> : null}
       </div>
       <div>
         <h3 id="coarseness">Coarseness</h3>
@@ -50,6 +74,14 @@ export function Assessment({ hair, zone, disabled, onChange }: Props) {
           {HISTORY.map(([value, word]) => <button key={value} type="button" role="radio" aria-checked={hair.history === value} disabled={disabled} onClick={() => onChange({ ...hair, history: value })}>{word}</button>)}
         </div>
       </div>
+      <div className={styles.flags}>
+        <h3 id="flags">How it stands</h3>
+        <div className={styles.history} role="group" aria-labelledby="flags">
+          {HAIR_FLAGS.map((f) => <button key={f} type="button" aria-pressed={flags.includes(f)} disabled={disabled} onClick={() => setFlag(f, !flags.includes(f))}>{FLAGS[f]}</button>)}
+          {disabled ? null : <button type="button" onClick={() => setTesting(true)}>Short, or under the skin?</button>}
+        </div>
+      </div>
+      {testing ? <ShortOrUnder onFlag={(flag) => setFlag(flag, true)} onClose={() => setTesting(false)} /> : null}
     </div>
   );
 }

@@ -1,12 +1,12 @@
 'use client';
 
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { hairsPerCm2, ZONES, type Sheet, type Side, type Zone } from '@/core/anatomy';
-import { exclusionOf, growthAt, growthField, partingEdges, type MarkKind } from '@/core/field';
+import { hairsPerCm2, SUBDIVISIONS, ZONES, type Sheet, type Side, type Zone } from '@/core/anatomy';
+import { crossingAt, exclusionOf, growthAt, growthField, partingEdges } from '@/core/field';
 import { regionArea, type Vec } from '@/core/shared';
 import type { ChartHair } from '@/server/db/schema';
 import { drawHairs, plantRoots } from './hairs';
-import { stepTool, type SheetContent, type Tool, type ToolEvent, type ToolState } from './combTool';
+import { stepTool, type SheetContent, type ToolEvent, type ToolState } from './combTool';
 import styles from './Chart.module.css';
 
 export interface HairSheetProps {
@@ -15,9 +15,8 @@ export interface HairSheetProps {
   readonly sheet: Sheet;
   readonly hair: ChartHair;
   readonly content: SheetContent;
-  readonly tool: Tool;
-  readonly radiusCm: number;
-  readonly markKind: MarkKind;
+  /** What the hand holds. */
+  readonly held: Omit<ToolState, 'drag'>;
   readonly readOnly: boolean;
   /** A gesture is done: what it was before, and what it is now. */
   readonly onDone: (before: SheetContent, after: SheetContent) => void;
@@ -28,17 +27,18 @@ const KEY_STEP_CM = 0.5;
 const ARROWS: Readonly<Record<string, Vec>> = { ArrowUp: [0, -1], ArrowDown: [0, 1], ArrowLeft: [-1, 0], ArrowRight: [1, 0] };
 
 /** The zone's sheet in centimetres with its hair drawn to scale; dragged or keyed to comb, mark and erase. */
-export function HairSheet({ zone, side, sheet, hair, content, tool, radiusCm, markKind, readOnly, onDone }: HairSheetProps) {
+export function HairSheet({ zone, side, sheet, hair, content, held, readOnly, onDone }: HairSheetProps) {
+  const { tool, radiusCm } = held;
   const canvas = useRef<HTMLCanvasElement>(null);
   const frame = useRef<HTMLDivElement>(null);
   const [size, setSize] = useState({ width: 640, height: 420 });
   const [draft, setDraft] = useState<SheetContent | null>(null);
   const [cursor, setCursor] = useState<Vec | null>(null);
-  const machine = useRef<ToolState>({ tool, radiusCm, markKind, drag: null });
+  const machine = useRef<ToolState>({ ...held, drag: null });
   const shown = draft ?? content;
   const latest = useRef({ shown, content });
   useEffect(() => { latest.current = { shown, content }; });
-  useEffect(() => { machine.current = { ...machine.current, tool, radiusCm, markKind }; }, [tool, radiusCm, markKind]);
+  useEffect(() => { machine.current = { ...held, drag: machine.current.drag }; }, [held]);
   const field = useMemo(() => growthField(zone, side, sheet, shown.strokes), [zone, side, sheet, shown.strokes]);
   const exclusions = useMemo(() => shown.marks.map(exclusionOf), [shown.marks]);
   const area = useMemo(() => regionArea([sheet.outline]), [sheet]);
@@ -86,9 +86,10 @@ export function HairSheet({ zone, side, sheet, hair, content, tool, radiusCm, ma
     ctx.stroke();
     ctx.restore();
     ctx.setLineDash([]);
+    drawPlaces(ctx, zone, side, sheet, pxPerCm, origin, colour('--hairline-strong'), colour('--second-ink'));
     drawHairs(ctx, roots, field, hair, pxPerCm, colour('--walnut'));
     drawMarks(ctx, shown, pxPerCm, colour('--madder'), colour('--walnut'));
-    if (cursor && !readOnly) drawBrush(ctx, cursor, tool === 'mark' ? 0.3 : radiusCm, tool === 'comb' ? growthAt(field, cursor) : null, pxPerCm, colour('--wax'));
+    if (cursor && !readOnly) drawBrush(ctx, cursor, tool === 'mark' ? held.markMm / 10 : radiusCm, tool === 'comb' ? growthAt(field, cursor) : tool === 'cross' ? (crossingAt(field, cursor)?.towards ?? null) : null, pxPerCm, colour('--wax'));
   });
 
   const feed = (event: ToolEvent): void => {
@@ -117,12 +118,12 @@ export function HairSheet({ zone, side, sheet, hair, content, tool, radiusCm, ma
     if (way) {
       e.preventDefault();
       const to: Vec = [Math.min(sheet.widthCm, Math.max(0, at[0] + way[0] * KEY_STEP_CM)), Math.min(sheet.heightCm, Math.max(0, at[1] + way[1] * KEY_STEP_CM))];
-      if (e.shiftKey && tool === 'comb' && !readOnly) {
+      if (e.shiftKey && (tool === 'comb' || tool === 'cross') && !readOnly) {
         feed({ kind: 'down', at: [at[0] - way[0] * radiusCm * 0.4, at[1] - way[1] * radiusCm * 0.4] });
         feed({ kind: 'move', at });
         feed({ kind: 'up', at });
       } else setCursor(to);
-    } else if (e.key === 'Enter' && tool !== 'comb' && !readOnly) {
+    } else if (e.key === 'Enter' && (tool === 'mark' || tool === 'erase') && !readOnly) {
       e.preventDefault();
       feed({ kind: 'down', at });
       feed({ kind: 'up', at });
@@ -161,6 +162,31 @@ function drawGrid(ctx: CanvasRenderingContext2D, sheet: Sheet, px: number, line:
   for (let y = 0; y <= sheet.heightCm; y += labels) ctx.fillText(y === 0 ? '0 cm' : String(y), sheet.widthCm * px + 12, y * px + 5);
 }
 
+/** Least room beside the sheet in which the names of its parts stand, px. */
+const NAME_ROOM = 96;
+
+/** Borders of the zone's parts as dots, their names beside or below the sheet where there is room. */
+function drawPlaces(ctx: CanvasRenderingContext2D, zone: Zone, side: Side, sheet: Sheet, px: number, origin: Vec, line: string, ink: string): void {
+  const [w, h] = [sheet.widthCm * px, sheet.heightCm * px];
+  ctx.font = `13px ${bodyFont()}`;
+  ctx.fillStyle = ink;
+  ctx.strokeStyle = line;
+  ctx.lineWidth = 1;
+  ctx.setLineDash([2, 5]);
+  ctx.beginPath();
+  for (const { name, box: [u0, v0, u1, v1] } of SUBDIVISIONS[zone.id]) {
+    const [x0, x1] = side === 'right' ? [(1 - u1) * w, (1 - u0) * w] : [u0 * w, u1 * w];
+    if (v1 < 1) { ctx.moveTo(0, v1 * h); ctx.lineTo(w, v1 * h); }
+    if (x1 < w - 1) { ctx.moveTo(x1, 0); ctx.lineTo(x1, h); }
+    const isRow = u1 - u0 === 1;
+    if (isRow && origin[0] > NAME_ROOM) { ctx.textAlign = 'right'; ctx.fillText(name, -10, ((v0 + v1) / 2) * h + 5, origin[0] - 14); }
+    if (!isRow && ctx.measureText(name).width < x1 - x0) { ctx.textAlign = 'center'; ctx.fillText(name, (x0 + x1) / 2, h + 18); }
+  }
+  ctx.stroke();
+  ctx.setLineDash([]);
+  ctx.textAlign = 'start';
+}
+
 function drawMarks(ctx: CanvasRenderingContext2D, content: SheetContent, px: number, ring: string, ink: string): void {
   for (const mark of content.marks) {
     const [x, y] = [mark.at[0] * px, mark.at[1] * px];
@@ -178,7 +204,7 @@ function drawMarks(ctx: CanvasRenderingContext2D, content: SheetContent, px: num
     ctx.beginPath();
     ctx.arc(x, y, Math.max(4, (mark.radiusMm / 10) * px * 0.6), 0, 2 * Math.PI);
     ctx.fill();
-    const label = `${mark.kind}, keep ${Math.round(clearanceMm - mark.radiusMm)} mm`;
+    const label = `${mark.kind}${mark.unseen ? '?' : ''}, keep ${Math.round(clearanceMm - mark.radiusMm)} mm`;
     const left = x + (clearanceMm / 10) * px + 6;
     ctx.font = `600 14px ${bodyFont()}`;
     ctx.strokeStyle = '#fffdf8';

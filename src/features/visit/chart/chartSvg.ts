@@ -3,6 +3,7 @@
 
 import { growthAt, growthField, exclusionOf, type Mark, type Stroke } from '@/core/field';
 import type { Sheet, Side, Zone } from '@/core/anatomy';
+import type { HairCase } from '@/core/plan';
 import { isInside, type Vec } from '@/core/shared';
 
 const STEP_CM = 0.5;
@@ -17,10 +18,20 @@ export interface ChartToDraw {
   readonly sheet: Sheet;
   readonly strokes: readonly Stroke[];
   readonly marks: readonly Mark[];
+  readonly hair: HairCase;
+}
+
+const escaped = (text: string): string => text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;');
+
+/** The chart itself, for reading it back: formats/chartFile.ts. */
+function dataOf({ zone, side, sheet, strokes, marks, hair }: ChartToDraw): string {
+  const plain = marks.map(({ kind, at, radiusMm, note, since }) => ({ kind, at, radiusMm, ...(note ? { note } : {}), ...(since ? { since } : {}) }));
+  return escaped(JSON.stringify({ strickle: 'chart', version: 1, zone: { zone: zone.id, side, sheetCm: [sheet.widthCm, sheet.heightCm], hair, strokes, marks: plain } }));
 }
 
 /** The drawing; growth that lies within a mark's clearance is left out. */
-export function chartSvg({ zone, side, sheet, strokes, marks }: ChartToDraw): string {
+export function chartSvg(chart: ChartToDraw): string {
+  const { zone, side, sheet, strokes, marks } = chart;
   const { widthCm, heightCm, outline } = sheet;
   const field = growthField(zone, side, sheet, strokes);
   const cleared = marks.map(exclusionOf);
@@ -35,7 +46,7 @@ export function chartSvg({ zone, side, sheet, strokes, marks }: ChartToDraw): st
   }
   const title = `${zone.name}${side === 'middle' ? '' : `, ${side}`}`;
   const [w, h] = [widthCm + 2 * MARGIN_CM, heightCm + 2 * MARGIN_CM];
-  return `<svg xmlns="http://www.w3.org/2000/svg" width="${n(w)}cm" height="${n(h)}cm" viewBox="${n(-MARGIN_CM)} ${n(-MARGIN_CM)} ${n(w)} ${n(h)}"><title>${title}, ${n(widthCm)} by ${n(heightCm)} cm, tips point away from the dots</title>`
+  return `<svg xmlns="http://www.w3.org/2000/svg" width="${n(w)}cm" height="${n(h)}cm" viewBox="${n(-MARGIN_CM)} ${n(-MARGIN_CM)} ${n(w)} ${n(h)}"><title>${title}, ${n(widthCm)} by ${n(heightCm)} cm, tips point away from the dots</title><metadata>${dataOf(chart)}</metadata>`
     + `<path d="M${outline.map(([x, y]) => `${n(x)} ${n(y)}`).join('L')}Z" fill="#FFFDF8" stroke="#B86A12" stroke-width="0.05"/>`
     + `<g stroke="#2A211A" stroke-width="0.03" stroke-linecap="round">${hairs.join('')}</g>`
     + marks.map((m, i) => `<g fill="none" stroke="#9E2F2A" stroke-width="0.03"><circle cx="${n(m.at[0])}" cy="${n(m.at[1])}" r="${n(m.radiusMm / 10)}" fill="#9E2F2A"><title>${m.kind}</title></circle><circle cx="${n(m.at[0])}" cy="${n(m.at[1])}" r="${n((cleared[i]?.clearanceMm ?? 0) / 10)}" stroke-dasharray="0.12 0.1"/></g>`).join('')

@@ -6,7 +6,7 @@ import { stepTool, type SheetContent, type ToolEvent, type ToolState } from './c
 const made = sheetFor(ZONES.underarm, 'left', {});
 if (!made.ok) throw new Error(made.error.code);
 const sheet = made.value;
-const idle: ToolState = { tool: 'comb', radiusCm: 1, markKind: 'mole', drag: null };
+const idle: ToolState = { tool: 'comb', radiusCm: 1, markKind: 'mole', markMm: 4, share: 0.25, today: '2027-05-08', drag: null };
 const empty: SheetContent = { strokes: [], marks: [] };
 
 function run(state: ToolState, content: SheetContent, events: readonly ToolEvent[]) {
@@ -32,7 +32,12 @@ describe('stepTool', () => {
   });
   it('drops a mark and erases it before any stroke', () => {
     const marked = run({ ...idle, tool: 'mark' }, empty, [{ kind: 'down', at: [4, 5] }]);
-    expect(marked.content.marks).toEqual([{ kind: 'mole', at: [4, 5], radiusMm: 3 }]);
+    expect(marked.content.marks).toEqual([{ kind: 'mole', at: [4, 5], radiusMm: 4, since: '2027-05-08' }]);
     expect(run({ ...idle, tool: 'erase' }, marked.content, [{ kind: 'down', at: [4.2, 5] }, { kind: 'up', at: [4.2, 5] }]).content.marks).toEqual([]);
+  });
+  it('combs only a share of the hairs with the crossing comb', () => {
+    const { content } = run({ ...idle, tool: 'cross' }, empty, [{ kind: 'down', at: [3, 3] }, { kind: 'move', at: [4, 3] }, { kind: 'up', at: [4, 3] }]);
+    expect(content.strokes.length).toBeGreaterThan(2);
+    expect(content.strokes.every((s) => s.share === 0.25)).toBe(true);
   });
 });

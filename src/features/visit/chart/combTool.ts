@@ -1,21 +1,28 @@
 // The tool on the sheet as a small state machine: idle or dragging. Pure; the component feeds it pointer and key events in sheet
 // centimetres and carries out what comes back. One undo entry a gesture; Escape or a lost pointer takes the gesture back.
 
-import { comb, eraseStrokes, type GrowthField, type Mark, type MarkKind, type Stroke } from '@/core/field';
+import { comb, eraseStrokes, type GrowthField, type MarkKind, type Stroke } from '@/core/field';
 import type { Sheet } from '@/core/anatomy';
 import { distance, roundTo, type Vec } from '@/core/shared';
+import type { ChartMark } from '@/server/db/schema';
 
-export type Tool = 'comb' | 'mark' | 'erase';
+/** `cross` combs a share of the hairs across the rest. */
+export type Tool = 'comb' | 'cross' | 'mark' | 'erase';
 
 export interface SheetContent {
   readonly strokes: readonly Stroke[];
-  readonly marks: readonly Mark[];
+  readonly marks: readonly ChartMark[];
 }
 
 export interface ToolState {
   readonly tool: Tool;
   readonly radiusCm: number;
   readonly markKind: MarkKind;
+  readonly markMm: number;
+  /** Share of the hairs that the tool `cross` turns. */
+  readonly share: number;
+  /** The day of the visit: since when a new mark is known. */
+  readonly today: string;
   readonly drag: { readonly last: Vec; readonly before: SheetContent } | null;
 }
 
@@ -30,16 +37,13 @@ export interface ToolStep {
 
 /** A drag piece shorter than this share of the brush is waited for. */
 const PIECE = 0.3;
-const MARK_RADIUS_MM = 3;
 
 function erase(content: SheetContent, at: Vec, radiusCm: number): SheetContent {
   const hit = content.marks.find((m) => distance(m.at, at) <= Math.max(radiusCm, m.radiusMm / 10));
   return hit ? { ...content, marks: content.marks.filter((m) => m !== hit) } : { ...content, strokes: eraseStrokes(content.strokes, at, radiusCm) };
 }
 
-const put = (content: SheetContent, at: Vec, kind: MarkKind): SheetContent => ({
-  ...content, marks: [...content.marks, { kind, at: [roundTo(at[0], 2), roundTo(at[1], 2)], radiusMm: MARK_RADIUS_MM }],
-});
+export const newMark = (at: Vec, kind: MarkKind, radiusMm: number, since: string): ChartMark => ({ kind, at: [roundTo(at[0], 2), roundTo(at[1], 2)], radiusMm, since });
 
 /** One step of the tool. `field` is the field of the present content. */
 export function stepTool(state: ToolState, content: SheetContent, event: ToolEvent, field: GrowthField, sheet: Sheet): ToolStep {
@@ -47,7 +51,7 @@ export function stepTool(state: ToolState, content: SheetContent, event: ToolEve
   if (event.kind === 'cancel') return state.drag ? { state: { ...state, drag: null }, content: state.drag.before, finished: null } : stay;
   const { at } = event;
   if (event.kind === 'down') {
-    if (state.tool === 'mark') return { state, content: put(content, at, state.markKind), finished: content };
+    if (state.tool === 'mark') return { state, content: { ...content, marks: [...content.marks, newMark(at, state.markKind, state.markMm, state.today)] }, finished: content };
     const next = state.tool === 'erase' ? erase(content, at, state.radiusCm) : content;
     return { state: { ...state, drag: { last: at, before: content } }, content: next, finished: null };
   }
@@ -58,6 +62,6 @@ export function stepTool(state: ToolState, content: SheetContent, event: ToolEve
     return { state: { ...state, drag: null }, content, finished: changed ? before : null };
   }
   if (distance(state.drag.last, at) < PIECE * state.radiusCm) return stay;
-  const next = state.tool === 'erase' ? erase(content, at, state.radiusCm) : { ...content, strokes: comb(content.strokes, field, sheet, { from: state.drag.last, to: at, radiusCm: state.radiusCm }) };
+  const next = state.tool === 'erase' ? erase(content, at, state.radiusCm) : { ...content, strokes: comb(content.strokes, field, sheet, { from: state.drag.last, to: at, radiusCm: state.radiusCm, ...(state.tool === 'cross' ? { share: state.share } : {}) }) };
   return { state: { ...state, drag: { ...state.drag, last: at } }, content: next, finished: null };
 }

@@ -2,7 +2,7 @@
 // thickness and curl. Sheet centimetres in, pixels out.
 
 import { isInside, logNormalStrata, seededRandom, type Ring, type Vec } from '@/core/shared';
-import { growthAt, type Exclusion, type GrowthField } from '@/core/field';
+import { crossingAt, growthAt, type Exclusion, type GrowthField } from '@/core/field';
 import { lengthSpreadCv, type Hair } from '@/core/hair';
 
 export interface Root {
@@ -11,6 +11,14 @@ export interface Root {
   readonly length: number;
   readonly turnDeg: number;
   readonly bend: number;
+  /** Among hairs that cross it is one of these where it is below their share, 0 ≤ pick < 1. */
+  readonly pick: number;
+}
+
+/** Which way the hair of a root stands: with the rest, or among those that cross. */
+export function wayOf(root: Root, field: GrowthField): Vec {
+  const second = field.crossing ? crossingAt(field, root.at) : null;
+  return second && root.pick < second.share ? second.towards : growthAt(field, root.at);
 }
 
 /** Most hairs drawn; a denser zone is thinned evenly so that combing stays smooth. */
@@ -28,7 +36,7 @@ export function plantRoots(outline: Ring, excluded: readonly Exclusion[], areaCm
   for (let y = Math.min(...ys); y < Math.max(...ys); y += step) {
     for (let x = Math.min(...xs); x < Math.max(...xs); x += step) {
       const at: Vec = [x + random.between(0.05, 0.95) * step, y + random.between(0.05, 0.95) * step];
-      const root = { at, length: random.next(), turnDeg: 7 * random.normal(), bend: random.between(-1, 1) };
+      const root = { at, length: random.next(), turnDeg: 7 * random.normal(), bend: random.between(-1, 1), pick: random.next() };
       if (isInside([outline], at) && !excluded.some((e) => Math.hypot(at[0] - e.at[0], at[1] - e.at[1]) < e.clearanceMm / 10)) roots.push(root);
     }
   }
@@ -38,21 +46,27 @@ export function plantRoots(outline: Ring, excluded: readonly Exclusion[], areaCm
 const LENGTHS = 12;
 
 /** Draws every root's hair. `pxPerCm` scales, the context is already moved to the sheet's origin. */
-export function drawHairs(ctx: CanvasRenderingContext2D, roots: readonly Root[], field: GrowthField, hair: Pick<Hair, 'lengthMm' | 'coarseness' | 'curl' | 'history'>, pxPerCm: number, colour: string): void {
+export function drawHairs(ctx: CanvasRenderingContext2D, roots: readonly Root[], field: GrowthField, hair: Pick<Hair, 'lengthMm' | 'shortestMm' | 'longestMm' | 'coarseness' | 'curl' | 'history'>, pxPerCm: number, colour: string): void {
   const lengths = logNormalStrata(hair.lengthMm, lengthSpreadCv(hair), LENGTHS);
   ctx.strokeStyle = colour;
   ctx.lineCap = 'round';
   ctx.lineWidth = Math.max(0.7, (0.35 + 0.16 * hair.coarseness) * Math.min(2.2, pxPerCm / 22));
   ctx.beginPath();
   for (const root of roots) {
-    const [gx, gy] = growthAt(field, root.at);
+    const [gx, gy] = wayOf(root, field);
     const r = (root.turnDeg * Math.PI) / 180;
     const [dx, dy] = [gx * Math.cos(r) - gy * Math.sin(r), gx * Math.sin(r) + gy * Math.cos(r)];
     const length = (lengths[Math.floor(root.length * LENGTHS)] ?? hair.lengthMm) / 10;
-    const bend = root.bend * length * (0.05 + 0.09 * (hair.curl - 1));
     const [x, y] = root.at;
     ctx.moveTo(x * pxPerCm, y * pxPerCm);
-    ctx.quadraticCurveTo((x + dx * length * 0.5 - dy * bend) * pxPerCm, (y + dy * length * 0.5 + dx * bend) * pxPerCm, (x + dx * length) * pxPerCm, (y + dy * length) * pxPerCm);
+    // a straight hair in one slight bow, a curly one in waves that grow with the curl
+    const bows = hair.curl < 3 ? 1 : Math.round(hair.curl);
+    const bend = (hair.curl < 3 ? root.bend : Math.sign(root.bend)) * (length / bows) * (hair.curl < 3 ? 0.05 + 0.09 * (hair.curl - 1) : 0.2 * (hair.curl - 1.4));
+    for (let k = 0; k < bows; k++) {
+      const [mid, end] = [(length * (k + 0.5)) / bows, (length * (k + 1)) / bows];
+      const side = k % 2 === 0 ? bend : -bend;
+      ctx.quadraticCurveTo((x + dx * mid - dy * side) * pxPerCm, (y + dy * mid + dx * side) * pxPerCm, (x + dx * end) * pxPerCm, (y + dy * end) * pxPerCm);
+    }
   }
   ctx.stroke();
 }

@@ -3,6 +3,7 @@
 import { Input, InputNumber, Slider } from 'antd';
 import Link from 'next/link';
 import { useState } from 'react';
+import { LEAST_CROSSING } from '@/core/field';
 import { likelyCauses, nextAction } from '@/core/reading';
 import type { PlanZone } from '@/core/plan';
 import type { Reading } from '@/server/db/schema';
@@ -57,7 +58,7 @@ function OneZone({ zone, planned }: { readonly zone: BenchZone; readonly planned
   const action = choice && worked ? nextAction({ family, passesDone: 1, passLimit: choice.passes, left: reading.left, skin: reading.skin, bleeding: reading.bleeding, tweezingAllowed: bench.visit.consult.agreed.tweezing }) : null;
   const causes = likelyCauses({
     removedShare: reading.removedPct / 100, brokenShare: reading.brokenPct / 100, leftKind: reading.leftKind, family, workableShare: option?.workableShare ?? 1,
-    crossingGrowth: zone.data.hair.curl >= 4, drySkin: bench.client.skin === 'dry', heatFelt: reading.heatFelt, shaved: zone.data.hair.history === 'shaved',
+    crossingGrowth: zone.data.hair.curl >= 4 || planned.crossingShare >= LEAST_CROSSING || (zone.data.hair.flags ?? []).includes('layers'), drySkin: bench.client.skin === 'dry', heatFelt: reading.heatFelt, shaved: zone.data.hair.history === 'shaved',
   }).slice(0, 3);
   return (
     <>

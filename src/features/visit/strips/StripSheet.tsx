@@ -5,8 +5,7 @@ import { sheetFor } from '@/core/anatomy';
 import type { PlanZone } from '@/core/plan';
 import type { ChartData } from '@/server/db/schema';
 import { boxOf, type Ring, type Vec } from '@/core/shared';
-import { growthAt } from '@/core/field';
-import { plantRoots } from '../chart/hairs';
+import { plantRoots, wayOf } from '../chart/hairs';
 
 export type StripLook = 'planned' | 'laying' | 'setting' | 'ready' | 'now' | 'off';
 
@@ -142,8 +141,9 @@ const Hairs = memo(function Hairs({ zone, data, unit }: { readonly zone: PlanZon
   const field = growthField(facts, zone.side, sheet.value, data.strokes);
   const perCm2 = Math.min(SPARSE, 700 / zone.areaCm2);
   const length = Math.min(1.2, data.hair.lengthMm / 10);
-  const d = plantRoots(zone.outline, zone.excluded, zone.areaCm2, perCm2).map(({ at }) => {
-    const [dx, dy] = growthAt(field, at);
+  const d = plantRoots(zone.outline, zone.excluded, zone.areaCm2, perCm2).map((root) => {
+    const { at } = root;
+    const [dx, dy] = wayOf(root, field);
     return `M${at[0].toFixed(2)} ${at[1].toFixed(2)}l${(dx * length).toFixed(2)} ${(dy * length).toFixed(2)}`;
   }).join('');
   return <path d={d} stroke="var(--walnut)" strokeOpacity="0.55" strokeWidth={1.1 * unit} fill="none" />;

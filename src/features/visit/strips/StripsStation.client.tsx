@@ -71,6 +71,7 @@ function Layout({ zone, plan }: { readonly zone: PlanZone; readonly plan: Plan }
           {strip ? (
             <section aria-live="polite">
               <h2>Strip {strip.order}</h2>
+              {strip.place ? <p className="quiet">{strip.place}</p> : null}
               <p>{Math.round(strip.lengthMm)} × {Math.round(strip.widthMm)} mm, about {strip.massG.toFixed(1)} g</p>
               <ul>{whyThisOrder(strip, plan).map((line) => <li key={line}>{line}</li>)}</ul>
             </section>

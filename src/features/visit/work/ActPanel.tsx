@@ -98,7 +98,7 @@ function wordsOf({ act, found, plan, productName, readySign, nowMs }: Props): Wo
   if (!info) return { where: '', title: 'Strip not in this plan', ask: '', button: null, say: '', how: 'Step back one, or leave the table and look at the plan.' };
   const { strip, zone } = info;
   const facts = ZONES[zone.zone];
-  const where = `${sideWord(facts.name, zone.side)} · pass 1 of ${zone.choice?.passes ?? 1}`;
+  const where = `${sideWord(facts.name, zone.side)}${strip.place ? `, ${strip.place}` : ''} · pass 1 of ${zone.choice?.passes ?? 1}`;
   const of = (v: PlanVec): string => towards(zone.zone, zone.side, v);
   if (act.kind === 'lay') {
     const hand = zone.choice?.way === 'moulded';

@@ -2,7 +2,7 @@
 
 import type { Figure, Side, ZoneId } from '../../../core/anatomy';
 import type { Mark, Stroke } from '../../../core/field';
-import type { HairHistory } from '../../../core/hair';
+import type { HairFlag, HairHistory } from '../../../core/hair';
 import type { StudioCase } from '../../../core/plan';
 import type { Fact, FormAnswers, FoundFact, Outcome } from '../../../core/screening';
 
@@ -132,8 +132,18 @@ export interface FormData {
   readonly page: number;
 }
 
+/** A mark as it lies on a visit's chart. */
+export interface ChartMark extends Mark {
+  /** Carried over from an earlier visit and not looked at yet; it counts all the same. */
+  readonly unseen?: boolean | undefined;
+}
+
 export interface ChartHair {
   readonly lengthMm: number;
+  /** Shortest and longest found today; absent = the usual spread. */
+  readonly shortestMm?: number | undefined;
+  readonly longestMm?: number | undefined;
+  readonly flags?: readonly HairFlag[] | undefined;
   readonly coarseness: number;
   readonly density: number;
   readonly curl: number;
@@ -144,7 +154,9 @@ export interface ChartData {
   readonly v: 1;
   readonly hair: ChartHair;
   readonly strokes: readonly Stroke[];
-  readonly marks: readonly Mark[];
+  readonly marks: readonly ChartMark[];
+  /** Width and height as measured on the client; absent = scaled. */
+  readonly sheetCm?: readonly [number, number] | undefined;
   /** Chosen by hand instead of the proposal, with the reason. */
   readonly product: string | null;
   readonly way: string | null;
