@@ -103,3 +103,109 @@ test('the two tests of the hand become strokes; undo and redo; the chart as an S
   await page.getByRole('button', { name: 'As SVG' }).click();
   expect((await download).suggestedFilename()).toBe('chart-underarm-left.svg');
 });
+
+test('the crossing comb turns a share of the hair, by mouse and by its key', async ({ page, request }) => {
+  const { canvas, visitId } = await chart(page, 'anselm', request);
+  const before = (await bench(request, visitId)).plan.zones[0]?.crossingShare ?? 0;
+  await page.keyboard.press('x');
+  await page.getByRole('radio', { name: 'half' }).click();
+  const points = await Promise.all(Array.from({ length: 14 }, (_, k) => at(canvas, [2.5 + 0.3 * k, 10.5])));
+  await page.mouse.move(points[0]?.x ?? 0, points[0]?.y ?? 0);
+  await page.mouse.down();
+  for (const p of points) await page.mouse.move(p.x, p.y);
+  await page.mouse.up();
+  await expect.poll(async () => (await bench(request, visitId)).zones[0]?.data.strokes.some((s) => (s as { share?: number }).share === 0.5)).toBe(true);
+  await saved(page);
+  const after = await bench(request, visitId);
+  expect(after.plan.zones[0]?.crossingShare ?? 0).toBeGreaterThan(before);
+  // the rest of the hair grows as it did
+  const size = after.plan.zones[0]?.sheetCm ?? [9, 13];
+  const main = (after.zones[0]?.data.strokes ?? []).filter((s) => (s as { share?: number }).share === undefined);
+  expect(angleBetweenDeg(growthAt(fieldOf(after.zones[0]?.data.strokes ?? [], size), [4, 10.5]), growthAt(fieldOf(main, size), [4, 10.5]))).toBeLessThan(0.01);
+  await page.keyboard.press('z');
+  await saved(page);
+});
+
+test('known marks are looked at again: one is still there, one is gone; a note stays with its mark', async ({ page, request }) => {
+  const visitId = await openVisit(request, 'anselm');
+  const now = await bench(request, visitId);
+  const marks = [{ kind: 'mole', at: [4, 4], radiusMm: 3, since: '2026-01-05', unseen: true }, { kind: 'scar', at: [5, 9], radiusMm: 5, unseen: true }];
+  const put = await request.put(`/api/visits/${visitId}/charts/underarm/left`, { data: { version: now.visit.version, data: { ...now.zones[0]?.data, marks } } });
+  expect(put.status()).toBe(200);
+  await page.goto(`/visits/${visitId}/chart`);
+  const again = page.getByRole('region', { name: 'Marks to look at again' });
+  await expect(again.getByText('2 marks from before')).toBeVisible();
+  await again.getByRole('listitem').filter({ hasText: 'mole' }).getByRole('button', { name: 'Still there' }).click();
+  await again.getByRole('button', { name: 'Gone' }).click();
+  await expect(again).toHaveCount(0);
+  const note = page.getByRole('textbox', { name: 'Note on the mole' });
+  await note.fill('flat, brown');
+  await note.press('Enter');
+  await expect.poll(async () => (await bench(request, visitId)).zones[0]?.data.marks).toEqual([{ kind: 'mole', at: [4, 4], radiusMm: 3, since: '2026-01-05', note: 'flat, brown' }]);
+  await page.reload();
+  await expect(page.getByRole('textbox', { name: 'Note on the mole' })).toHaveValue('flat, brown');
+});
+
+test('the guided test ends with hair under the skin noted; length has a shortest and a longest; the sheet is measured', async ({ page, request }) => {
+  const { visitId } = await chart(page, 'anselm', request);
+  await page.getByRole('button', { name: 'Short, or under the skin?' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Short, or under the skin?' });
+  for (const [question, answer] of [['stand up under your fingertip', 'No'], ['tweezers lift it', 'No'], ['skin over it', 'Yes']] as const) {
+    await expect(dialog.getByText(question)).toBeVisible();
+    await dialog.getByRole('button', { name: answer, exact: true }).click();
+  }
+  await expect(dialog.getByText('no digging')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Note it on the chart' }).click();
+  const hair = async (): Promise<Record<string, unknown>> => ((await bench(request, visitId)).zones[0]?.data['hair'] ?? {}) as Record<string, unknown>;
+  await expect.poll(async () => (await hair())['flags']).toEqual(['under-skin']);
+  await expect(page.getByRole('button', { name: 'under the skin', exact: true })).toHaveAttribute('aria-pressed', 'true');
+  const longest = page.getByRole('slider', { name: 'Longest hair, mm' });
+  await longest.focus();
+  await longest.press('ArrowRight');
+  await expect.poll(async () => Number((await hair())['longestMm'])).toBeGreaterThan(Number((await hair())['lengthMm']));
+  expect((await hair())['shortestMm']).toBeUndefined();
+  await page.getByRole('button', { name: 'Measure' }).click();
+  await page.getByLabel('Across, cm').fill('11');
+  await page.getByRole('button', { name: 'Use these' }).click();
+  await expect(page.getByText(/11\.0 × .* cm, measured/)).toBeVisible();
+  await expect.poll(async () => (await bench(request, visitId)).plan.zones[0]?.basis).toBe('measured');
+  await page.getByRole('button', { name: 'Measure' }).click();
+  await page.getByRole('button', { name: 'Back to the scaled size' }).click();
+  await expect.poll(async () => (await bench(request, visitId)).plan.zones[0]?.basis).not.toBe('measured');
+});
+
+test('a chart goes out as a drawing and comes back in; a strange file is refused and nothing changed', async ({ page, request }) => {
+  const { visitId } = await chart(page, 'anselm', request);
+  await saved(page);
+  const strokes = async (): Promise<unknown> => (await bench(request, visitId)).zones[0]?.data.strokes;
+  const before = await strokes();
+  const file = page.locator('input[type=file]');
+  await file.setInputFiles({ name: 'other.svg', mimeType: 'image/svg+xml', buffer: Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"></svg>') });
+  await expect(page.getByText('The file was not taken')).toBeVisible();
+  expect(await strokes()).toEqual(before);
+  const drawn = { strickle: 'chart', version: 1, zone: { zone: 'underarm', side: 'right', sheetCm: [10, 10], hair: { lengthMm: 9, coarseness: 2, density: 2 }, strokes: [{ at: [2, 3], towards: [1, 0] }] } };
+  await file.setInputFiles({ name: 'chart.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(drawn)) });
+  await expect(page.getByText('mirrored from the other side')).toBeVisible();
+  await expect.poll(async () => ((await strokes()) as { towards: number[] }[]).map((s) => s.towards)).toEqual([[-1, 0]]);
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'As SVG' }).click();
+  const path = await (await download).path();
+  await page.keyboard.press('z');
+  await expect.poll(strokes).toEqual(before);
+  await file.setInputFiles(path);
+  await expect.poll(async () => ((await strokes()) as { towards: number[] }[]).map((s) => s.towards)).toEqual([[-1, 0]]);
+});
+
+test('the body shows the zones: a tap goes to one of today, another is put on the bench', async ({ page, request }) => {
+  const visitId = await openVisit(request, 'anselm');
+  await page.goto(`/visits/${visitId}/chart`);
+  await keyBound(page, 'c');
+  const count = (await bench(request, visitId)).zones.length;
+  await page.getByRole('button', { name: 'Body' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Zones on the body' });
+  await dialog.getByRole('button', { name: /^Nape, / }).click();
+  await expect.poll(async () => (await bench(request, visitId)).zones.length).toBe(count + 1);
+  await expect(dialog.getByRole('button', { name: /^Nape, on the bench/ })).toBeVisible();
+  await dialog.getByRole('button', { name: /^Nape, on the bench/ }).click();
+  await expect(page.getByRole('heading', { name: 'Nape', level: 1 })).toBeVisible();
+});

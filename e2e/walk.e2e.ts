@@ -14,7 +14,7 @@ test('a returning client: six taps from Today to the first lay, then the whole v
   await expect(page.getByRole('heading', { name: 'Adapt: 1 note' })).toBeVisible();
   await tap('Asked: nothing else has changed');
   await expect(page).toHaveURL(/\/chart$/);
-  await tap('As last time, all zones');
+  await tap('As last time, marks too, all zones');
   await expect(page).toHaveURL(/\/match$/);
   await saved(page);
   const plan = await planOf(request, visitId);

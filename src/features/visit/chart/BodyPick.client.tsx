@@ -14,7 +14,7 @@ export function BodyPick({ onClose }: { readonly onClose: () => void }) {
   const stopped = new Set(bench.plan.zones.filter((z) => z.outcome === 'postpone' || z.outcome === 'decline').map(keyOfZone));
   const pick = (ref: ZoneRef): void => {
     const index = bench.zones.findIndex((z) => keyOfZone(z) === keyOfZone(ref));
-    if (index < 0) return saveZones([...wantedZones, ref]);
+    if (index < 0) return saveZones([...wantedZones, ref].map(({ zone, side }) => ({ zone, side })));
     choose(index);
     onClose();
   };
