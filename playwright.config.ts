@@ -3,7 +3,7 @@ import { defineConfig } from '@playwright/test';
 const PORT = 4173;
 
 export default defineConfig({
-  testDir: 'e2e', testMatch: '**/*.e2e.ts', workers: 1, expect: { timeout: 25_000 }, fullyParallel: false, retries: 0, timeout: 120_000, forbidOnly: true, reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
+  testDir: 'e2e', testMatch: '**/*.e2e.ts', workers: 1, expect: { timeout: 25_000 }, fullyParallel: false, retries: 0, timeout: 240_000, forbidOnly: true, reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
   use: {
     baseURL: `http://127.0.0.1:${PORT}`, viewport: { width: 1280, height: 800 }, trace: 'off', hasTouch: true,
     launchOptions: {
@@ -12,5 +12,5 @@ export default defineConfig({
     },
   },
   // the built app on a fresh demo database of its own
-  webServer: { command: `node scripts/run.mjs test-server --port ${PORT}`, url: `http://127.0.0.1:${PORT}/api/health`, timeout: 180_000, reuseExistingServer: false },
+  webServer: { command: `node scripts/run.mjs test-server --port ${PORT}`, url: `http://127.0.0.1:${PORT}/api/health`, timeout: 300_000, reuseExistingServer: false },
 });

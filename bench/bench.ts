@@ -109,4 +109,11 @@ if (existsSync('.next/build-manifest.json')) {
   for (const p of scriptOfPages()) console.log(`  ${p.page.padEnd(24)} ${p.kB.toFixed(0).padStart(5)} kB`);
 } else console.log('\nBuild first (npm run demo) to see the script that each page loads.');
 
+if (process.argv.includes('--comb') || (existsSync('.next/BUILD_ID') && existsSync('/usr/bin/chromium'))) {
+  const { traceCombing } = await import('./comb');
+  const t = await traceCombing();
+  console.log('\nCombing a whole back in Chromium (trace; aim 60 frames a second)');
+  console.log(`  ${t.hairs} hairs drawn: ${t.framesPerS.toFixed(1)} frames a second, ${t.medianFrameMs.toFixed(1)} ms between two, 95 of 100 within ${t.p95FrameMs.toFixed(1)} ms; ${(100 * t.longTaskShare).toFixed(0)} tasks over 16.7 ms for 100 frames, longest ${t.longestTaskMs.toFixed(0)} ms`);
+}
+
 if (process.argv.includes('--milp')) await compareWithMilp(200, seededRandom(3), randomTask);

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { sheetFor, ZONES, type Side } from '../anatomy';
 import { angleBetweenDeg, unit, type Vec } from '../shared';
-import { growthAt, growthField, nodeCentre, nodeDirection, type Stroke } from './growthField';
+import { growthAt, growthField, liveField, nodeCentre, nodeDirection, type Stroke } from './growthField';
 import { partingEdges } from './partings';
 
 const zone = ZONES['lower-leg-front'];
@@ -63,5 +63,26 @@ describe('growthField', () => {
     for (const y of heights) expect(Math.abs(y - 6.5)).toBeLessThan(0.8);
     const at: Vec = [4.5, 3];
     expect(growthAt(growthField(ZONES.underarm, 'left', sheet, []), at)[1]).toBeLessThan(-0.9);
+  });
+  it('follows strokes that come and go to the field that they make at once', () => {
+    const stroke = fc.record({ x: fc.double({ min: 0, max: 17, noNaN: true }), y: fc.double({ min: 0, max: 37, noNaN: true }), a: fc.double({ min: 0, max: 6.283, noNaN: true }), crosses: fc.boolean() })
+      .map(({ x, y, a, crosses }): Stroke => ({ at: [x, y], towards: [Math.cos(a), Math.sin(a)], ...(crosses ? { share: 0.3 } : {}) }));
+    fc.assert(fc.property(fc.array(stroke, { minLength: 3, maxLength: 12 }), fc.array(fc.nat(), { minLength: 2, maxLength: 8 }), (strokes, steps) => {
+      const live = liveField(zone, 'left', leg);
+      for (const step of [...steps, 0]) {
+        const kept = strokes.filter((_, i) => ((step >> i) & 1) === 0);
+        live.put(kept);
+        const anew = growthField(zone, 'left', leg, kept);
+        for (let n = 0; n < anew.columns * anew.rows; n += 7) {
+          expect(angleBetweenDeg(nodeDirection(live.field, n), nodeDirection(anew, n))).toBeLessThan(1e-3);
+          expect(live.field.confidence[n]).toBeCloseTo(anew.confidence[n] ?? 0, 9);
+          expect(live.field.crossing?.share[n] ?? 0).toBeCloseTo(anew.crossing?.share[n] ?? 0, 6);
+        }
+      }
+    }), { seed: 12, numRuns: 25 });
+  });
+  it('stays made of unit vectors where strokes cancel each other', () => {
+    const field = growthField(zone, 'left', leg, [{ at: [3, 10], towards: [1, 0] }, { at: [3, 10], towards: [-1, 0] }]);
+    for (let n = 0; n < field.columns * field.rows; n++) expect(Math.hypot(...nodeDirection(field, n))).toBeCloseTo(1, 9);
   });
 });

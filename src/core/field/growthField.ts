@@ -1,6 +1,6 @@
 // Growth field: where the hair tip points, over a zone's sheet. Combed strokes weigh 1/(d² + 1) with d in centimetres, the
 // zone's own pattern 0.0025 everywhere, so that two strokes turn a whole chest. Unit vectors on a grid of at most 5 mm.
-// Where the weighted sum cancels the nearest stroke decides. A stroke with a share adds a second direction near it: crossing.ts.
+// A stroke with a share adds a second direction near it: crossing.ts.
 
 import { clamp, unit, type Vec } from '../shared';
 import { defaultGrowthAt, type Sheet, type Side, type Zone } from '../anatomy';
@@ -33,59 +33,104 @@ const NARROWEST_SPACING_CM = 0.15;
 /** A change of direction above this between neighbours is a parting, degrees. */
 export const PARTING_DEG = 60;
 
-/** Direction at one point; `strokes` with unit `towards`. */
-function blend(at: Vec, strokes: readonly Stroke[], fallback: Vec): { direction: Vec; confidence: number } {
-  let [x, y, weight] = [DEFAULT_WEIGHT * fallback[0], DEFAULT_WEIGHT * fallback[1], 0];
-  let nearest = { d2: Infinity, towards: fallback };
-  for (const stroke of strokes) {
-    const d2 = (at[0] - stroke.at[0]) ** 2 + (at[1] - stroke.at[1]) ** 2;
-    const w = 1 / (d2 + 1);
-    x += w * stroke.towards[0];
-    y += w * stroke.towards[1];
-    weight += w;
-    if (d2 < nearest.d2) nearest = { d2, towards: stroke.towards };
-  }
-  const length = Math.hypot(x, y);
-  const direction: Vec = length > 1e-9 * (weight + DEFAULT_WEIGHT) ? [x / length, y / length] : nearest.towards;
-  return { direction, confidence: weight / (weight + DEFAULT_WEIGHT) };
-}
-
 /**
  * The field of a zone's sheet. Strokes without a direction are left out (input is checked before).
  * Node count is at most about (width / 0.15) × (height / 0.15) on the smallest zones, spacing 5 mm on the large ones.
  */
 export function growthField(zone: Zone, side: Side, sheet: Sheet, strokes: readonly Stroke[]): GrowthField {
+  const live = liveField(zone, side, sheet);
+  live.put(strokes);
+  return live.field;
+}
+
+/** A field that follows its strokes: only what came or went is added up anew, so that combing keeps pace with the hand. */
+export interface LiveField {
+  /** Changed in place by `put`. */
+  readonly field: GrowthField;
+  /** Sets the strokes. Those that are the same objects as before cost nothing. */
+  readonly put: (strokes: readonly Stroke[]) => void;
+}
+
+export function liveField(zone: Zone, side: Side, sheet: Sheet): LiveField {
   const spacingCm = clamp(Math.min(sheet.widthCm, sheet.heightCm) / 16, NARROWEST_SPACING_CM, WIDEST_SPACING_CM);
   const columns = Math.ceil(sheet.widthCm / spacingCm);
   const rows = Math.ceil(sheet.heightCm / spacingCm);
-  const direction = new Float64Array(2 * columns * rows);
-  const confidence = new Float64Array(columns * rows);
-  const combed: Stroke[] = [];
-  const crossed: CrossingStroke[] = [];
-  for (const s of strokes) {
-    const towards = unit(s.towards);
-    if (!towards) continue;
-    if (s.share === undefined) combed.push({ at: s.at, towards });
-    else crossed.push({ at: s.at, towards, share: Math.min(MOST_CROSSING, s.share) });
-  }
-  const second = crossed.length === 0 ? null : { direction: new Float64Array(2 * columns * rows), share: new Float64Array(columns * rows) };
-  const reach = crossingReachCm(sheet.widthCm, sheet.heightCm);
-  for (let j = 0; j < rows; j++) {
-    for (let i = 0; i < columns; i++) {
-      const at: Vec = [(i + 0.5) * spacingCm, (j + 0.5) * spacingCm];
-      const fallback = unit(defaultGrowthAt(zone, side, sheet, at)) ?? [0, 1];
-      const node = blend(at, combed, fallback);
-      direction[2 * (j * columns + i)] = node.direction[0];
-      direction[2 * (j * columns + i) + 1] = node.direction[1];
-      confidence[j * columns + i] = node.confidence;
-      if (!second) continue;
-      const { towards, share } = crossingAtPoint(at, crossed, reach, node.direction);
-      second.direction[2 * (j * columns + i)] = towards[0];
-      second.direction[2 * (j * columns + i) + 1] = towards[1];
-      second.share[j * columns + i] = share;
+  const nodes = columns * rows;
+  const direction = new Float64Array(2 * nodes);
+  const confidence = new Float64Array(nodes);
+  const usual = new Float64Array(2 * nodes);
+  const sums = new Float64Array(3 * nodes); // weighted x, y and the weight itself
+  const field: { -readonly [K in keyof GrowthField]: GrowthField[K] } = { spacingCm, columns, rows, direction, confidence, crossing: null };
+  const centre = (n: number): Vec => [((n % columns) + 0.5) * spacingCm, (Math.floor(n / columns) + 0.5) * spacingCm];
+  for (let n = 0; n < nodes; n++) usual.set(unit(defaultGrowthAt(zone, side, sheet, centre(n))) ?? [0, 1], 2 * n);
+  let known: ReadonlyMap<Stroke, Vec> = new Map();
+  let fresh = true;
+
+  /** Adds a stroke to every node's sums, or takes it away. */
+  function weigh(at: Vec, [tx, ty]: Vec, sign: 1 | -1): void {
+    for (let j = 0, n = 0; j < rows; j++) {
+      const dy = (j + 0.5) * spacingCm - at[1];
+      for (let i = 0; i < columns; i++, n++) {
+        const dx = (i + 0.5) * spacingCm - at[0];
+        const w = sign / (dx * dx + dy * dy + 1);
+        sums[3 * n] = (sums[3 * n] as number) + w * tx; // n < nodes
+        sums[3 * n + 1] = (sums[3 * n + 1] as number) + w * ty;
+        sums[3 * n + 2] = (sums[3 * n + 2] as number) + w;
+      }
     }
   }
-  return { spacingCm, columns, rows, direction, confidence, crossing: second };
+
+  /** Where the weighted sum cancels the nearest stroke decides. */
+  function nearest(at: Vec): Vec | null {
+    let [best, way]: [number, Vec | null] = [Infinity, null];
+    for (const [s, towards] of known) {
+      const d2 = (at[0] - s.at[0]) ** 2 + (at[1] - s.at[1]) ** 2;
+      if (s.share === undefined && d2 < best) [best, way] = [d2, towards];
+    }
+    return way;
+  }
+
+  function turn(): void {
+    for (let n = 0; n < nodes; n++) {
+      const [ux, uy] = [usual[2 * n] as number, usual[2 * n + 1] as number]; // n < nodes
+      const [x, y, weight] = [(sums[3 * n] as number) + DEFAULT_WEIGHT * ux, (sums[3 * n + 1] as number) + DEFAULT_WEIGHT * uy, Math.max(0, sums[3 * n + 2] as number)];
+      const length = Math.sqrt(x * x + y * y);
+      const clear = length > 1e-9 * (weight + DEFAULT_WEIGHT);
+      const [cx, cy] = clear ? [x / length, y / length] : (nearest(centre(n)) ?? [ux, uy]);
+      direction[2 * n] = cx;
+      direction[2 * n + 1] = cy;
+      confidence[n] = weight / (weight + DEFAULT_WEIGHT);
+    }
+  }
+
+  function cross(): void {
+    const crossed = [...known].flatMap(([s, towards]): CrossingStroke[] => (s.share === undefined ? [] : [{ at: s.at, towards, share: Math.min(MOST_CROSSING, s.share) }]));
+    if (crossed.length === 0) { field.crossing = null; return; }
+    const second = field.crossing ?? { direction: new Float64Array(2 * nodes), share: new Float64Array(nodes) };
+    const reach = crossingReachCm(sheet.widthCm, sheet.heightCm);
+    for (let n = 0; n < nodes; n++) {
+      const { towards, share } = crossingAtPoint(centre(n), crossed, reach, nodeDirection(field, n));
+      second.direction[2 * n] = towards[0];
+      second.direction[2 * n + 1] = towards[1];
+      second.share[n] = share;
+    }
+    field.crossing = second;
+  }
+
+  function put(strokes: readonly Stroke[]): void {
+    const next = new Map(strokes.flatMap((s): [Stroke, Vec][] => {
+      const towards = known.get(s) ?? unit(s.towards);
+      return towards ? [[s, towards]] : [];
+    }));
+    let turned = fresh;
+    for (const [s, towards] of known) if (s.share === undefined && !next.has(s)) { weigh(s.at, towards, -1); turned = true; }
+    for (const [s, towards] of next) if (s.share === undefined && !known.has(s)) { weigh(s.at, towards, 1); turned = true; }
+    known = next;
+    fresh = false;
+    if (turned) turn();
+    cross();
+  }
+  return { field, put };
 }
 
 /** Index of the node nearest to a point of the sheet. */

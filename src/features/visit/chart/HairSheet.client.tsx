@@ -1,12 +1,13 @@
 'use client';
 
-import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { hairsPerCm2, SUBDIVISIONS, ZONES, type Sheet, type Side, type Zone } from '@/core/anatomy';
-import { crossingAt, exclusionOf, growthAt, growthField, partingEdges } from '@/core/field';
+import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { hairsPerCm2, ZONES, type Sheet, type Side, type Zone } from '@/core/anatomy';
+import { crossingAt, exclusionOf, growthAt, liveField } from '@/core/field';
 import { regionArea, type Vec } from '@/core/shared';
 import type { ChartHair } from '@/server/db/schema';
-import { drawHairs, plantRoots } from './hairs';
+import { plantRoots } from './hairs';
 import { stepTool, type SheetContent, type ToolEvent, type ToolState } from './combTool';
+import { drawBrush, drawMarks, layer, pageColours, paintGround, paintHair, type View } from './sheetPainter';
 import styles from './Chart.module.css';
 
 export interface HairSheetProps {
@@ -26,25 +27,50 @@ const MARGIN_CM = 0.9;
 const KEY_STEP_CM = 0.5;
 const ARROWS: Readonly<Record<string, Vec>> = { ArrowUp: [0, -1], ArrowDown: [0, 1], ArrowLeft: [-1, 0], ArrowRight: [1, 0] };
 
-/** The zone's sheet in centimetres with its hair drawn to scale; dragged or keyed to comb, mark and erase. */
+/**
+ * The zone's sheet in centimetres with its hair drawn to scale; dragged or keyed to comb, mark and erase. A drag is worked off once a
+ * frame beside React: the field follows by what changed, and only the layers concerned are drawn again.
+ */
 export function HairSheet({ zone, side, sheet, hair, content, held, readOnly, onDone }: HairSheetProps) {
-  const { tool, radiusCm } = held;
-  const canvas = useRef<HTMLCanvasElement>(null);
+  const ground = useRef<HTMLCanvasElement>(null);
+  const hairs = useRef<HTMLCanvasElement>(null);
+  const top = useRef<HTMLCanvasElement>(null);
   const frame = useRef<HTMLDivElement>(null);
   const [size, setSize] = useState({ width: 640, height: 420 });
-  const [draft, setDraft] = useState<SheetContent | null>(null);
-  const [cursor, setCursor] = useState<Vec | null>(null);
   const machine = useRef<ToolState>({ ...held, drag: null });
-  const shown = draft ?? content;
-  const latest = useRef({ shown, content });
-  useEffect(() => { latest.current = { shown, content }; });
-  useEffect(() => { machine.current = { ...held, drag: machine.current.drag }; }, [held]);
-  const field = useMemo(() => growthField(zone, side, sheet, shown.strokes), [zone, side, sheet, shown.strokes]);
-  const exclusions = useMemo(() => shown.marks.map(exclusionOf), [shown.marks]);
+  const cursor = useRef<Vec | null>(null);
+  /** What the hand has made so far and React does not know yet. */
+  const draft = useRef<SheetContent | null>(null);
+  const queue = useRef<ToolEvent[]>([]);
+  const ticking = useRef(0);
+  const view = useMemo((): View => {
+    const pxPerCm = Math.min(size.width / (sheet.widthCm + 2 * MARGIN_CM), size.height / (sheet.heightCm + 2 * MARGIN_CM));
+    return { ...size, pxPerCm, origin: [(size.width - sheet.widthCm * pxPerCm) / 2, (size.height - sheet.heightCm * pxPerCm) / 2] };
+  }, [size, sheet]);
+  const live = useMemo(() => liveField(zone, side, sheet), [zone, side, sheet]);
   const area = useMemo(() => regionArea([sheet.outline]), [sheet]);
-  const roots = useMemo(() => plantRoots(sheet.outline, exclusions, area, hairsPerCm2(zone.hairsPerCm2, hair.density)), [sheet, exclusions, area, zone, hair.density]);
-  const pxPerCm = Math.min(size.width / (sheet.widthCm + 2 * MARGIN_CM), size.height / (sheet.heightCm + 2 * MARGIN_CM));
-  const origin: Vec = [(size.width - sheet.widthCm * pxPerCm) / 2, (size.height - sheet.heightCm * pxPerCm) / 2];
+  const roots = useMemo(() => plantRoots(sheet.outline, content.marks.map(exclusionOf), area, hairsPerCm2(zone.hairsPerCm2, hair.density)), [sheet, content.marks, area, zone, hair.density]);
+  const latest = useRef({ content, onDone });
+  useLayoutEffect(() => { latest.current = { content, onDone }; });
+  useEffect(() => { machine.current = { ...held, drag: machine.current.drag }; }, [held]);
+
+  const shown = useCallback((): SheetContent => draft.current ?? latest.current.content, []);
+  const paintHairs = useCallback((): void => {
+    live.put(shown().strokes);
+    const ctx = layer(hairs.current, view);
+    if (ctx) paintHair(ctx, sheet, live.field, roots, hair, view.pxPerCm, pageColours());
+  }, [live, shown, view, sheet, roots, hair]);
+  const paintTop = useCallback((): void => {
+    const ctx = layer(top.current, view);
+    if (!ctx) return;
+    const c = pageColours();
+    drawMarks(ctx, shown(), view.pxPerCm, c.madder, c.ink);
+    const { tool, radiusCm, markMm } = machine.current;
+    const at = cursor.current;
+    if (!at || readOnly) return;
+    const way = tool === 'comb' ? growthAt(live.field, at) : tool === 'cross' ? (crossingAt(live.field, at)?.towards ?? null) : null;
+    drawBrush(ctx, at, tool === 'mark' ? markMm / 10 : radiusCm, way, view.pxPerCm, c.wax);
+  }, [view, shown, live, readOnly]);
 
   useEffect(() => {
     const box = frame.current;
@@ -53,67 +79,55 @@ export function HairSheet({ zone, side, sheet, hair, content, held, readOnly, on
     watch.observe(box);
     return () => watch.disconnect();
   }, []);
-
   useEffect(() => {
-    const element = canvas.current;
-    const ctx = element?.getContext('2d');
-    if (!element || !ctx) return;
-    const ratio = Math.min(2, window.devicePixelRatio || 1);
-    element.width = size.width * ratio;
-    element.height = size.height * ratio;
-    ctx.setTransform(ratio, 0, 0, ratio, origin[0] * ratio, origin[1] * ratio);
-    const css = getComputedStyle(document.documentElement);
-    const colour = (name: string): string => css.getPropertyValue(name).trim();
-    drawGrid(ctx, sheet, pxPerCm, colour('--hairline'), colour('--second-ink'));
-    ctx.beginPath();
-    sheet.outline.forEach(([x, y], i) => (i === 0 ? ctx.moveTo(x * pxPerCm, y * pxPerCm) : ctx.lineTo(x * pxPerCm, y * pxPerCm)));
-    ctx.closePath();
-    ctx.fillStyle = '#fbf4e6';
-    ctx.fill();
-    ctx.strokeStyle = colour('--hairline-strong');
-    ctx.lineWidth = 1.5;
-    ctx.stroke();
-    ctx.save();
-    ctx.clip();
-    ctx.setLineDash([7, 6]);
-    ctx.strokeStyle = colour('--wax-dark');
-    ctx.lineWidth = 2;
-    ctx.beginPath();
-    for (const e of partingEdges(field)) {
-      ctx.moveTo(e.from[0] * pxPerCm, e.from[1] * pxPerCm);
-      ctx.lineTo(e.to[0] * pxPerCm, e.to[1] * pxPerCm);
-    }
-    ctx.stroke();
-    ctx.restore();
-    ctx.setLineDash([]);
-    drawPlaces(ctx, zone, side, sheet, pxPerCm, origin, colour('--hairline-strong'), colour('--second-ink'));
-    drawHairs(ctx, roots, field, hair, pxPerCm, colour('--walnut'));
-    drawMarks(ctx, shown, pxPerCm, colour('--madder'), colour('--walnut'));
-    if (cursor && !readOnly) drawBrush(ctx, cursor, tool === 'mark' ? held.markMm / 10 : radiusCm, tool === 'comb' ? growthAt(field, cursor) : tool === 'cross' ? (crossingAt(field, cursor)?.towards ?? null) : null, pxPerCm, colour('--wax'));
-  });
+    const ctx = layer(ground.current, view);
+    if (ctx) paintGround(ctx, zone, side, sheet, view, pageColours());
+  }, [zone, side, sheet, view]);
+  // what React now knows replaces the draft, unless a hand is still on it
+  useEffect(() => { if (!machine.current.drag) draft.current = null; }, [content]);
+  useEffect(() => { paintHairs(); paintTop(); }, [paintHairs, paintTop, content, held]);
 
-  const feed = (event: ToolEvent): void => {
-    const { shown: now } = latest.current;
-    const next = stepTool(machine.current, now, event, growthField(zone, side, sheet, now.strokes), sheet);
+  const step = useCallback((event: ToolEvent): void => {
+    const now = shown();
+    const next = stepTool(machine.current, now, event, live.field, sheet);
     machine.current = next.state;
     if (next.content !== now) {
-      latest.current = { ...latest.current, shown: next.content };
-      setDraft(next.content);
+      draft.current = next.content;
+      live.put(next.content.strokes);
     }
-    if (event.kind === 'cancel') setDraft(null);
-    if (next.finished) {
-      onDone(next.finished, next.content);
-      setDraft(null);
-    }
+    if (event.kind === 'cancel') draft.current = null;
+    if (next.finished) latest.current.onDone(next.finished, next.content);
+  }, [shown, live, sheet]);
+  const tick = useCallback((): void => {
+    ticking.current = 0;
+    const before = shown();
+    for (const event of queue.current.splice(0)) step(event);
+    if (shown() !== before) paintHairs();
+    paintTop();
+  }, [shown, step, paintHairs, paintTop]);
+  /** Moves wait for the next frame; what begins or ends a gesture is done at once, after the moves before it. */
+  const feed = (event: ToolEvent): void => {
+    queue.current.push(event);
+    if (event.kind !== 'move') {
+      cancelAnimationFrame(ticking.current);
+      tick();
+    } else if (ticking.current === 0) ticking.current = requestAnimationFrame(tick);
   };
+  const point = (at: Vec | null): void => {
+    cursor.current = at;
+    if (ticking.current === 0) ticking.current = requestAnimationFrame(tick);
+  };
+  useEffect(() => () => { cancelAnimationFrame(ticking.current); ticking.current = 0; }, [tick]);
+
   const place = (e: PointerEvent<HTMLCanvasElement>): Vec => {
     const box = e.currentTarget.getBoundingClientRect();
     const clampTo = (v: number, most: number): number => Math.min(most, Math.max(0, v));
-    return [clampTo((e.clientX - box.left - origin[0]) / pxPerCm, sheet.widthCm), clampTo((e.clientY - box.top - origin[1]) / pxPerCm, sheet.heightCm)];
+    return [clampTo((e.clientX - box.left - view.origin[0]) / view.pxPerCm, sheet.widthCm), clampTo((e.clientY - box.top - view.origin[1]) / view.pxPerCm, sheet.heightCm)];
   };
   const onKey = (e: KeyboardEvent<HTMLCanvasElement>): void => {
     if (e.key === 'Escape') return feed({ kind: 'cancel' });
-    const at = cursor ?? [sheet.widthCm / 2, sheet.heightCm / 2];
+    const { tool, radiusCm } = held;
+    const at = cursor.current ?? [sheet.widthCm / 2, sheet.heightCm / 2];
     const way = ARROWS[e.key];
     if (way) {
       e.preventDefault();
@@ -122,7 +136,7 @@ export function HairSheet({ zone, side, sheet, hair, content, held, readOnly, on
         feed({ kind: 'down', at: [at[0] - way[0] * radiusCm * 0.4, at[1] - way[1] * radiusCm * 0.4] });
         feed({ kind: 'move', at });
         feed({ kind: 'up', at });
-      } else setCursor(to);
+      } else point(to);
     } else if (e.key === 'Enter' && (tool === 'mark' || tool === 'erase') && !readOnly) {
       e.preventDefault();
       feed({ kind: 'down', at });
@@ -131,103 +145,18 @@ export function HairSheet({ zone, side, sheet, hair, content, held, readOnly, on
   };
   return (
     <div ref={frame} className={styles.sheet}>
+      <canvas ref={ground} className={styles.layer} style={{ width: size.width, height: size.height }} aria-hidden="true" />
+      <canvas ref={hairs} className={styles.layer} style={{ width: size.width, height: size.height }} aria-hidden="true" />
       <canvas
-        ref={canvas} className={styles.canvas} tabIndex={0} role="application" data-px-per-cm={pxPerCm} data-origin={origin.join(',')}
+        ref={top} className={styles.canvas} tabIndex={0} role="application" data-px-per-cm={view.pxPerCm} data-origin={view.origin.join(',')} data-hairs={roots.length}
         aria-label={`${ZONES[zone.id].name}: hair on a centimetre sheet. Arrow keys move the brush, Shift with an arrow combs that way, Enter sets or erases.`}
         style={{ width: size.width, height: size.height }}
-        onPointerDown={(e) => { if (readOnly || e.button !== 0) return; e.currentTarget.setPointerCapture(e.pointerId); setCursor(place(e)); feed({ kind: 'down', at: place(e) }); }}
-        onPointerMove={(e) => { setCursor(place(e)); if (machine.current.drag) feed({ kind: 'move', at: place(e) }); }}
+        onPointerDown={(e) => { if (readOnly || e.button !== 0) return; e.currentTarget.setPointerCapture(e.pointerId); cursor.current = place(e); feed({ kind: 'down', at: place(e) }); }}
+        onPointerMove={(e) => { if (machine.current.drag) { cursor.current = place(e); feed({ kind: 'move', at: place(e) }); } else point(place(e)); }}
         onPointerUp={(e) => feed({ kind: 'up', at: place(e) })}
-        onPointerCancel={() => feed({ kind: 'cancel' })} onPointerLeave={() => { if (!machine.current.drag) setCursor(null); }}
+        onPointerCancel={() => feed({ kind: 'cancel' })} onPointerLeave={() => { if (!machine.current.drag) point(null); }}
         onKeyDown={onKey}
       />
     </div>
   );
-}
-
-/** The font of the page, whose name the build makes. */
-const bodyFont = (): string => getComputedStyle(document.body).fontFamily;
-
-function drawGrid(ctx: CanvasRenderingContext2D, sheet: Sheet, px: number, line: string, ink: string): void {
-  ctx.strokeStyle = line;
-  ctx.lineWidth = 1;
-  const step = sheet.heightCm > 20 ? 5 : 1;
-  ctx.beginPath();
-  for (let x = 0; x <= sheet.widthCm; x += step) { ctx.moveTo(x * px, -6); ctx.lineTo(x * px, sheet.heightCm * px + 6); }
-  for (let y = 0; y <= sheet.heightCm; y += step) { ctx.moveTo(-6, y * px); ctx.lineTo(sheet.widthCm * px + 6, y * px); }
-  ctx.stroke();
-  ctx.fillStyle = ink;
-  ctx.font = `13px ${bodyFont()}`;
-  const labels = sheet.heightCm > 20 ? 10 : sheet.heightCm > 4 ? 2 : 1;
-  for (let y = 0; y <= sheet.heightCm; y += labels) ctx.fillText(y === 0 ? '0 cm' : String(y), sheet.widthCm * px + 12, y * px + 5);
-}
-
-/** Least room beside the sheet in which the names of its parts stand, px. */
-const NAME_ROOM = 96;
-
-/** Borders of the zone's parts as dots, their names beside or below the sheet where there is room. */
-function drawPlaces(ctx: CanvasRenderingContext2D, zone: Zone, side: Side, sheet: Sheet, px: number, origin: Vec, line: string, ink: string): void {
-  const [w, h] = [sheet.widthCm * px, sheet.heightCm * px];
-  ctx.font = `13px ${bodyFont()}`;
-  ctx.fillStyle = ink;
-  ctx.strokeStyle = line;
-  ctx.lineWidth = 1;
-  ctx.setLineDash([2, 5]);
-  ctx.beginPath();
-  for (const { name, box: [u0, v0, u1, v1] } of SUBDIVISIONS[zone.id]) {
-    const [x0, x1] = side === 'right' ? [(1 - u1) * w, (1 - u0) * w] : [u0 * w, u1 * w];
-    if (v1 < 1) { ctx.moveTo(0, v1 * h); ctx.lineTo(w, v1 * h); }
-    if (x1 < w - 1) { ctx.moveTo(x1, 0); ctx.lineTo(x1, h); }
-    const isRow = u1 - u0 === 1;
-    if (isRow && origin[0] > NAME_ROOM) { ctx.textAlign = 'right'; ctx.fillText(name, -10, ((v0 + v1) / 2) * h + 5, origin[0] - 14); }
-    if (!isRow && ctx.measureText(name).width < x1 - x0) { ctx.textAlign = 'center'; ctx.fillText(name, (x0 + x1) / 2, h + 18); }
-  }
-  ctx.stroke();
-  ctx.setLineDash([]);
-  ctx.textAlign = 'start';
-}
-
-function drawMarks(ctx: CanvasRenderingContext2D, content: SheetContent, px: number, ring: string, ink: string): void {
-  for (const mark of content.marks) {
-    const [x, y] = [mark.at[0] * px, mark.at[1] * px];
-    const { clearanceMm } = exclusionOf(mark);
-    ctx.fillStyle = '#fffdf8';
-    ctx.beginPath();
-    ctx.arc(x, y, (clearanceMm / 10) * px, 0, 2 * Math.PI);
-    ctx.fill();
-    ctx.strokeStyle = ring;
-    ctx.setLineDash([5, 4]);
-    ctx.lineWidth = 2;
-    ctx.stroke();
-    ctx.setLineDash([]);
-    ctx.fillStyle = ink;
-    ctx.beginPath();
-    ctx.arc(x, y, Math.max(4, (mark.radiusMm / 10) * px * 0.6), 0, 2 * Math.PI);
-    ctx.fill();
-    const label = `${mark.kind}${mark.unseen ? '?' : ''}, keep ${Math.round(clearanceMm - mark.radiusMm)} mm`;
-    const left = x + (clearanceMm / 10) * px + 6;
-    ctx.font = `600 14px ${bodyFont()}`;
-    ctx.strokeStyle = '#fffdf8';
-    ctx.lineWidth = 5;
-    ctx.strokeText(label, left, y + 5);
-    ctx.fillStyle = ring;
-    ctx.fillText(label, left, y + 5);
-  }
-}
-
-function drawBrush(ctx: CanvasRenderingContext2D, at: Vec, radiusCm: number, growth: Vec | null, px: number, colour: string): void {
-  const [x, y, r] = [at[0] * px, at[1] * px, radiusCm * px];
-  ctx.strokeStyle = colour;
-  ctx.lineWidth = 2.5;
-  ctx.beginPath();
-  ctx.arc(x, y, r, 0, 2 * Math.PI);
-  if (growth) {
-    const [dx, dy] = growth;
-    ctx.moveTo(x - dx * r * 0.6, y - dy * r * 0.6);
-    ctx.lineTo(x + dx * r * 0.6, y + dy * r * 0.6);
-    ctx.lineTo(x + (dx * 0.3 - dy * 0.25) * r, y + (dy * 0.3 + dx * 0.25) * r);
-    ctx.moveTo(x + dx * r * 0.6, y + dy * r * 0.6);
-    ctx.lineTo(x + (dx * 0.3 + dy * 0.25) * r, y + (dy * 0.3 - dx * 0.25) * r);
-  }
-  ctx.stroke();
 }
