@@ -84,9 +84,9 @@ const tapOn = async (figure, x, y) => {
   }, [x, y]);
   await page.mouse.click(px, py);
 };
-await tapOn('front', 65, 51);
+await tapOn('front', 69, 52);
 await page.getByRole('radio', { name: /Mole/ }).click();
-await tapOn('face', 42, 75);
+await tapOn('face', 44, 80);
 await shot('body-map');
 await browser.close();
 console.log(`Pictures are in ${folder}`);

@@ -27,6 +27,11 @@ describe('the body map', () => {
   it('finds nothing beside the body', () => {
     for (const figure of FIGURES) expect(regionAt(figure, [1, 1])).toBeUndefined();
   });
+  it('takes a tap on the body between two zones for the nearer one, and one far from all for none', () => {
+    expect(regionAt('face', [30, 70])).toMatchObject({ zone: 'cheek-sideburn', side: 'right' });
+    expect(regionAt('front', [50, 41])).toMatchObject({ zone: 'chest' });
+    expect(regionAt('face', [50, 15])).toBeUndefined();
+  });
   it('carries a tap to about its place on the sheet: the outer side of a limb stays the outer side', () => {
     const at = (figure: 'front' | 'back', zone: string, side: string, outward: boolean): number => {
       const region = BODY_REGIONS.find((r) => r.figure === figure && r.zone === zone && r.side === side);

@@ -2,7 +2,7 @@
 // tables of proportions.ts. Units of the drawing: front and back 100 × 212, face 100 × 120, x to the viewer's right, y down. Paired
 // regions are given for the viewer's right half and mirrored. Schematic where intimate.
 
-import { isInside, type Vec } from '../shared';
+import { distanceToSegment, isInside, type Vec } from '../shared';
 import { ARM, FACE, FACE_AT, HEAD, LEG, TRUNK, widthAt, type WidthTable } from './proportions';
 import { smoothRing } from './shapes';
 import type { Side, ZoneId } from './types';
@@ -137,9 +137,22 @@ export function placeIn({ outline }: BodyRegion): Vec {
   return [mean, ...halfway].find((p) => isInside([outline], p)) ?? mean;
 }
 
-/** The region under a tap; undefined beside every region. Where regions overlap the smaller one is meant: it comes later. */
-export const regionAt = (figure: Figure, at: Vec): BodyRegion | undefined =>
-  BODY_REGIONS.filter((r) => r.figure === figure && isInside([r.outline], at)).at(-1);
+/** A tap on the body this near a region means it, drawing units. */
+const NEAR = 7;
+
+const gapTo = ({ outline }: BodyRegion, at: Vec): number => Math.min(...outline.map((p, i) => distanceToSegment(at, p, outline[(i + 1) % outline.length] ?? p)));
+
+/**
+ * The region under a tap, or on the body the nearest one close by; undefined beside the body. Where regions overlap the smaller one is
+ * meant: it comes later.
+ */
+export function regionAt(figure: Figure, at: Vec): BodyRegion | undefined {
+  const own = BODY_REGIONS.filter((r) => r.figure === figure);
+  const under = own.filter((r) => isInside([r.outline], at)).at(-1);
+  if (under || !SILHOUETTES[figure].some((ring) => isInside([ring], at))) return under;
+  const [nearest] = own.map((r) => ({ r, gap: gapTo(r, at) })).sort((a, b) => a.gap - b.gap);
+  return nearest && nearest.gap <= NEAR ? nearest.r : undefined;
+}
 
 /**
  * Where on a zone's sheet a tap on the figure lies, in shares of width and height: by the box of the region, so only about. From behind a

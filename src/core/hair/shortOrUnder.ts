@@ -15,7 +15,7 @@ export interface ShortOrUnderQuestion {
 export const SHORT_OR_UNDER: Readonly<Record<Lifted, ShortOrUnderQuestion>> = {
   stands: { id: 'stands', text: 'Does it stand up under your fingertip?', how: 'Stroke the place against the growth with one clean fingertip.' },
   lifts: { id: 'lifts', text: 'Does the tip of the tweezers lift it?', how: 'Closed tweezers, flat along the skin, under the hair. Do not press and do not scratch.' },
-  'long-enough': { id: 'long-enough', text: 'Is it longer than the line beside this?', how: 'The line is 1.6 mm long on the scale: what the shortest-hair product can hold.' },
+  'long-enough': { id: 'long-enough', text: 'Is it longer than 1.6 mm?', how: 'The upper line shows it beside 6 mm: 1.6 mm is what the shortest-hair product can hold.' },
   'skin-over': { id: 'skin-over', text: 'Is there skin over it?', how: 'A fine line or a bump with nothing that could be lifted.' },
 };
 

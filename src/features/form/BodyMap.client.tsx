@@ -43,7 +43,7 @@ export function BodyMap({ spots, onAdd, onDrop }: Props) {
           {s.kind === 'sore' ? <circle r="3.2" className={styles.sore} /> : <path d="M-3 -3 L3 3 M3 -3 L-3 3" className={styles.mark} />}
         </g>
       ) : null))} />
-      {beside ? <p role="status" className={styles.hint}>That was beside the body; tap on it.</p> : null}
+      {beside ? <p role="status" className={styles.hint}>No place that is waxed lies there. Tap nearer to it, or choose it below.</p> : null}
       <ul className={styles.spotList} aria-label="Places tapped">
         {spots.map((s, i) => <li key={i}>{sideWord(ZONES[s.zone].name, s.side)}: {s.kind === 'sore' ? 'sore or broken' : 'mole, wart or scar'} <button type="button" onClick={() => onDrop(i)}>Take it off</button></li>)}
       </ul>

@@ -64,7 +64,7 @@ export function HairSheet({ zone, side, sheet, hair, content, held, readOnly, on
     const ctx = layer(top.current, view);
     if (!ctx) return;
     const c = pageColours();
-    drawMarks(ctx, shown(), view.pxPerCm, c.madder, c.ink);
+    drawMarks(ctx, shown(), view, c.madder, c.ink);
     const { tool, radiusCm, markMm } = machine.current;
     const at = cursor.current;
     if (!at || readOnly) return;

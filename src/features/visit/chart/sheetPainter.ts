@@ -124,7 +124,7 @@ function drawPlaces(ctx: CanvasRenderingContext2D, zone: Zone, side: Side, sheet
   ctx.textAlign = 'start';
 }
 
-export function drawMarks(ctx: CanvasRenderingContext2D, content: SheetContent, px: number, ring: string, ink: string): void {
+export function drawMarks(ctx: CanvasRenderingContext2D, content: SheetContent, { pxPerCm: px, origin, width }: View, ring: string, ink: string): void {
   for (const mark of content.marks) {
     const [x, y] = [mark.at[0] * px, mark.at[1] * px];
     const { clearanceMm } = exclusionOf(mark);
@@ -142,13 +142,18 @@ export function drawMarks(ctx: CanvasRenderingContext2D, content: SheetContent, 
     ctx.arc(x, y, Math.max(4, (mark.radiusMm / 10) * px * 0.6), 0, 2 * Math.PI);
     ctx.fill();
     const label = `${mark.kind}${mark.unseen ? '?' : ''}, keep ${Math.round(clearanceMm - mark.radiusMm)} mm`;
-    const left = x + (clearanceMm / 10) * px + 6;
     ctx.font = `600 14px ${bodyFont()}`;
+    const beside = x + (clearanceMm / 10) * px + 6;
+    const wide = ctx.measureText(label).width;
+    // beside its ring, or where that would leave the picture under its dot, moved in as far as it must be
+    const fits = origin[0] + beside + wide < width;
+    const left = fits ? beside : Math.min(x - wide / 2, width - origin[0] - wide - 4);
+    const down = y + (fits ? 5 : 26);
     ctx.strokeStyle = '#fffdf8';
     ctx.lineWidth = 5;
-    ctx.strokeText(label, left, y + 5);
+    ctx.strokeText(label, left, down);
     ctx.fillStyle = ring;
-    ctx.fillText(label, left, y + 5);
+    ctx.fillText(label, left, down);
   }
 }
 
