@@ -1,0 +1,2 @@
+export { USUAL_POT } from './pot';
+export { switchDown } from './ready';
