@@ -17,6 +17,7 @@ module.exports = {
     { name: 'cli-knows-formats-and-core', severity: 'error', from: { path: '^src/cli', pathNot: '\\.test\\.ts$' }, to: { path: '^src/', pathNot: '^src/(cli|formats|core)' } },
     { name: 'server-knows-no-screen', severity: 'error', from: { path: '^src/server', pathNot: '\\.test\\.ts$' }, to: { path: '^src/', pathNot: '^src/(server|formats|core)' } },
     { name: 'features-stay-off-the-server', severity: 'error', from: { path: '^src/(features|ui)' }, to: { path: '^src/(server|app|demo|cli)', dependencyTypesNot: ['type-only'] } },
+    { name: 'workers-know-core-only', severity: 'error', from: { path: '^src/workers' }, to: { path: '^src/', pathNot: '^src/(workers|core)' } },
     { name: 'ui-knows-no-feature', severity: 'error', from: { path: '^src/ui' }, to: { path: '^src/(features|app)' } },
     { name: 'demo-knows-server-and-core', severity: 'error', from: { path: '^src/demo' }, to: { path: '^src/', pathNot: '^src/(demo|server|core)' } },
     { name: 'not-to-test', severity: 'error', from: { pathNot: '\\.test\\.ts$' }, to: { path: '\\.test\\.ts$' } },

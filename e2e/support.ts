@@ -12,13 +12,13 @@ export interface ServerBench {
 }
 
 export async function openVisit(request: APIRequestContext, booking: string): Promise<string> {
-  const made = await request.post('/api/visits', { data: { bookingId: `demo-booking-${booking}` } });
+  const made = await request.post('/api/visits', { data: { bookingId: `demo-booking-${booking}` }, maxRetries: 2 });
   expect(made.ok()).toBe(true);
   return ((await made.json()) as { visitId: string }).visitId;
 }
 
 export async function bench(request: APIRequestContext, visitId: string): Promise<ServerBench> {
-  return (await (await request.get(`/api/visits/${visitId}`)).json()) as ServerBench;
+  return (await (await request.get(`/api/visits/${visitId}`, { maxRetries: 2 })).json()) as ServerBench;
 }
 
 /** The plan of the exported case, computed here by the core itself. */

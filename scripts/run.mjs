@@ -16,13 +16,14 @@ if (!data || !Number.isInteger(port) || port < 1 || port > 65535) {
 }
 const env = { ...process.env, NEXT_TELEMETRY_DISABLED: '1', STRICKLE_DB: process.env.STRICKLE_DB ?? join(root, data) };
 
+// connections are kept open longer than any tablet waits between two saves: one that closes just then would look like a lost server
 installMissing();
 if (mode !== 'dev') buildIfChanged();
 if (mode === 'test-server') for (const end of ['', '-wal', '-shm']) rmSync(env.STRICKLE_DB + end, { force: true });
 const isDemo = mode !== 'start';
 // a studio that is there is only opened: the loader is needed on the first start, and it refuses what must not be used
 must('Opening the data', process.execPath, ['--import', 'tsx', '--conditions=react-server', join('scripts', 'loadDemo.ts'), ...(isDemo ? ['--demo'] : [])], env);
-const server = spawn(process.execPath, [join('node_modules', 'next', 'dist', 'bin', 'next'), mode === 'dev' ? 'dev' : 'start', '-H', '127.0.0.1', '-p', String(port)], { stdio: ['ignore', 'pipe', 'inherit'], env });
+const server = spawn(process.execPath, [join('node_modules', 'next', 'dist', 'bin', 'next'), mode === 'dev' ? 'dev' : 'start', ...(mode === 'dev' ? [] : ['--keepAliveTimeout', '70000']), '-H', '127.0.0.1', '-p', String(port)], { stdio: ['ignore', 'pipe', 'inherit'], env });
 let said = false;
 server.stdout.on('data', (chunk) => {
   if (mode === 'dev') process.stdout.write(chunk);

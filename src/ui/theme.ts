@@ -18,6 +18,6 @@ export const theme: ThemeConfig = {
   components: {
     // the usual lighter hover would fall under AA on white letters
     Button: { colorPrimaryHover: '#7a4409', colorPrimaryActive: '#633706', fontWeight: 600, primaryShadow: 'none', defaultShadow: 'none', dangerShadow: 'none' },
-    Slider: { railSize: 4, handleSize: 18, handleSizeHover: 20, trackBg: COLOURS.wax, trackHoverBg: COLOURS.waxDark },
+    Slider: { railSize: 4, handleSize: 24, handleSizeHover: 26, trackBg: COLOURS.wax, trackHoverBg: COLOURS.waxDark },
   },
 };

@@ -1,2 +1,4 @@
 export { USUAL_POT } from './pot';
-export { switchDown } from './ready';
+export type { Pot } from './pot';
+export { pulsesFromCold, readyAfterS, switchDown } from './ready';
+export type { HeatingInput, PotWindow, SwitchDown } from './ready';

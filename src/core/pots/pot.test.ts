@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { SHIPPED_PRODUCTS, type Product } from '../products';
 import { enthalpyJkg, evenPot, potStep, stirred, temps, toppedUp, USUAL_POT, type Pot, type PotState } from './pot';
-import { isReady, microwaved, nextPulse, readyAfterS, switchDown, type PotWindow } from './ready';
+import { isReady, microwaved, nextPulse, pulsesFromCold, readyAfterS, switchDown, type PotWindow } from './ready';
 
 const product = (id: string): Product => {
   const found = SHIPPED_PRODUCTS.find((p) => p.id === id);
@@ -123,15 +123,15 @@ describe('microwave pulses', () => {
       expect(pulse.say).toMatch(/stir/);
     }), { seed: 7, numRuns: 80 });
   });
-  it('bring cold paste to its window in a bounded number, stirred between', () => {
-    let [state, count] = [evenPot(paste, 500, 20), 0];
-    for (let pulse = nextPulse(paste, state, hand); pulse.seconds > 0 && count < 60; pulse = nextPulse(paste, state, hand)) {
-      state = stirred(microwaved(state, pulse.seconds));
-      count++;
-    }
+  it('bring cold paste to its window in a bounded number, stirred between; more paste takes more', () => {
+    const pulses = pulsesFromCold(paste, 500, 20, hand) ?? [];
+    expect(pulses.length).toBeGreaterThan(2);
+    expect(pulses.length).toBeLessThan(20);
+    const state = pulses.reduce((s, seconds) => stirred(microwaved(s, seconds)), evenPot(paste, 500, 20));
     expect(isReady(paste, state, hand)).toBe(true);
-    expect(count).toBeGreaterThan(2);
-    expect(count).toBeLessThan(20);
+    const seconds = (g: number): number => (pulsesFromCold(paste, g, 20, hand) ?? []).reduce((a, b) => a + b, 0);
+    expect(seconds(800)).toBeGreaterThan(seconds(300));
+    expect(pulsesFromCold(paste, 500, 60, hand)).toBeNull();
   });
   it('stop where the edge is too warm already', () => {
     expect(nextPulse(paste, evenPot(paste, 300, 50), hand)).toMatchObject({ seconds: 0 });

@@ -109,3 +109,18 @@ export function nextPulse(product: Product, state: PotState, window: PotWindow):
   if (safe === undefined) return { seconds: 0, say: 'The edge is warm enough: stir, let it stand, then look again.' };
   return { seconds: safe, say: `${safe} s, then let it rest half a minute and stir through.` };
 }
+
+const MOST_PULSES = 60;
+
+/** Pulses from cold to ready, each stirred through, s; null where they do not get there. */
+export function pulsesFromCold(product: Product, waxG: number, roomC: number, window: PotWindow): readonly number[] | null {
+  const pulses: number[] = [];
+  let state = evenPot(product, waxG, roomC);
+  while (!isReady(product, state, window)) {
+    const { seconds } = nextPulse(product, state, window);
+    if (seconds === 0 || pulses.length >= MOST_PULSES) return null;
+    pulses.push(seconds);
+    state = stirred(microwaved(state, seconds));
+  }
+  return pulses;
+}

@@ -3,6 +3,7 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { FAULTS } from '@/core/reading';
 import { planVisit, type Plan, type VisitCase } from '@/core/plan';
+import { SHIPPED_PRODUCTS } from '@/core/products';
 import type { TableEvent } from '@/core/hands';
 import type { Bench, BenchZone } from '@/server/services/bench';
 import { dayMonth, plural, sideWord, shortSpan, span, timeOfDay, weekday, withDates } from '@/ui/words';
@@ -38,7 +39,7 @@ const bench = (more: Partial<Bench> = {}): Bench => ({
       agreed: { howMuch: [], coldPack: false, company: 'either', tweezing: true, words: '' },
     } },
   client: { id: 'c', name: 'Nell', byline: '', ageYears: 30, body: {}, bornOn: null, lastWaxOn: [], standing: [], patchTests: [], visitCount: 2, note: '', alerts: [], skin: 'normal', ingrownProne: false },
-  zones: [zoneOf('left'), zoneOf('right')], plan, faults: [], products: [{ id: 'film-hard', name: 'Film hard wax, beads', family: 'hard' }, { id: 'cream-hard', name: 'Cream hard wax, tablets', family: 'hard' }],
+  zones: [zoneOf('left'), zoneOf('right')], plan, faults: [], products: SHIPPED_PRODUCTS.filter((p) => p.family === 'hard'),
   studio: { name: 'S', timeZone: 'Europe/London', currency: 'EUR', settings: { v: 1, roomC: 22, humidityPct: 50, walkS: 6, schools: {}, readySign: 'no-thread' } }, people: [], services: [], rules: [], form: null, journal: [], readings: [], ...more,
 });
 

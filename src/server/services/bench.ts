@@ -5,6 +5,7 @@ import type { BodySize, Side, ZoneId } from '../../core/anatomy';
 import { hasBegun, type TableEvent } from '../../core/hands';
 import type { Service } from '../../core/agreement';
 import type { Plan } from '../../core/plan';
+import type { Product } from '../../core/products';
 import type { RuleChange } from '../../core/screening';
 import { yearsBetween } from '../../core/shared';
 import type { Db } from '../db/openDatabase';
@@ -41,7 +42,7 @@ export interface Bench {
   readonly zones: readonly BenchZone[];
   readonly plan: Plan;
   readonly faults: readonly { readonly path: string; readonly message: string }[];
-  readonly products: readonly { readonly id: string; readonly name: string; readonly family: string }[];
+  readonly products: readonly Product[];
   readonly studio: { readonly name: string; readonly timeZone: string; readonly currency: string; readonly settings: StudioSettings };
   readonly people: readonly { readonly id: string; readonly name: string; readonly hasPin: boolean }[];
   readonly services: readonly Service[];
@@ -91,7 +92,7 @@ export function loadBench(db: Db, visitId: string, nowMs: number): ServiceResult
         last: z.past ? { on: z.past.lastOn, data: z.past.last, reading: z.past.lastReading } : null, past: z.past?.past ?? [],
       })),
       // the plan that the table works by stands; what the screening says stays as fresh as the answers
-      plan: fixed ? { ...fixed, screening: planned.plan.screening } : planned.plan, faults: planned.faults, products: parts.products.map((p) => ({ id: p.id, name: p.name, family: p.family })),
+      plan: fixed ? { ...fixed, screening: planned.plan.screening } : planned.plan, faults: planned.faults, products: parts.products,
       studio: { name: studio.name, timeZone: studio.timeZone, currency: studio.currency, settings: studio.settings },
       people: readPeople(db).map((p) => ({ id: p.id, name: p.name, hasPin: p.pinHash !== null })), services: readServices(db), rules: parts.rules, form: lastForm(db, visit.id), journal,
       readings: readingsOf(db, visit.id).map((r) => ({ zone: r.zone as ZoneId, side: r.side, data: r.data })), // zones are checked on the way in

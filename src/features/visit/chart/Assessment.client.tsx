@@ -31,19 +31,14 @@ interface Props {
 
 /** Length on a scale with each family's shortest hair, coarseness and density as drawn hairs, history in words. */
 export function Assessment({ hair, zone, disabled, onChange }: Props) {
-  const usual = logNormalStrata(hair.lengthMm, lengthSpreadCv(hair), 10);
-  const shown = [hair.shortestMm ?? Math.min(hair.lengthMm, half(usual[0] ?? 0.5)), hair.lengthMm, hair.longestMm ?? Math.max(hair.lengthMm, half(usual[9] ?? LONGEST))];
-  const [lengths, setLengths] = useState<readonly number[] | null>(null);
+  const [length, setLength] = useState(hair.lengthMm);
   const [testing, setTesting] = useState(false);
-  useEffect(() => setLengths(null), [hair]);
-  const [shortest = 0, length = 0, longest = 0] = lengths ?? shown;
-  /** Only what was moved is taken as found; the rest stays as it usually is. */
-  const took = (next: readonly number[]): void => {
-    const [a = 0.5, mm = 6, b = LONGEST] = next;
-    const keepShort = hair.shortestMm !== undefined || a !== shown[0];
-    const keepLong = hair.longestMm !== undefined || b !== shown[2];
-    onChange({ ...hair, lengthMm: mm, shortestMm: keepShort ? Math.min(a, mm) : undefined, longestMm: keepLong ? Math.max(b, mm) : undefined });
-  };
+  useEffect(() => setLength(hair.lengthMm), [hair.lengthMm]);
+  const usual = logNormalStrata(length, lengthSpreadCv(hair), 10);
+  const shortest = hair.shortestMm ?? Math.min(length, half(usual[0] ?? 0.5));
+  const longest = hair.longestMm ?? Math.max(length, half(usual[9] ?? LONGEST));
+  /** The typical length; what was found beyond it gives way. */
+  const took = (mm: number): void => onChange({ ...hair, lengthMm: mm, ...(hair.shortestMm === undefined ? {} : { shortestMm: Math.min(hair.shortestMm, mm) }), ...(hair.longestMm === undefined ? {} : { longestMm: Math.max(hair.longestMm, mm) }) });
   const flags = hair.flags ?? [];
   const setFlag = (flag: HairFlag, on: boolean): void => onChange({ ...hair, flags: HAIR_FLAGS.filter((f) => (f === flag ? on : flags.includes(f))) });
   const tooLong = tooLongShare(hair, TRIM_OVER_MM);
@@ -53,7 +48,11 @@ export function Assessment({ hair, zone, disabled, onChange }: Props) {
     <div className={styles.assess}>
       <div className={styles.length}>
         <h3>Length <strong>{length} mm</strong> <span className="quiet">{hair.shortestMm === undefined && hair.longestMm === undefined ? 'most' : 'found'} {shortest}–{longest}</span></h3>
-        <Slider range={{ draggableTrack: false }} min={0.5} max={LONGEST} step={0.5} value={[shortest, length, longest]} disabled={disabled} marks={marks} onChange={setLengths} onChangeComplete={took} tooltip={{ open: false }} className={styles.lengths ?? ''} ariaLabelForHandle={['Shortest hair, mm', 'Typical length, mm', 'Longest hair, mm']} />
+        <Slider min={0.5} max={LONGEST} step={0.5} value={length} disabled={disabled} marks={marks} included={false} onChange={setLength} onChangeComplete={took} tooltip={{ open: false }} ariaLabelForHandle="Typical length, mm" />
+        <div className={styles.ends}>
+          <End name="Shortest" mm={shortest} disabled={disabled} onChange={(mm) => onChange({ ...hair, shortestMm: Math.min(hair.lengthMm, Math.max(0.5, mm)) })} />
+          <End name="Longest" mm={longest} disabled={disabled} onChange={(mm) => onChange({ ...hair, longestMm: Math.min(60, Math.max(hair.lengthMm, mm)) })} />
+        </div>
         {tooLong >= TRIM_SHARE ? <p className={styles.trim} role="status">Trim to about 6 mm first: {percent(tooLong)} is over {TRIM_OVER_MM} mm and tangles. Never shorter than the house rule.</p> : null}
       </div>
       <div>
@@ -82,6 +81,17 @@ export function Assessment({ hair, zone, disabled, onChange }: Props) {
         </div>
       </div>
       {testing ? <ShortOrUnder onFlag={(flag) => setFlag(flag, true)} onClose={() => setTesting(false)} /> : null}
+    </div>
+  );
+}
+
+/** One end of the lengths found, in steps that a glove hits. */
+function End({ name, mm, disabled, onChange }: { readonly name: string; readonly mm: number; readonly disabled: boolean; readonly onChange: (mm: number) => void }) {
+  return (
+    <div role="group" aria-label={`${name} hair`}>
+      <span>{name} <b>{mm}</b></span>
+      <button type="button" disabled={disabled} aria-label={`${name} hair, half a millimetre less`} onClick={() => onChange(mm - 0.5)}>−</button>
+      <button type="button" disabled={disabled} aria-label={`${name} hair, half a millimetre more`} onClick={() => onChange(mm + 0.5)}>+</button>
     </div>
   );
 }

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import type { PlanHeat } from '@/core/plan';
 import { degrees } from '@/ui/words';
 import styles from './Match.module.css';
@@ -6,7 +7,7 @@ const WIDTH = 520;
 const LEFT = 96;
 
 /** The working window as the overlap of three bands: flows right, feels right, label; with this client's target. */
-export function HeatBands({ heat }: { readonly heat: PlanHeat }) {
+export function HeatBands({ heat, children }: { readonly heat: PlanHeat; readonly children?: ReactNode }) {
   const { bands, workingC } = heat;
   const low = Math.floor(Math.min(bands.flowC[0], bands.labelC[0], workingC.min) / 2) * 2 - 2;
   const high = Math.ceil(Math.max(Math.min(bands.flowC[1], bands.labelC[1] + 6), bands.labelC[1], workingC.max) / 2) * 2 + 2;
@@ -42,6 +43,7 @@ export function HeatBands({ heat }: { readonly heat: PlanHeat }) {
         <p>Lay it about <strong>{heat.thicknessMm} mm</strong> thick. The pot stands at about <strong>{degrees(heat.potC)}</strong>.</p>
         <p>It feels like about <strong>{degrees(heat.feltPeakC)}</strong>{sets ? <>, is ready after about <strong>{heat.setS.min} s</strong>, before <strong>{heat.setS.max} s</strong></> : ', and comes off at once'}.</p>
         {heat.laterPass ? <p className="quiet">A later pass on waxed skin: {degrees(heat.laterPass.target)}, at most {degrees(heat.laterPass.max)}.</p> : null}
+        {children}
         <p className="estimate">Estimates. Test on your wrist: the wrist decides.</p>
       </div>
     </section>

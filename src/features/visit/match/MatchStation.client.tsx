@@ -11,6 +11,7 @@ import { keyOfZone, productName } from '../stations';
 import { StationTop } from '../StationTop';
 import { HeatBands } from './HeatBands';
 import { HoldCurve } from './HoldCurve';
+import { PotLine } from './PotLine.client';
 import styles from './Match.module.css';
 
 const WAYS: Readonly<Record<string, string>> = {
@@ -47,6 +48,7 @@ function Comparison() {
   const isRuled = (o: PlanOption): boolean => o.excludedBy.some((c) => c.startsWith('school.') || c.startsWith('way.'));
   const left = options.filter((o) => !o.eligible && !isRuled(o));
   const ruled = options.filter((o) => !o.eligible && isRuled(o));
+  const chosenProduct = bench.products.find((p) => p.id === choice?.product);
   const current = choice ? keyOf(choice) : null;
   const selected = options.find((o) => keyOf(o) === (picked ?? current));
   const isOther = picked !== null && picked !== current;
@@ -96,7 +98,7 @@ function Comparison() {
           {ruled.map((o) => <p key={keyOf(o)}><strong>{productName(bench, o.product)}</strong>, {WAYS[o.way]}: {withDates(o.why.join(' '))}</p>)}
         </details>
       ) : null}
-      {heat ? <HeatBands heat={heat} /> : null}
+      {heat ? <HeatBands heat={heat}>{chosenProduct ? <PotLine product={chosenProduct} heat={heat} roomC={bench.studio.settings.roomC} /> : null}</HeatBands> : null}
       <section className={styles.reasons}>
         <h2>Why</h2>
         <ul>{planned.reasons.map((r) => <li key={r}>{withDates(r)}</li>)}</ul>

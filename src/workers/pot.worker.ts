@@ -1,0 +1,19 @@
+// The pot from cold, worked out beside the page: some tenths of a second that no frame has to wait for.
+
+import { pulsesFromCold, readyAfterS, switchDown, type HeatingInput, type SwitchDown } from '../core/pots';
+
+export interface PotAnswer {
+  /** At the target from the start, s; null = not within three hours. */
+  readonly steadyS: number | null;
+  readonly switchDown: SwitchDown | null;
+  /** Microwave pulses where paste is warmed so; null for what stands in a pot. */
+  readonly pulsesS: readonly number[] | null;
+}
+
+self.onmessage = ({ data }: MessageEvent<HeatingInput>): void => {
+  const paste = data.product.family === 'sugar';
+  const answer: PotAnswer = {
+    steadyS: paste ? null : readyAfterS(data), switchDown: paste ? null : switchDown(data), pulsesS: paste ? pulsesFromCold(data.product, data.pot.waxG, data.roomC, data.window) : null,
+  };
+  self.postMessage(answer);
+};
