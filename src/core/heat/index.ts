@@ -6,3 +6,5 @@ export type { SkinHeat, SkinHeatInput, SkinState } from './skinHeat';
 export { touchFromPot, potForTouch, USUAL_HOLD_S } from './stick';
 export { workingWindow, hottestTouch, feltLimitC, plannedThickness, LATER_PASS_MM, NARROWEST_K } from './window';
 export type { WorkingWindow, HeatNeed, Bound } from './window';
+export { fitProduct } from './fitProduct';
+export type { FittedProduct, SeenProduct } from './fitProduct';
