@@ -61,12 +61,12 @@ export interface SwitchDown {
 }
 
 /** How far over its working window the rim may be taken while the core melts, K (from memory; the label comes first). */
-const RIM_OVER_K = 8;
+const RIM_OVER_K = 4;
 const SEARCH_S = 60;
 
 /**
  * The moment to switch from full heat down to the target, so that the pot is ready soonest; the rim never hotter than the window's
- * upper end + 8 K. Null where it is not ready within three hours either way.
+ * upper end + 4 K: what is taken from it unstirred would burn. Null where it is not ready within three hours either way.
  */
 export function switchDown(input: HeatingInput): SwitchDown | null {
   const plain = run(input, input.window.targetC, 0);

@@ -36,5 +36,5 @@ function sentence({ steadyS, switchDown, pulsesS }: PotAnswer, product: Product)
   }
   if (!switchDown) return `From cold this pot (${pot}) does not get there in three hours.`;
   const steady = steadyS === null ? '' : ` At the target from the start: ${minutes(steadyS)}.`;
-  return switchDown.switchDownS === 0 ? `From cold: ${minutes(switchDown.readyS)} (${pot}).` : `From cold: full heat for ${minutes(switchDown.switchDownS)}, then down; ready after ${minutes(switchDown.readyS)}, stirred (${pot}).${steady}`;
+  return switchDown.switchDownS === 0 ? `From cold: ${minutes(switchDown.readyS)} (${pot}).` : `From cold: full heat for ${minutes(switchDown.switchDownS)}, then down; ready after ${minutes(switchDown.readyS)} (${pot}).${steady} Nothing from the rim before it is stirred.`;
 }
