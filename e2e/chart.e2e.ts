@@ -167,6 +167,8 @@ test('the guided test ends with hair under the skin noted; length has a shortest
   await page.getByRole('button', { name: 'Use these' }).click();
   await expect(page.getByText(/11\.0 × .* cm, measured/)).toBeVisible();
   await expect.poll(async () => (await bench(request, visitId)).plan.zones[0]?.basis).toBe('measured');
+  // what lies on the undo pile belongs to the other size
+  await expect(page.getByRole('button', { name: /^Undo/ })).toBeDisabled();
   await page.getByRole('button', { name: 'Measure' }).click();
   await page.getByRole('button', { name: 'Back to the scaled size' }).click();
   await expect.poll(async () => (await bench(request, visitId)).plan.zones[0]?.basis).not.toBe('measured');

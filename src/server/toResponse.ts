@@ -49,7 +49,9 @@ export async function handleForm<T>(request: Request, schema: Joi.Schema, run: (
   const goTo = (path: string): Response => new Response(null, { status: 303, headers: { ...NO_STORE, location: path } });
   try {
     if (isForeign(request)) return errorResponse(403, 'foreign-origin', 'Only this studio may write here.');
-    const parsed = parseWith<T>(schema, Object.fromEntries(new URLSearchParams(await request.text())));
+    const text = await request.text();
+    if (text.length > MAX_BODY_BYTES) return errorResponse(413, 'too-large', 'The request is too large.');
+    const parsed = parseWith<T>(schema, Object.fromEntries(new URLSearchParams(text)));
     return goTo((parsed.ok ? run(parsed.value) : null) ?? otherwise);
   } catch (error) {
     return unforeseen(error);

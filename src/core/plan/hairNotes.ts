@@ -3,7 +3,7 @@
 import type { Hair } from '../hair';
 import { LEAST_CROSSING } from '../field';
 
-/** A tenth of what a strip acts on: over a whole zone even a small patch is worth a sentence. */
+/** A fifth of what a strip acts on: over a whole zone even a small patch is worth a sentence. */
 const WORTH_SAYING = LEAST_CROSSING / 5;
 
 export function hairNotes(hair: Hair, crossingShare: number): readonly string[] {

@@ -64,7 +64,10 @@ export function ZoneChart({ zone, action }: { readonly zone: BenchZone; readonly
   const measure = (to: readonly [number, number] | null): void => {
     const scaled = sheetFor(facts, zone.side, bench.client.body);
     const size = to ?? (scaled.ok ? [scaled.value.widthCm, scaled.value.heightCm] as const : null);
-    if (size) save({ ...fitChart(content, [width, height], size), sheetCm: to ?? undefined });
+    if (!size) return;
+    // an undo would put marks where they lay on the other sheet
+    edits.clear();
+    save({ ...fitChart(content, [width, height], size), sheetCm: to ?? undefined });
   };
   const readIn = (read: ReadChart): void => {
     const { shortestMm, longestMm, flags, lengthMm, coarseness, density, curl = zone.data.hair.curl, history = zone.data.hair.history } = read.hair;

@@ -10,6 +10,8 @@ export interface ChartEdits {
   readonly done: (before: SheetContent, after: SheetContent) => void;
   readonly undo: () => void;
   readonly redo: () => void;
+  /** Forgets the piles: what lies on them was made on a sheet of another size. */
+  readonly clear: () => void;
 }
 
 /** Undo and redo without limit while the station is open; every step is saved like any other change. */
@@ -36,5 +38,10 @@ export function useChartEdits(content: SheetContent, locked: boolean, save: (con
       save(now);
     },
     undo: () => step(before, after), redo: () => step(after, before),
+    clear: () => {
+      before.current = [];
+      after.current = [];
+      count();
+    },
   };
 }

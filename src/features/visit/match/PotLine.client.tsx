@@ -11,7 +11,7 @@ const minutes = (s: number): string => `about ${Math.max(1, Math.round(s / 60))}
 
 /** How long the pot takes from cold and when it is switched down, for a usual pot; computed in a worker. */
 export function PotLine({ product, heat, roomC }: { readonly product: Product; readonly heat: PlanHeat; readonly roomC: number }) {
-  const [answer, setAnswer] = useState<PotAnswer | null>(null);
+  const [answer, setAnswer] = useState<PotAnswer | 'failed' | null>(null);
   const { min, target, max } = heat.workingC;
   const lossK = heat.potC - target;
   const input: HeatingInput = { product, pot: USUAL_POT, roomC, window: { minC: min + lossK, targetC: target + lossK, maxC: max + lossK } };
@@ -21,10 +21,11 @@ export function PotLine({ product, heat, roomC }: { readonly product: Product; r
     setAnswer(null);
     const worker = new Worker(new URL('../../../workers/pot.worker.ts', import.meta.url), { type: 'module' });
     worker.onmessage = ({ data }: MessageEvent<PotAnswer>) => setAnswer(data);
+    worker.onerror = () => setAnswer('failed');
     worker.postMessage(JSON.parse(asked));
     return () => worker.terminate();
   }, [asked]);
-  return <p className="quiet" role="status" data-pot={answer ? 'known' : 'asked'}>{answer ? sentence(answer, product) : 'From cold: working it out …'}</p>;
+  return <p className="quiet" role="status" data-pot={answer === 'failed' ? 'failed' : answer ? 'known' : 'asked'}>{answer === 'failed' ? 'From cold: this tablet could not work it out.' : answer ? sentence(answer, product) : 'From cold: working it out …'}</p>;
 }
 
 function sentence({ steadyS, switchDown, pulsesS }: PotAnswer, product: Product): string {
