@@ -41,6 +41,8 @@ export interface SkinHeatInput {
   readonly withCurve?: boolean;
   /** Refines every step by this factor; for convergence checks. */
   readonly refine?: number;
+  /** Stops as soon as felt peak and "burn integral within this limit or not" cannot change any more; set and pull times are not to be used then. */
+  readonly decideBurn?: number;
 }
 
 export interface SkinHeat {
@@ -123,7 +125,12 @@ export function solveSkinHeat(input: SkinHeatInput): SkinHeat {
       latestPullS = Math.min(LATEST_PULL_CAP_S, last.slabC <= setting.brittleC ? last.timeS : crossing(last.slabC, slabC, setting.brittleC));
     }
     if (input.withCurve) curve.push({ timeS, nerveC, basalC, slabC });
+    const isFalling = nerveC < feltPeakC && rate < last.rate;
     last = { timeS, set, slabC, rate };
+    if (input.decideBurn === undefined || !isFalling) return true;
+    // once it falls it only falls: what is left adds at most the rate of now for the rest of the time
+    const stillOpen = burnOmega <= input.decideBurn && burnOmega + rate * (endS - timeS) > input.decideBurn;
+    return stillOpen;
   });
   return { feltPeakC, burnOmega, setAfterS, latestPullS, curve };
 }

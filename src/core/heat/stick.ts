@@ -32,3 +32,12 @@ export const touchFromPot = (potC: number, input: StickInput): number => input.r
 export function potForTouch(touchC: number, manner: MannerName, input: StickInput): number {
   return manner === 'hand' ? touchC : input.roomC + (touchC - input.roomC) / keptShare(input);
 }
+
+/** Seconds on the stick until wax from a pot at `potC` touches at `touchC`; null where the wood alone cools it further than that. */
+export function holdUntil(potC: number, touchC: number, input: Omit<StickInput, 'heldS'>): number | null {
+  const atOnce = touchFromPot(potC, { ...input, heldS: 0 }) - input.roomC;
+  const wanted = touchC - input.roomC;
+  if (wanted <= 0 || atOnce < wanted) return null;
+  const perSecond = Math.log(atOnce / (touchFromPot(potC, { ...input, heldS: 1 }) - input.roomC));
+  return Math.log(atOnce / wanted) / perSecond;
+}

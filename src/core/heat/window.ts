@@ -32,7 +32,9 @@ export interface HeatNeed {
   /** Lowers the limit, K (numbing cream, a client who asked for cooler). */
   readonly lowerLimitK?: number;
   readonly state?: SkinState;
-  readonly thicknessMm?: number;
+  readonly thicknessMm?: number | undefined;
+  /** Asked for by the practitioner, °C at touch: taken as the target as far as the window allows. */
+  readonly touchC?: number | undefined;
 }
 
 export interface WorkingWindow {
@@ -63,7 +65,7 @@ export const plannedThickness = (manner: Manner, skin: SkinOfZone, sensitivity: 
 export function hottestTouch(need: HeatNeed, thicknessMm: number): number {
   const skin = skinInState(need.skin, need.state ?? 'fresh');
   const limitC = feltLimitC(need.skin, need.sensitivity, need.lowerLimitK);
-  const solve = (touchC: number): SkinHeat => solveSkinHeat({ product: need.product, touchC, thicknessMm, skin, roomC: need.roomC, endS: WATCH_S });
+  const solve = (touchC: number): SkinHeat => solveSkinHeat({ product: need.product, touchC, thicknessMm, skin, roomC: need.roomC, endS: WATCH_S, decideBurn: BURN_LIMIT });
   let low = { c: 50, felt: solve(50).feltPeakC };
   let high = { c: 62, felt: solve(62).feltPeakC };
   for (let i = 0; i < 8 && Math.abs(high.felt - limitC) > 0.005 && high.felt !== low.felt; i++) {
@@ -86,16 +88,23 @@ export function hottestTouch(need: HeatNeed, thicknessMm: number): number {
 /** Paste worked by hand goes by the room and the skin: 36 + 0.3·(room − 22), +1 K up to sensitivity 3 (from memory). */
 const handTarget = (need: HeatNeed): number => 36 + 0.3 * (need.roomC - 22) + (need.sensitivity <= 3 ? 1 : 0);
 
+/** Slab on which a planned thickness is judged: the margin over it, and never less than a puddle, mm. */
+export const judgedThickness = (thicknessMm: number): number => Math.max(PUDDLE_MM, thicknessMm + MARGIN_MM);
+
 /** The window for one product, manner, skin and client. `empty` where less than 0.5 K is left. */
 export function workingWindow(need: HeatNeed): WorkingWindow {
   const thicknessMm = need.thicknessMm ?? plannedThickness(need.manner, need.skin, need.sensitivity);
+  return windowWithin(need, thicknessMm, hottestTouch(need, judgedThickness(thicknessMm)));
+}
+
+/** The window where the hottest bearable touch is known already, e.g. from a table. */
+export function windowWithin(need: HeatNeed, thicknessMm: number, feelMaxC: number): WorkingWindow {
   const flowC = viscosityLaw(need.product.viscosity).windowC(need.manner.flowPaS);
-  const feelMaxC = hottestTouch(need, Math.max(PUDDLE_MM, thicknessMm + MARGIN_MM));
   const { labelC } = need.manner;
   const minC = Math.max(flowC.min, labelC.min);
   const maxC = Math.min(flowC.max, labelC.max, feelMaxC);
   const tender = need.skin.tendernessK > 0 || need.sensitivity >= 4;
-  const wanted = need.mannerName === 'hand' ? handTarget(need) : minC + (tender ? 0.4 : 0.6) * (maxC - minC);
+  const wanted = need.touchC ?? (need.mannerName === 'hand' ? handTarget(need) : minC + (tender ? 0.4 : 0.6) * (maxC - minC));
   return {
     flowC, feelMaxC, labelC, minC, maxC, targetC: Math.min(maxC, Math.max(minC, wanted)),
     lowBound: flowC.min >= labelC.min ? 'flow' : 'label',

@@ -1,7 +1,10 @@
-export { matchZone, heatOfOption } from './matchZone';
-export type { MatchInput } from './matchZone';
+export { matchZone, evaluateAll, heatOfOption, heatNeedOf } from './matchZone';
+export type { HeatWish, MatchInput } from './matchZone';
+export { whatElse } from './whatElse';
+export type { WhatElse } from './whatElse';
 export { chooseTogether } from './chooseTogether';
-export { exclusionSentence, choiceReasons, noChoiceReasons, WAY_WORDS } from './sentences';
+export { exclusionSentence, choiceReasons, noChoiceReasons, deciders, WAY_WORDS } from './sentences';
 export { lengthRange, sugarWayFor } from './eligibility';
-export { scoreOf, SHIPPED_WEIGHTS } from './score';
+export { scoreOf, SHIPPED_WEIGHTS, WEIGHT_NAMES, MOST_WEIGHT_FACTOR } from './score';
+export type { Weights } from './score';
 export type { Option, Schools, StripFacts } from './types';

@@ -3,14 +3,14 @@
 
 import { hairsPerCm2, type Zone } from '../anatomy';
 import { daysUntilWorkable, workableShare, type Hair } from '../hair';
-import { LATEST_PULL_CAP_S, solveSkinHeat, workingWindow, type SkinHeat, type WorkingWindow } from '../heat';
+import { LATEST_PULL_CAP_S, solveSkinHeat, windowOpeners, workingWindow, type HeatNeed, type SkinHeat, type SkinState, type WorkingWindow } from '../heat';
 import { tableMinutes } from '../materials';
 import { mannerName, mannerOf, waysOf, type Manner, type Product, type Way } from '../products';
 import type { ZoneJudgement } from '../screening';
 import { addDays, type CivilDate, type Recall } from '../shared';
 import { brokenShare, removedShare, skinLoad } from './removal';
 import { exclusionCodes, lengthRange, needsTrim } from './eligibility';
-import { scoreOf } from './score';
+import { scoreOf, SHIPPED_WEIGHTS, type Weights } from './score';
 import type { Option, Schools, StripFacts } from './types';
 
 export interface MatchInput {
@@ -32,6 +32,11 @@ export interface MatchInput {
   /** Share of the zone's hair that crosses the rest, 0–0.5; absent = none. */
   readonly crossingShare?: number | undefined;
   readonly force?: { readonly product?: string | undefined; readonly way?: Way | undefined };
+  /** What moves this client's felt limit, K: learned from past visits; negative = cooler. */
+  readonly feltShiftK?: number | undefined;
+  /** Slab and touch asked for by hand for one product. */
+  readonly heat?: HeatWish | undefined;
+  readonly weights?: Weights | undefined;
   /** Strips, schedule and use of an option; computed outside so that layouts are shared. */
   readonly stripFacts: (product: Product, way: Way, coats: 1 | 2, setS: { readonly min: number; readonly max: number }, thicknessMm: number) => StripFacts;
   /** Windows by key, so that zones with the same skin share the heat solves. */
@@ -39,28 +44,45 @@ export interface MatchInput {
   readonly heats?: Recall<SkinHeat> | undefined;
 }
 
+/** A slab or a touch that the practitioner asks for; the window keeps the last word. */
+export interface HeatWish {
+  readonly product: string;
+  readonly thicknessMm?: number | undefined;
+  readonly touchC?: number | undefined;
+}
+
 /** From this share on one more pass is not worth its load. */
 const CLEAN_SHARE = 0.975;
 const COARSE_FROM = 4;
-/** What a pull of soft wax left is cleared with a clean cloth: that finishes the same pass and halves the tweezing. */
-const CLOTH_CLEARS = 0.4;
 /** A later pass takes about half the time of the first. */
 const LATER_PASS_TIME = 0.5;
 
+/** Where the screening lowers the limit, what was learned never raises it again. */
+const lowerLimitK = ({ judgement, feltShiftK = 0 }: MatchInput): number => judgement.lowerHeatK - (judgement.lowerHeatK > 0 ? Math.min(0, feltShiftK) : feltShiftK);
+
+/** The heat question of an option: what is laid, how, on which skin, for whom. */
+export function heatNeedOf(input: MatchInput, product: Product, manner: Manner, way: Way, state: SkinState = 'fresh'): HeatNeed {
+  const wish = input.heat?.product === product.id && state === 'fresh' ? input.heat : undefined;
+  const inRange = wish?.thicknessMm !== undefined && wish.thicknessMm >= manner.thicknessMm.min && wish.thicknessMm <= manner.thicknessMm.max;
+  return {
+    product, manner, mannerName: mannerName(product.family, way), skin: input.zone.skin, sensitivity: input.sensitivity, roomC: input.roomC, lowerLimitK: lowerLimitK(input), state,
+    ...(inRange ? { thicknessMm: wish.thicknessMm } : {}), ...(wish?.touchC === undefined ? {} : { touchC: wish.touchC }),
+  };
+}
+
 /** The working window of an option, and the seconds between which its strip may be pulled. */
-export function heatOfOption(input: MatchInput, product: Product, manner: Manner, way: Way): { readonly window: WorkingWindow; readonly setS: { readonly min: number; readonly max: number }; readonly heat: SkinHeat } {
-  const name = mannerName(product.family, way);
-  const { zone, sensitivity, roomC, judgement } = input;
-  const key = JSON.stringify([product, name, zone.skin, sensitivity, roomC, judgement.lowerHeatK]);
+export function heatOfOption(input: MatchInput, product: Product, manner: Manner, way: Way): { readonly window: WorkingWindow; readonly setS: { readonly min: number; readonly max: number }; readonly heat: SkinHeat; readonly need: HeatNeed } {
+  const need = heatNeedOf(input, product, manner, way);
+  const { skin, roomC } = need;
+  const key = JSON.stringify(need);
   const recall = <T,>(memory: Recall<T> | undefined, make: () => T): T => (memory ? memory(key, make) : make());
-  const window = recall(input.windows, () =>
-    workingWindow({ product, manner, mannerName: name, skin: zone.skin, sensitivity, roomC, lowerLimitK: judgement.lowerHeatK }));
+  const window = recall(input.windows, () => workingWindow(need));
   const heat = recall(input.heats, () =>
-    solveSkinHeat({ product, touchC: window.targetC, thicknessMm: window.thicknessMm, skin: zone.skin, roomC, endS: product.setting ? LATEST_PULL_CAP_S : 60 }));
+    solveSkinHeat({ product, touchC: window.targetC, thicknessMm: window.thicknessMm, skin, roomC, endS: product.setting ? LATEST_PULL_CAP_S : 60 }));
   const setS = product.setting
     ? { min: heat.setAfterS === null ? LATEST_PULL_CAP_S : Math.ceil(heat.setAfterS), max: Math.floor(heat.latestPullS) }
     : manner.waitS;
-  return { window, setS, heat };
+  return { window, setS, heat, need };
 }
 
 /** Hair in layers shows its next layer only when the first is off: at least another pass, where one is allowed. */
@@ -70,11 +92,12 @@ function passesNeeded(product: Product, limit: number, layers: boolean, removed:
   return Math.min(passes, product.passes.max);
 }
 
-type Raw = Omit<Option, 'score' | 'tier'> & { readonly pasteOffK: number; readonly allMinutes: number };
+export type Raw = Omit<Option, 'score' | 'tier'> & { readonly pasteOffK: number; readonly allMinutes: number };
 
-function evaluate(input: MatchInput, product: Product, way: Way, manner: Manner): Raw {
+/** One option with its figures, before any comparison. */
+export function evaluate(input: MatchInput, product: Product, way: Way, manner: Manner): Raw {
   const { zone, hair, schools, judgement } = input;
-  const { window, setS } = heatOfOption(input, product, manner, way);
+  const { window, setS, need, heat } = heatOfOption(input, product, manner, way);
   const coats: 1 | 2 = product.body === 'film' && hair.coarseness >= COARSE_FROM ? 2 : 1;
   const facts = input.stripFacts(product, way, coats, setS, window.thicknessMm);
   const range = lengthRange(manner, zone, way);
@@ -84,7 +107,7 @@ function evaluate(input: MatchInput, product: Product, way: Way, manner: Manner)
   const passes = passesNeeded(product, passLimit, hair.flags?.includes('layers') ?? false, (n) => removedShare(removal, n));
   const removed = removedShare(removal, passes);
   const hairs = input.hairAreaCm2 * hairsPerCm2(zone.hairsPerCm2, hair.density);
-  const toTweeze = Math.round(hairs * (1 - removed) * (product.family === 'soft' ? CLOTH_CLEARS : 1));
+  const toTweeze = Math.round(hairs * (1 - removed));
   const pasteWantedC = 36 + 0.3 * (input.roomC - 22) + (input.sensitivity <= 3 ? 1 : 0);
   const pasteOffK = way === 'moulded' ? Math.max(0, pasteWantedC - window.maxC, window.minC - pasteWantedC) : 0;
   const forced = input.force?.way === way && (input.force.product === undefined || input.force.product === product.id);
@@ -94,33 +117,49 @@ function evaluate(input: MatchInput, product: Product, way: Way, manner: Manner)
     product, family: product.family, way, manner, eligible: excludedBy.length === 0, excludedBy, passes, coats, removedShare: removed,
     brokenShare: brokenShare({ product, way, hair, skin: input.skin, aboveCoolK: window.targetC - window.minC }), toTweeze,
     skinLoad: skinLoad(manner.adhesion, passes, zone, input.sensitivity), workableShare: workableShare(hair, range), ...range,
-    readyOn: days === null || days === 0 ? null : addDays(input.on, days), trimFirst, window, setS,
+    readyOn: days === null || days === 0 ? null : addDays(input.on, days), trimFirst, window, openers: window.empty ? windowOpeners(need, window) : [], feltMarginK: window.limitC - heat.feltPeakC, setS,
     strips: facts.strips, tableMinutes: tableMinutes(facts.scheduleS, toTweeze), massG: facts.massG, costMinor: facts.costMinor, pasteOffK,
     allMinutes: tableMinutes(facts.scheduleS * (1 + LATER_PASS_TIME * (passes - 1)), toTweeze),
   };
 }
 
-/** All options of the zone, best first. */
-export function matchZone(input: MatchInput): readonly Option[] {
-  const raw = input.products.flatMap((product) =>
+/** What the quickest and the cheapest of a comparison need: the measure for all others. */
+export interface Yardstick {
+  readonly minutes: number;
+  readonly costMinor: number;
+}
+
+export const yardstickOf = (raw: readonly (Pick<Raw, 'allMinutes' | 'costMinor'>)[]): Yardstick => ({
+  minutes: Math.min(...raw.map((o) => o.allMinutes)), costMinor: Math.min(...raw.map((o) => Math.max(1, o.costMinor))),
+});
+
+/** The weighted sum of an option against the quickest and cheapest it is compared with. */
+export const rawScore = (input: Pick<MatchInput, 'hair' | 'sensitivity' | 'ingrownProne' | 'weights'>, o: Raw, than: Yardstick): number =>
+  scoreOf({
+    product: o.product, hair: input.hair, sensitivity: input.sensitivity, ingrownProne: input.ingrownProne, removedShare: o.removedShare, brokenShare: o.brokenShare,
+    skinLoad: o.skinLoad, slowness: o.allMinutes / than.minutes, dearness: o.costMinor / than.costMinor, pasteOffK: o.pasteOffK,
+  }, input.weights ?? SHIPPED_WEIGHTS);
+
+/** Soft wax on very reactive skin is never first, whatever the weights. */
+export const tierOf = (o: Pick<Raw, 'family'>, sensitivity: number): number => (o.family === 'soft' && sensitivity >= 5 ? 1 : 0);
+
+/** Every product × way with its figures, in catalogue order. */
+export function evaluateAll(input: MatchInput): readonly Raw[] {
+  return input.products.flatMap((product) =>
     waysOf(product).flatMap((way) => {
       const manner = mannerOf(product, way);
       return manner ? [evaluate(input, product, way, manner)] : [];
     }),
   );
-  const open = raw.filter((o) => o.eligible);
-  const quickest = Math.min(...open.map((o) => o.allMinutes));
-  const cheapest = Math.min(...open.map((o) => Math.max(1, o.costMinor)));
-  const scored = raw.map(({ pasteOffK, allMinutes, ...o }): Option => ({
-    ...o,
-    tier: o.family === 'soft' && input.sensitivity >= 5 ? 1 : 0,
-    score: o.eligible
-      ? scoreOf({
-          product: o.product, hair: input.hair, sensitivity: input.sensitivity, ingrownProne: input.ingrownProne, removedShare: o.removedShare, brokenShare: o.brokenShare,
-          skinLoad: o.skinLoad, slowness: allMinutes / quickest, dearness: o.costMinor / cheapest, pasteOffK,
-        })
-      : null,
-  }));
+}
+
+/** All options of the zone, best first. */
+export function matchZone(input: MatchInput, raw: readonly Raw[] = evaluateAll(input)): readonly Option[] {
+  const than = yardstickOf(raw.filter((o) => o.eligible));
+  const scored = raw.map((o): Option => {
+    const { pasteOffK: _paste, allMinutes: _all, ...rest } = o;
+    return { ...rest, tier: tierOf(o, input.sensitivity), score: o.eligible ? rawScore(input, o, than) : null };
+  });
   const rank = (o: Option): number => (o.score === null ? Infinity : 10 * o.tier - o.score);
   return scored.map((o, i) => ({ o, i })).sort((a, b) => (rank(a.o) === rank(b.o) ? a.i - b.i : rank(a.o) - rank(b.o))).map(({ o }) => o);
 }

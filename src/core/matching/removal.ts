@@ -38,13 +38,17 @@ function holdAtPull({ product, way, coats, hair, meanAngleErrorDeg }: RemovalInp
   return clamp(base - coarse - crossing - curl - flat, 0.1, 0.995);
 }
 
+/** What a pull of soft wax left is mostly cleared with a clean cloth, which finishes the same pass: this share of it stays (from memory). */
+const CLOTH_LEAVES = 0.4;
+
 /** Share of today's hair gone after `passes` passes, 0–1: logistic in length over the shortest workable length. */
 export function removedShare(input: RemovalInput, passes: number): number {
   const p = holdAtPull(input);
   const width = 0.09 * input.shortestMm + 0.1;
   const lengths = lengthStrata(input.hair);
   const gone = lengths.map((mm) => 1 - (1 - p / (1 + Math.exp(-(mm - 0.75 * input.shortestMm) / width))) ** passes);
-  return gone.reduce((a, b) => a + b, 0) / gone.length;
+  const whole = gone.reduce((a, b) => a + b, 0) / gone.length;
+  return input.product.family === 'soft' ? 1 - CLOTH_LEAVES * (1 - whole) : whole;
 }
 
 export interface BreakageInput {

@@ -1,4 +1,4 @@
-// Ranking: a documented weighted sum over what is left after the exclusions. Weights are studio settings later; the shipped
+// Ranking: a documented weighted sum over what is left after the exclusions. A studio may set its own weights; the shipped
 // ones (from memory) reproduce the trade: coarse → hard, fine on large areas → soft, tender → hard or sugar, ingrown-prone → sugar.
 
 import type { Hair } from '../hair';
@@ -15,10 +15,14 @@ export interface Weights {
   readonly paste: number;
 }
 
+/** What a studio may set, and how far: from not at all to five times the shipped weight. */
+export const WEIGHT_NAMES = ['removed', 'broken', 'load', 'minutes', 'cost', 'coarseHard', 'fineSoft', 'paste'] as const;
+export const MOST_WEIGHT_FACTOR = 5;
+
 export const SHIPPED_WEIGHTS: Weights = { removed: 1, broken: 1.5, load: 0.3, minutes: 0.15, cost: 0.03, coarseHard: 0.2, fineSoft: 0.09, paste: 0.03 };
 
 /** Broken hair weighs this much more on skin that grows hairs in. */
-const INGROWN_FACTOR = 4;
+const INGROWN_FACTOR = 8;
 const MOST_SLOW = 2.5;
 
 export interface ScoreInput {

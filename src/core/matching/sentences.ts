@@ -1,6 +1,7 @@
 // Exclusion codes and choices in words, with the numbers that decided.
 
 import { roundTo } from '../shared';
+import { boundWords } from '../heat';
 import type { Option, Schools } from './types';
 
 const percent = (share: number): string => `${Math.round(share * 100)} %`;
@@ -29,13 +30,26 @@ export function exclusionSentence(code: string, option: Option): string {
     case 'way.later-pass': return 'Only for what a first pass left.';
     case 'hair.too-short':
       return `Holds hair from ${roundTo(option.shortestMm, 1)} mm; only ${percent(option.workableShare)} is long enough.${option.readyOn ? ` From ${option.readyOn}.` : ''}`;
-    case 'heat.no-window':
-      return `No working heat: ${w.lowBound === 'flow' ? 'it flows' : 'its label starts'} only from ${roundTo(w.minC, 1)} °C, ${w.highBound === 'feel' ? 'this skin bears' : w.highBound === 'label' ? 'its label ends at' : 'it runs from'} ${roundTo(w.maxC, 1)} °C.`;
+    case 'heat.no-window': {
+      const { low, high } = boundWords(w);
+      return `No working heat: it ${low}, ${high}.${option.openers.map((o) => ` ${o.text}`).join('')}`;
+    }
     case 'heat.never-ready': return 'It would turn brittle before it has set.';
     case 'room.paste-too-slack': return 'Too slack in this room; a firmer paste holds.';
     case 'room.paste-too-stiff': return 'Too stiff in this room; a softer paste moulds.';
     default: return code;
   }
+}
+
+/** The two numbers in which two options differ most, first the one's, then the other's. */
+export function deciders(choice: Option, next: Option): string {
+  const gaps: readonly (readonly [number, string])[] = [
+    [Math.abs(choice.skinLoad - next.skinLoad) * 0.3, `skin load ${roundTo(choice.skinLoad, 2)} against ${roundTo(next.skinLoad, 2)}`],
+    [Math.abs(choice.tableMinutes - next.tableMinutes) * 0.02, `${roundTo(choice.tableMinutes, 1)} min against ${roundTo(next.tableMinutes, 1)}`],
+    [Math.abs(choice.removedShare - next.removedShare), `${percent(choice.removedShare)} removed against ${percent(next.removedShare)}`],
+    [Math.abs(choice.brokenShare - next.brokenShare) * 1.5, `${percent(choice.brokenShare)} broken against ${percent(next.brokenShare)}`],
+  ];
+  return [...gaps].sort((a, b) => b[0] - a[0]).slice(0, 2).map(([, text]) => text).join(', ');
 }
 
 /** Why this choice: the hair it holds, the runner-up and the two numbers that differ most. */
@@ -46,16 +60,7 @@ export function choiceReasons(choice: Option, options: readonly Option[], school
   if (choice.coats === 2) out.push('Two coats: film wax in one coat stretches on coarse hair.');
   if (choice.trimFirst) out.push('Trim to about 6 mm first: long hair tangles and hurts more.');
   const next = options.find((o) => o.eligible && o.product.id !== choice.product.id);
-  if (next) {
-    const gaps: readonly (readonly [number, string])[] = [
-      [Math.abs(choice.skinLoad - next.skinLoad) * 0.3, `skin load ${roundTo(choice.skinLoad, 2)} against ${roundTo(next.skinLoad, 2)}`],
-      [Math.abs(choice.tableMinutes - next.tableMinutes) * 0.02, `${roundTo(choice.tableMinutes, 1)} min against ${roundTo(next.tableMinutes, 1)}`],
-      [Math.abs(choice.removedShare - next.removedShare), `${percent(choice.removedShare)} removed against ${percent(next.removedShare)}`],
-      [Math.abs(choice.brokenShare - next.brokenShare) * 1.5, `${percent(choice.brokenShare)} broken against ${percent(next.brokenShare)}`],
-    ];
-    const two = [...gaps].sort((a, b) => b[0] - a[0]).slice(0, 2).map(([, text]) => text);
-    out.push(`Next best ${next.product.name.toLowerCase()}: ${two.join(', ')}.`);
-  }
+  if (next) out.push(`Next best ${next.product.name.toLowerCase()}: ${deciders(choice, next)}.`);
   if (choice.family === 'hard') out.push(`House rule: ${WAY_WORDS[choice.way] ?? choice.way}, at most ${schools.maxHardPasses} passes.`);
   if (choice.family === 'soft') out.push('Soft wax: one pass only, a second lifts skin.');
   if (assumedAdult) out.push('Sheet of a reference adult: measure for a closer count.');

@@ -37,6 +37,15 @@ function zoneFaults(zone: ZoneCase, path: string, visit: VisitCase, catalogue: r
     if (!product) faults.push({ path: `${path}.product`, message: `No product "${zone.product}" in the catalogue.` });
     else if (zone.way !== undefined && !waysOf(product).includes(zone.way)) faults.push({ path: `${path}.way`, message: `${product.name} is not worked this way.` });
   }
+  if (zone.heat !== undefined) {
+    const { product: id, thicknessMm } = zone.heat;
+    const product = catalogue.find((p) => p.id === id);
+    if (!product) faults.push({ path: `${path}.heat.product`, message: `No product "${id}" in the catalogue.` });
+    else {
+      const fits = Object.values(product.manners).some((m) => thicknessMm === undefined || (thicknessMm >= m.thicknessMm.min && thicknessMm <= m.thicknessMm.max));
+      if (!fits) faults.push({ path: `${path}.heat.thicknessMm`, message: `${product.name} is not laid ${thicknessMm} mm thick: its label names ${Object.values(product.manners).map((m) => `${m.thicknessMm.min}–${m.thicknessMm.max} mm`).join(' or ')}.` });
+    }
+  }
   const { lengthMm, shortestMm, longestMm } = zone.hair;
   if (shortestMm !== undefined && shortestMm > lengthMm) faults.push({ path: `${path}.hair.shortestMm`, message: 'The shortest hair is longer than the typical one.' });
   if (longestMm !== undefined && longestMm < lengthMm) faults.push({ path: `${path}.hair.longestMm`, message: 'The longest hair is shorter than the typical one.' });
@@ -70,6 +79,9 @@ export function caseFaults(visit: VisitCase, catalogue: readonly Product[] = SHI
         faults.push({ path: `client.screening[${i}].zones[${j}]`, message: `No zone "${name}".` });
       }
     });
+  });
+  visit.client.heatFelt?.forEach((h, i) => {
+    if (h.on > visit.on) faults.push({ path: `client.heatFelt[${i}].on`, message: 'The date is after the visit.' });
   });
   visit.studio?.rules?.forEach((change, i) => {
     const checked = checkRuleChange(change);

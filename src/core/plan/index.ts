@@ -1,4 +1,6 @@
 export { judgeCase, planVisit } from './planVisit';
+export { choiceFlips, FLIP_INPUTS } from './choiceFlips';
+export type { ChoiceFlip, FlipInput } from './choiceFlips';
 export type { CaseError, PlanSettings } from './planVisit';
 export { planMemory } from './planMemory';
 export type { PlanMemory } from './planMemory';

@@ -33,6 +33,8 @@ export interface PlanOption {
   readonly shortestMm: number;
   readonly longestMm: number;
   readonly targetC: number | null;
+  /** Felt limit less the felt peak at the target, K; null without a window. */
+  readonly feltMarginK: number | null;
   readonly readyOn: CivilDate | null;
   readonly trimFirst: boolean;
 }
@@ -71,6 +73,14 @@ export interface PlanHeat {
   readonly wristTest: true;
   /** The three bands of the window, °C. */
   readonly bands: { readonly flowC: readonly [number, number]; readonly feelMaxC: number; readonly labelC: readonly [number, number] };
+  /** Felt limit of this client on this skin, °C, with what was learned. */
+  readonly limitC: number;
+  /** What bounds the window below and above, in words. */
+  readonly bounds: { readonly low: string; readonly high: string };
+  /** What past visits moved the limit by, K, and how many said so; null where none did. */
+  readonly learned: { readonly shiftK: number; readonly visits: number } | null;
+  /** Asked for by hand, as far as the window allowed it. */
+  readonly asked: { readonly thicknessMm: number | null; readonly touchC: number | null } | null;
   /** Window of a later pass on waxed skin; null where there is none. */
   readonly laterPass: { readonly min: number; readonly target: number; readonly max: number } | null;
 }
@@ -91,6 +101,8 @@ export interface PlanZone {
   readonly choice: { readonly product: string; readonly family: Family; readonly way: Way; readonly coats: number; readonly passes: number } | null;
   readonly heat: PlanHeat | null;
   readonly options: readonly PlanOption[];
+  /** What would suit better: later, or with a family that the studio leaves out. */
+  readonly better: readonly { readonly product: string; readonly way: Way; readonly kind: 'later' | 'other-family'; readonly fromOn: CivilDate | null }[];
   readonly reasons: readonly string[];
   readonly strips: readonly PlanStrip[];
   readonly field?: readonly (readonly [number, number, number, number])[];

@@ -6,7 +6,8 @@ import { careList, returnDate } from '../care';
 import { bookingMinutes, materialsFor, tableMinutes, totalMinor, visitParts } from '../materials';
 import { chooseTogether, type Option } from '../matching';
 import { mannerName, SHIPPED_PRODUCTS, type Product } from '../products';
-import { isStopped, judge, ruleSetOf, type Judgement } from '../screening';
+import type { LearnedGrowth } from '../hair';
+import { isStopped, judge, ruleSetOf, type Judgement, type ZoneJudgement } from '../screening';
 import { fail, ok, roundTo, type CoreError, type Result } from '../shared';
 import { caseFaults, type CaseFault } from './checkCase';
 import { planMemory, type PlanMemory } from './planMemory';
@@ -47,8 +48,17 @@ export function judgeCase(visit: VisitCase): Judgement {
   });
 }
 
-/** Plans a visit. Error `case.invalid` with every fault of meaning and its path; the shape is checked before, at the edge. */
-export function planVisit(visit: VisitCase, settings: PlanSettings = {}): Result<Plan, CaseError> {
+/** A visit as far as the choice: every zone with its options, and what is taken for all of them together. */
+export interface ChosenVisit {
+  readonly studio: ReturnType<typeof studioFacts>;
+  readonly judgement: Judgement;
+  readonly memory: PlanMemory;
+  readonly zones: readonly ({ readonly work: ZoneWork; readonly judgement: ZoneJudgement; readonly learned: LearnedGrowth } & ReturnType<typeof zoneOptions>)[];
+  readonly choices: readonly (Option | null)[];
+}
+
+/** Chooses for a visit without laying out its table. Errors as of `planVisit`. */
+export function chooseVisit(visit: VisitCase, settings: PlanSettings = {}): Result<ChosenVisit, CaseError> {
   const catalogue = settings.catalogue ?? SHIPPED_PRODUCTS;
   const memory = settings.memory ?? planMemory();
   const faults = caseFaults(visit, catalogue);
@@ -68,6 +78,14 @@ export function planVisit(visit: VisitCase, settings: PlanSettings = {}): Result
     return [{ work, judgement: own, learned, ...zoneOptions({ work, on: visit.on, client: visit.client, studio, judgement: own, learned, memory }) }];
   });
   const choices = chooseTogether(zones.map((z) => ({ options: z.options, stopped: isStopped(z.judgement.outcome) || z.work.hairAreaCm2 < LEAST_HAIR_CM2, force: z.match.force })));
+  return ok({ studio, judgement, memory, zones, choices });
+}
+
+/** Plans a visit. Error `case.invalid` with every fault of meaning and its path; the shape is checked before, at the edge. */
+export function planVisit(visit: VisitCase, settings: PlanSettings = {}): Result<Plan, CaseError> {
+  const found = chooseVisit(visit, settings);
+  if (!found.ok) return found;
+  const { studio, judgement, memory, zones, choices } = found.value;
   const chosen = zones.flatMap((z, i) => {
     const choice = choices[i];
     return choice ? [{ ...z, choice }] : [];
@@ -75,7 +93,7 @@ export function planVisit(visit: VisitCase, settings: PlanSettings = {}): Result
   const schedule = visitSchedule(chosen.map(({ work, choice }): ZoneJobs => zoneJobs(work, choice, studio.level)), studio.maxOnSkin, studio.walkS, memory);
   const orderOf = new Map<string, number>();
   for (const e of schedule.events) if (e.do === 'lay' && e.strip && !orderOf.has(e.strip)) orderOf.set(e.strip, orderOf.size + 1);
-  const planZones = zones.map((z, i) => planZone({ ...z, choice: choices[i] ?? null, orderOf, withField: settings.withField ?? false }));
+  const planZones = zones.map((z, i) => planZone({ ...z, client: visit.client, choice: choices[i] ?? null, orderOf, withField: settings.withField ?? false }));
   const regrowth = zones.map((z) => planRegrowth(z.work, z.match, studio, z.learned, visit.on));
   const materials = materialsFor({
     strips: chosen.flatMap(({ work, choice }) => work.layout(choice.product, choice.way).strips.map((s) => ({

@@ -4,7 +4,8 @@ import { FAMILIES, type Family, type Side, type ZoneId } from '../anatomy';
 import type { Blackout } from '../care';
 import type { Mark, Stroke } from '../field';
 import type { HairFlag, HairHistory, PastLength } from '../hair';
-import type { Schools } from '../matching';
+import type { FeltVisit } from '../heat';
+import { SHIPPED_WEIGHTS, WEIGHT_NAMES, type HeatWish, type Schools, type Weights } from '../matching';
 import { SHIPPED_PRODUCT_IDS, SHIPPED_PRODUCTS, type Product, type Way } from '../products';
 import type { CivilDate } from '../shared';
 import type { FoundFact, Override, RuleChange } from '../screening';
@@ -26,6 +27,8 @@ export interface ClientCase {
   readonly knownProducts?: readonly string[] | undefined;
   /** Products this client has reacted to. */
   readonly reactedTo?: readonly string[] | undefined;
+  /** How warm wax felt at past visits, with the margin that was planned then. */
+  readonly heatFelt?: readonly (FeltVisit & { readonly on: CivilDate; readonly zone?: string | undefined; readonly product?: string | undefined; readonly touchC?: number | undefined })[] | undefined;
   readonly blackout?: readonly { readonly from: CivilDate; readonly to: CivilDate; readonly why?: string | undefined }[] | undefined;
 }
 
@@ -37,6 +40,8 @@ export interface StudioCase {
   readonly walkS?: number | undefined;
   readonly schools?: { readonly [K in keyof Schools]?: Schools[K] | undefined } | undefined;
   readonly products?: readonly string[] | undefined;
+  /** What counts when products are compared; what is absent counts as shipped. */
+  readonly weights?: { readonly [K in keyof Weights]?: number | undefined } | undefined;
   /** The studio's own changes of the screening rules, in the order in which they were made. */
   readonly rules?: readonly RuleChange[] | undefined;
 }
@@ -63,6 +68,8 @@ export interface ZoneCase {
   readonly sheetCm?: readonly [number, number] | undefined;
   readonly product?: string | undefined;
   readonly way?: Way | undefined;
+  /** Slab and touch asked for by hand for one product. */
+  readonly heat?: HeatWish | undefined;
 }
 
 export interface VisitCase {
@@ -80,6 +87,7 @@ export interface StudioFacts {
   readonly walkS: number;
   readonly schools: Schools;
   readonly products: readonly Product[];
+  readonly weights: Weights;
 }
 
 const MAX_ON_SKIN: Readonly<Record<HandLevel, number>> = { trainee: 2, practised: 3, expert: 4 };
@@ -88,6 +96,8 @@ const MAX_ON_SKIN: Readonly<Record<HandLevel, number>> = { trainee: 2, practised
 export function studioFacts(studio: StudioCase = {}, catalogue: readonly Product[] = SHIPPED_PRODUCTS): StudioFacts {
   const level = studio.level ?? 'practised';
   const wanted = studio.products ?? (catalogue === SHIPPED_PRODUCTS ? SHIPPED_PRODUCT_IDS : catalogue.map((p) => p.id));
+  const weights: { -readonly [K in keyof Weights]: number } = { ...SHIPPED_WEIGHTS };
+  for (const name of WEIGHT_NAMES) weights[name] = studio.weights?.[name] ?? weights[name];
   const families: readonly Family[] = studio.schools?.families ?? FAMILIES;
   return {
     roomC: studio.roomC ?? 22, level, maxOnSkin: studio.maxOnSkin ?? MAX_ON_SKIN[level], walkS: studio.walkS ?? 6,
@@ -95,7 +105,7 @@ export function studioFacts(studio: StudioCase = {}, catalogue: readonly Product
       hardLay: studio.schools?.hardLay ?? 'with', shortHair: studio.schools?.shortHair ?? 'crossed', maxHardPasses: studio.schools?.maxHardPasses ?? 2,
       sugarWay: studio.schools?.sugarWay, prep: studio.schools?.prep ?? 'powder', families,
     },
-    products: catalogue.filter((p) => wanted.includes(p.id)),
+    products: catalogue.filter((p) => wanted.includes(p.id)), weights,
   };
 }
 

@@ -3,7 +3,8 @@
 import { scheduleHands } from '../hands';
 import { learnGrowth, observationsOf, type LearnedGrowth } from '../hair';
 import { massUsedG, productCostMinor } from '../materials';
-import { matchZone, sugarWayFor, type MatchInput, type Option, type StripFacts } from '../matching';
+import { learnFelt } from '../heat';
+import { evaluateAll, matchZone, sugarWayFor, whatElse, type MatchInput, type Option, type StripFacts, type WhatElse } from '../matching';
 import { mannerName, type Product, type Way } from '../products';
 import type { ZoneJudgement } from '../screening';
 import { stripJobs } from './stripJobs';
@@ -29,7 +30,7 @@ export interface ZoneOptionsInput {
   readonly memory: PlanMemory;
 }
 
-export function zoneOptions({ work, on, client, studio, judgement, learned, memory }: ZoneOptionsInput): { readonly options: readonly Option[]; readonly match: MatchInput } {
+export function zoneOptions({ work, on, client, studio, judgement, learned, memory }: ZoneOptionsInput): { readonly options: readonly Option[]; readonly match: MatchInput; readonly else: readonly WhatElse[] } {
   const seconds = new Map<string, number>();
   const usualSugar: Way = sugarWayFor(work.zone, studio.schools) === 'hand' ? 'moulded' : 'strip';
   const stripFacts: MatchInput['stripFacts'] = (product, way, coats, setS, thicknessMm): StripFacts => {
@@ -51,7 +52,10 @@ export function zoneOptions({ work, on, client, studio, judgement, learned, memo
     on, zone: work.zone, hair: work.hair, sensitivity: client.sensitivity ?? 3, skin: client.skin ?? 'normal', ingrownProne: client.ingrownProne ?? false,
     roomC: studio.roomC, schools: studio.schools, judgement, products: studio.products, hairAreaCm2: work.hairAreaCm2,
     rateMmPerDay: work.zone.growth.rateMmPerDay * learned.person.rateFactor, stripFacts, knownProducts: client.knownProducts, reactedTo: client.reactedTo, crossingShare: work.crossing.share, windows: memory.windows, heats: memory.heats,
+    feltShiftK: learnFelt(client.heatFelt ?? []).shiftK, heat: work.input.heat, weights: studio.weights,
     ...(force ? { force } : {}),
   };
-  return { options: matchZone(match), match };
+  const raw = evaluateAll(match);
+  const options = matchZone(match, raw);
+  return { options, match, else: whatElse(match, raw, options) };
 }

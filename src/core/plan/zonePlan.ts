@@ -3,16 +3,17 @@
 import { subdivisionAt, type Family } from '../anatomy';
 import { meanCrossing, nodeCentre, nodeDirection, type GrowthField } from '../field';
 import { readyWindow, regrowthCurve, regrowthModel, smoothUntilDay, type LearnedGrowth } from '../hair';
-import { LATER_PASS_MM, potForTouch, workingWindow } from '../heat';
+import { boundWords, LATER_PASS_MM, learnFelt, potForTouch, workingWindow } from '../heat';
 import { massUsedG } from '../materials';
-import { choiceReasons, exclusionSentence, heatOfOption, lengthRange, noChoiceReasons, sugarWayFor, type MatchInput, type Option, type Schools } from '../matching';
+import { choiceReasons, exclusionSentence, heatNeedOf, heatOfOption, lengthRange, noChoiceReasons, sugarWayFor, type MatchInput, type Option, type Schools, type WhatElse } from '../matching';
 import { mannerName, mannerOf, type Product, type Way } from '../products';
 import type { ZoneJudgement } from '../screening';
 import { isStopped } from '../screening';
 import { addDays, roundTo, samplePoints, type Ring, type Vec } from '../shared';
 import { hairNotes } from './hairNotes';
 import type { PlanHeat, PlanOption, PlanRegrowth, PlanStrip, PlanZone } from './planTypes';
-import type { StudioFacts } from './visitCase';
+import { betterReasons, heatReasons } from './choiceNotes';
+import type { ClientCase, StudioFacts } from './visitCase';
 import type { ZoneWork } from './zoneWork';
 
 const at4 = ([x, y]: Vec): Vec => [roundTo(x, 4), roundTo(y, 4)];
@@ -20,19 +21,19 @@ const at6 = ([x, y]: Vec): Vec => [roundTo(x, 6), roundTo(y, 6)];
 const ring4 = (ring: Ring): Ring => ring.map(at4);
 
 /** Heat of the chosen option: window, pot, felt peak, set and latest pull, and the window of a later pass. */
-export function planHeat(choice: Option, match: MatchInput): PlanHeat {
+export function planHeat(choice: Option, match: MatchInput, client: ClientCase): PlanHeat {
   const { product, manner, way } = choice;
   const name = mannerName(product.family, way);
-  const { window: w, setS, heat } = heatOfOption(match, product, manner, way);
-  const later = choice.passes < 2 ? null : workingWindow({
-    product, manner, mannerName: name, skin: match.zone.skin, sensitivity: match.sensitivity, roomC: match.roomC, lowerLimitK: match.judgement.lowerHeatK,
-    state: 'after-pass', thicknessMm: Math.min(LATER_PASS_MM, manner.thicknessMm.usual),
-  });
+  const { window: w, setS, heat, need } = heatOfOption(match, product, manner, way);
+  const later = choice.passes < 2 ? null : workingWindow({ ...heatNeedOf(match, product, manner, way, 'after-pass'), thicknessMm: Math.min(LATER_PASS_MM, manner.thicknessMm.usual) });
+  const felt = learnFelt(client.heatFelt ?? []);
   return {
     workingC: { min: roundTo(w.minC, 1), target: roundTo(w.targetC, 1), max: roundTo(w.maxC, 1) },
     potC: roundTo(potForTouch(w.targetC, name, { product, roomC: match.roomC }), 1), thicknessMm: w.thicknessMm,
     feltPeakC: roundTo(heat.feltPeakC, 2), burnOmega: Number(heat.burnOmega.toPrecision(3)), setS: { min: setS.min, max: setS.max }, wristTest: true,
     bands: { flowC: [roundTo(w.flowC.min, 1), roundTo(w.flowC.max, 1)], feelMaxC: roundTo(w.feelMaxC, 1), labelC: [w.labelC.min, w.labelC.max] },
+    limitC: roundTo(w.limitC, 2), bounds: boundWords(w), learned: felt.visits === 0 ? null : { shiftK: felt.shiftK, visits: felt.visits },
+    asked: need.thicknessMm === undefined && need.touchC === undefined ? null : { thicknessMm: need.thicknessMm ?? null, touchC: need.touchC ?? null },
     laterPass: later && !later.empty ? { min: roundTo(later.minC, 1), target: roundTo(later.targetC, 1), max: roundTo(later.maxC, 1) } : null,
   };
 }
@@ -42,7 +43,7 @@ export const planOption = (o: Option): PlanOption => ({
   score: o.score === null ? null : roundTo(o.score, 4), passes: o.passes, coats: o.coats, strips: o.strips, tableMinutes: roundTo(o.tableMinutes, 1),
   massG: roundTo(o.massG, 1), costMinor: o.costMinor, removedShare: roundTo(o.removedShare, 4), brokenShare: roundTo(o.brokenShare, 4), toTweeze: o.toTweeze,
   skinLoad: roundTo(o.skinLoad, 3), workableShare: roundTo(o.workableShare, 3), shortestMm: roundTo(o.shortestMm, 2), longestMm: o.longestMm,
-  targetC: o.window.empty ? null : roundTo(o.window.targetC, 1), readyOn: o.readyOn, trimFirst: o.trimFirst,
+  targetC: o.window.empty ? null : roundTo(o.window.targetC, 1), feltMarginK: o.window.empty ? null : roundTo(o.feltMarginK, 2), readyOn: o.readyOn, trimFirst: o.trimFirst,
 });
 
 /** Points over a strip, close enough to tell what crosses under it. */
@@ -89,6 +90,8 @@ export interface ZonePlanInput {
   readonly options: readonly Option[];
   readonly choice: Option | null;
   readonly match: MatchInput;
+  readonly client: ClientCase;
+  readonly else: readonly WhatElse[];
   readonly orderOf: ReadonlyMap<string, number>;
   readonly withField: boolean;
 }
@@ -100,19 +103,19 @@ function togetherReason(choice: Option, options: readonly Option[], forced: bool
   return forced ? [`Chosen by hand; ${best.product.name.toLowerCase()} was the proposal.`] : [`${best.product.name} would score a little higher here alone; one pot for more zones and fewer changes weigh more.`];
 }
 
-export function planZone({ work, judgement, options, choice, match, orderOf, withField }: ZonePlanInput): PlanZone {
-  const heat = choice ? planHeat(choice, match) : null;
+export function planZone({ work, judgement, options, choice, match, client, else: others, orderOf, withField }: ZonePlanInput): PlanZone {
+  const heat = choice ? planHeat(choice, match, client) : null;
   const cover = choice ? work.layout(choice.product, choice.way).cover : null;
   const reasons = choice
-    ? [...choiceReasons(choice, options, match.schools, work.sheet.basis === 'reference-adult'), ...togetherReason(choice, options, work.input.product !== undefined)]
+    ? [...choiceReasons(choice, options, match.schools, work.sheet.basis === 'reference-adult'), ...togetherReason(choice, options, work.input.product !== undefined), ...(heat ? heatReasons(heat, match) : []), ...betterReasons(others, choice)]
     : isStopped(judgement.outcome)
       ? ['Stopped by the screening; the options show what it would be.']
-      : noChoiceReasons(options, work.hairAreaCm2);
+      : [...noChoiceReasons(options, work.hairAreaCm2), ...betterReasons(others.filter((o) => o.kind === 'other-family'), null)];
   return {
     zone: work.zone.id, side: work.input.side, outcome: judgement.outcome, areaCm2: roundTo(work.areaCm2, 2), hairAreaCm2: roundTo(work.hairAreaCm2, 2),
     sheetCm: [roundTo(work.sheet.widthCm, 2), roundTo(work.sheet.heightCm, 2)], basis: work.sheet.basis, crossingShare: roundTo(work.crossing.share, 3), outline: ring4(work.sheet.outline), excluded: work.exclusions,
     choice: choice ? { product: choice.product.id, family: choice.family, way: choice.way, coats: choice.coats, passes: choice.passes } : null,
-    heat, options: options.map(planOption), reasons: [...reasons, ...hairNotes(work.hair, work.crossing.share)], strips: choice && heat ? planStrips(choice, heat, work, orderOf) : [],
+    heat, options: options.map(planOption), better: others.map((o) => ({ product: o.option.product.id, way: o.option.way, kind: o.kind, fromOn: o.fromOn })), reasons: [...reasons, ...hairNotes(work.hair, work.crossing.share)], strips: choice && heat ? planStrips(choice, heat, work, orderOf) : [],
     ...(withField ? { field: coarseField(work.field) } : {}),
     cover: { coveredShare: roundTo(cover?.coveredShare ?? 0, 4), overlapShare: roundTo(cover?.overlapShare ?? 0, 4), meanAngleErrorDeg: roundTo(cover?.meanAngleErrorDeg ?? 0, 2) },
   };
