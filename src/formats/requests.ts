@@ -4,7 +4,9 @@ import Joi from 'joi';
 import { FIGURES, ZONE_IDS } from '../core/anatomy';
 import { FACTS, QUESTIONS } from '../core/screening';
 import { MARKS, TABLE_EVENT_KINDS } from '../core/hands';
-import { blackoutSchema, civilDate, foundFactSchema, hairSchema, markSchema, ruleChangeSchema, strokeSchema, zoneCaseSchema } from './visitCaseSchema';
+import { WEIGHT_NAMES } from '../core/matching';
+import { productSchema } from './productFile';
+import { blackoutSchema, civilDate, foundFactSchema, hairSchema, markSchema, ruleChangeSchema, strokeSchema, weightsSchema, zoneCaseSchema } from './visitCaseSchema';
 
 const id = Joi.string().pattern(/^[A-Za-z0-9_-]{1,64}$/).messages({ 'string.pattern.base': '{{#label}} must be an id' });
 const version = Joi.number().integer().min(1).required();
@@ -62,6 +64,7 @@ export const chartRequest = Joi.object({
     product: orNull(Joi.string().max(60)).required(),
     way: orNull(Joi.string().valid('with', 'against', 'free', 'crossed', 'counter', 'across', 'moulded', 'strip')).required(),
     reason: words(500).required(),
+    heat: Joi.object({ product: Joi.string().max(60).required(), thicknessMm: Joi.number().min(0.05).max(10), touchC: Joi.number().min(20).max(100), reason: words(500).required() }).or('thicknessMm', 'touchC'),
     confirmed: Joi.boolean().required(),
   }).required(),
 }).required();
@@ -186,3 +189,7 @@ export const patchTestRequest = Joi.object({
 }).xor('lay', 'read').required();
 /** A chart out of a file, for a sheet of this size. */
 export const chartFileRequest = Joi.object({ text: Joi.string().allow('').max(1_900_000).required(), sheetCm: zoneCaseSchema.extract('sheetCm').required() }).required();
+/** A new product has no version yet. */
+export const productRequest = Joi.object({ version: orNull(Joi.number().integer().min(1)).required(), product: productSchema.required(), stocked: Joi.boolean().required() }).required();
+export const productImportRequest = Joi.object({ text: Joi.string().allow('').max(1_900_000).required(), commit: Joi.boolean().required() }).required();
+export const weightsRequest = Joi.object({ version, weights: weightsSchema.fork([...WEIGHT_NAMES], (s) => s.required()).required() }).required();

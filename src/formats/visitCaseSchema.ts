@@ -4,6 +4,7 @@ import Joi from 'joi';
 import { FAMILIES, ZONE_IDS } from '../core/anatomy';
 import { MARK_KINDS } from '../core/field';
 import { HAIR_FLAGS } from '../core/hair';
+import { MOST_WEIGHT_FACTOR, SHIPPED_WEIGHTS, WEIGHT_NAMES } from '../core/matching';
 import type { VisitCase } from '../core/plan';
 import { FACTS, OUTCOMES } from '../core/screening';
 import { isCivilDate } from '../core/shared';
@@ -53,6 +54,9 @@ export const schoolsSchema = Joi.object({
   families: Joi.array().items(Joi.string().valid(...FAMILIES)).unique().max(3),
 });
 
+/** Not at all up to five times as shipped. */
+export const weightsSchema = Joi.object(Object.fromEntries(WEIGHT_NAMES.map((name) => [name, number(0, MOST_WEIGHT_FACTOR * SHIPPED_WEIGHTS[name])])));
+
 const client = Joi.object({
   statureCm: number(80, 250),
   massKg: number(15, 350),
@@ -66,6 +70,9 @@ const client = Joi.object({
   overrides: Joi.array().max(60).items(overrideSchema),
   knownProducts: productIds,
   reactedTo: productIds,
+  heatFelt: Joi.array().max(400).items(Joi.object({
+    on: civilDate.required(), marginK: number(-30, 30).required(), felt: Joi.string().valid('too-warm', 'right', 'too-cool').required(), zone: Joi.string().max(60), product: Joi.string().max(60), touchC: number(20, 100),
+  })),
   blackout: Joi.array().max(100).items(blackoutSchema),
 });
 
@@ -78,7 +85,11 @@ const studio = Joi.object({
   schools: schoolsSchema,
   products: Joi.array().items(Joi.string().max(60)).unique().max(60),
   rules: Joi.array().max(200).items(ruleChangeSchema),
+  weights: weightsSchema,
 });
+
+/** Slab and touch asked for by hand for one product; at least one of the two. */
+const heatWishSchema = Joi.object({ product: Joi.string().max(60).required(), thicknessMm: number(0.05, 10), touchC: number(20, 100) }).or('thicknessMm', 'touchC');
 
 export const zoneCaseSchema = Joi.object({
   zone: Joi.string().valid(...ZONE_IDS).required(),
@@ -89,6 +100,7 @@ export const zoneCaseSchema = Joi.object({
   sheetCm: pair(number(0.5, 100)),
   product: Joi.string().max(60),
   way: Joi.string().valid('with', 'against', 'free', 'crossed', 'counter', 'across', 'moulded', 'strip'),
+  heat: heatWishSchema,
 });
 
 const visitCase = Joi.object({

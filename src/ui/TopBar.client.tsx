@@ -8,7 +8,7 @@ import { useKeys } from './useKeys';
 import { useRouter } from 'next/navigation';
 import styles from './TopBar.module.css';
 
-const PLACES = [{ href: '/', name: 'Today' }, { href: '/clients', name: 'Clients' }] as const;
+const PLACES = [{ href: '/', name: 'Today' }, { href: '/clients', name: 'Clients' }, { href: '/studio', name: 'Studio' }] as const;
 
 /** The thin bar: the name, the places that exist, the day. */
 interface Props {
@@ -21,7 +21,7 @@ interface Props {
 export function TopBar({ day, people, person }: Props) {
   const path = usePathname();
   const router = useRouter();
-  const here = path.startsWith('/clients') ? '/clients' : path === '/' || path.startsWith('/visits') ? '/' : '';
+  const here = path.startsWith('/clients') ? '/clients' : /^\/(studio|products|rules)/.test(path) ? '/studio' : path === '/' || path.startsWith('/visits') ? '/' : '';
   useKeys({
     t: () => router.push('/'),
     '/': (event) => {

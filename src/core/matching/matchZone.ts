@@ -156,10 +156,7 @@ export function evaluateAll(input: MatchInput): readonly Raw[] {
 /** All options of the zone, best first. */
 export function matchZone(input: MatchInput, raw: readonly Raw[] = evaluateAll(input)): readonly Option[] {
   const than = yardstickOf(raw.filter((o) => o.eligible));
-  const scored = raw.map((o): Option => {
-    const { pasteOffK: _paste, allMinutes: _all, ...rest } = o;
-    return { ...rest, tier: tierOf(o, input.sensitivity), score: o.eligible ? rawScore(input, o, than) : null };
-  });
+  const scored = raw.map((o): Option => ({ ...o, tier: tierOf(o, input.sensitivity), score: o.eligible ? rawScore(input, o, than) : null }));
   const rank = (o: Option): number => (o.score === null ? Infinity : 10 * o.tier - o.score);
   return scored.map((o, i) => ({ o, i })).sort((a, b) => (rank(a.o) === rank(b.o) ? a.i - b.i : rank(a.o) - rank(b.o))).map(({ o }) => o);
 }

@@ -17,9 +17,7 @@ export function exclusionSentence(code: string, option: Option): string {
   switch (code) {
     case 'zone.family-never': return `${option.family === 'soft' ? 'Soft wax' : option.family === 'sugar' ? 'Sugar' : 'Hard wax'} is never used here.`;
     case 'screening.family-out': return 'Left out by the screening.';
-    case 'allergy.rosin': return 'Contains rosin: on the allergy card.';
-    case 'allergy.honey': return 'Contains honey: on the allergy card.';
-    case 'allergy.fragrance': return 'Contains fragrance: on the allergy card.';
+    case 'allergy.rosin': case 'allergy.honey': case 'allergy.fragrance': case 'allergy.zinc-oxide': return `Contains ${code.slice(8).replace('-', ' ')}: on the allergy card.`;
     case 'patch.reacted': return 'This skin has reacted to it.';
     case 'patch.new-product': return 'New to this client: patch test 24–48 h before, then another day.';
     case 'studio.family': return 'The studio does not work with this family.';

@@ -53,7 +53,7 @@ function whyOf(before: Option, { choice, options }: Chosen): string {
   const old = options.find((o) => o.product.id === before.product.id && o.way === before.way);
   const [code] = old?.excludedBy ?? [];
   if (old && code !== undefined) return `${before.product.name}: ${exclusionSentence(code, old)}`;
-  return old && choice ? `${choice.product.name}: ${deciders(choice, old)}.` : '';
+  return old && choice ? `${deciders(choice, old)}.` : '';
 }
 
 /** Flips of one zone's proposal, nearest first for each input. Empty where nothing is proposed today. Errors as of `planVisit`. */

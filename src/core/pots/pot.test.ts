@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { SHIPPED_PRODUCTS, type Product } from '../products';
 import { enthalpyJkg, evenPot, potStep, stirred, temps, toppedUp, USUAL_POT, type Pot, type PotState } from './pot';
-import { isReady, microwaved, nextPulse, pulsesFromCold, readyAfterS, switchDown, type PotWindow } from './ready';
+import { isReady, microwaved, nextPulse, pulsesFromCold, readyAfterS, refilled, switchDown, type PotWindow } from './ready';
 
 const product = (id: string): Product => {
   const found = SHIPPED_PRODUCTS.find((p) => p.id === id);
@@ -99,6 +99,13 @@ describe('time to ready', () => {
     expect(readyAfterS({ ...input, state: ready })).toBe(0);
     expect(readyAfterS({ ...input, state: toppedUp(film, evenPot(film, 300, 57), 100, 22) })).toBeGreaterThan(0);
     expect(readyAfterS({ ...input, pot: { ...USUAL_POT, heaterW: 6 } })).toBeNull();
+  });
+  it('comes back after topping up, sooner than from cold, with the core cooler meanwhile', () => {
+    const more = refilled(input);
+    expect(more.addG).toBe(100);
+    expect(more.apartK).toBeGreaterThan(5);
+    expect(more.readyS).toBeGreaterThan(0);
+    expect(more.readyS ?? Infinity).toBeLessThan(s({}));
   });
   it('is never longer with full heat first and a switch down in time; the rim stays within 4 K over the window', () => {
     for (const p of [film, { ...film, form: 'block' as const }, product('cream-hard')]) {

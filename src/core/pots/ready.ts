@@ -1,7 +1,7 @@
 // When a pot is ready, when to switch it down so that the core melts in the rim's heat, and the next pulse where it is warmed by microwave.
 
 import type { Product } from '../products';
-import { evenPot, moltenShare, potStep, stirred, temps, type Pot, type PotState } from './pot';
+import { evenPot, moltenShare, potStep, stirred, temps, toppedUp, type Pot, type PotState } from './pot';
 
 export interface PotWindow {
   readonly minC: number;
@@ -52,6 +52,24 @@ function run({ product, pot, roomC, window, state = evenPot(product, pot.waxG, r
 
 /** Seconds until ready with the thermostat at the target from the start; null = not within three hours. */
 export const readyAfterS = (input: HeatingInput): number | null => run(input, input.window.targetC, 0).readyS;
+
+/** A pot at work that is filled up: with how much, how far the core then stands below the rim, and when it is right again. */
+export interface Refilled {
+  readonly addG: number;
+  readonly apartK: number;
+  readonly readyS: number | null;
+}
+
+/** A quarter of a pot is what is added at one go. */
+const REFILL_SHARE = 0.25;
+
+/** Topping up at the target with wax at the room's temperature, the thermostat left where it is. */
+export function refilled(input: Omit<HeatingInput, 'state'>): Refilled {
+  const addG = Math.round(REFILL_SHARE * input.pot.waxG);
+  const state = toppedUp(input.product, evenPot(input.product, input.pot.waxG - addG, input.window.targetC), addG, input.roomC);
+  const { rimC, coreC } = temps(input.product, state);
+  return { addG, apartK: rimC - coreC, readyS: readyAfterS({ ...input, state }) };
+}
 
 export interface SwitchDown {
   /** Full heat until then, s from now; 0 = do not. */

@@ -1,4 +1,7 @@
 export type { Product, ProductBody, ProductForm, Allergen, Way, Range, Manner } from './types';
+export { ALLERGENS, PRODUCT_BODIES, PRODUCT_FORMS } from './types';
+export { productFaults, boundsOf, BODIES_OF, MANNERS_OF } from './productFaults';
+export type { ProductFault, NumberBound } from './productFaults';
 export { SHIPPED_PRODUCTS, SHIPPED_PRODUCT_IDS } from './catalogue';
 export { viscosityLaw } from './viscosity';
 export { waysOf, mannerOf, mannerName, layAndPull, isLaterOnly } from './ways';

@@ -2,9 +2,12 @@
 
 import type { Family } from '../anatomy';
 
-export type ProductBody = 'film' | 'cream' | 'strip-wax' | 'soft-paste' | 'firm-paste' | 'hard-paste';
-export type ProductForm = 'beads' | 'tablet' | 'block' | 'can' | 'tub';
-export type Allergen = 'rosin' | 'honey' | 'fragrance';
+export const PRODUCT_BODIES = ['film', 'cream', 'strip-wax', 'soft-paste', 'firm-paste', 'hard-paste'] as const;
+export type ProductBody = (typeof PRODUCT_BODIES)[number];
+export const PRODUCT_FORMS = ['beads', 'tablet', 'block', 'can', 'tub'] as const;
+export type ProductForm = (typeof PRODUCT_FORMS)[number];
+export const ALLERGENS = ['rosin', 'honey', 'fragrance', 'zinc-oxide'] as const;
+export type Allergen = (typeof ALLERGENS)[number];
 
 /** Ways of laying and pulling; what each means: trade words, see lay.ts. */
 export type Way = 'with' | 'against' | 'free' | 'crossed' | 'counter' | 'across' | 'moulded' | 'strip';

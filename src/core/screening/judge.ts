@@ -161,7 +161,7 @@ function withOverrides(reasons: readonly Reason[], input: ScreeningInput, set: R
 }
 
 const ONE_PASS_FACTS: readonly Fact[] = ['keloid', 'diabetes'];
-const NOTHING_NEW_FACTS: readonly Fact[] = ['earlier-reaction', 'allergy-rosin', 'allergy-honey', 'allergy-fragrance'];
+const NOTHING_NEW_FACTS: readonly Fact[] = ['earlier-reaction', 'allergy-rosin', 'allergy-honey', 'allergy-fragrance', 'allergy-zinc-oxide'];
 
 /** True where a product that the skin has not met is out of the question. */
 export const forbidsNew = (facts: readonly FoundFact[]): boolean => facts.some((f) => NOTHING_NEW_FACTS.includes(f.fact));

@@ -58,6 +58,7 @@ export const QUESTIONS: readonly Question[] = [
     { fact: 'allergy-rosin', label: 'Sticking plasters or rosin', explain: 'Rosin, also called colophony, is a resin in plasters and in some waxes.' },
     { fact: 'allergy-honey', label: 'Honey or beeswax', explain: 'Also propolis.' },
     { fact: 'allergy-fragrance', label: 'Perfume', explain: 'Scents in creams and soaps.' },
+    { fact: 'allergy-zinc-oxide', label: 'Zinc ointment', explain: 'Zinc oxide, in ointments and in some white waxes.' },
     { fact: 'allergy-glove', label: 'Gloves', explain: 'Latex, or the powder in gloves.' }] },
   { id: 'reactions', eachTime: false, text: 'Has skin ever reacted badly?', choices: [
     { fact: 'earlier-reaction', label: 'To waxing or sugaring', explain: 'Blisters, lifted skin, or redness for more than two days.' },

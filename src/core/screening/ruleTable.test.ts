@@ -21,7 +21,7 @@ const WAITS: readonly (readonly [Fact, ZoneId, number, Outcome])[] = [
 ];
 const ADAPTS: readonly Fact[] = [
   'blood-thinner', 'steroid', 'alcohol', 'caffeine', 'immune', 'pregnancy', 'before-period', 'keloid', 'shaved', 'photosensitiser', 'faint', 'diabetes', 'circulation', 'lymph', 'vein-thrombosis', 'numbing-cream',
-  'allergy-rosin', 'allergy-honey', 'allergy-fragrance', 'allergy-glove', 'earlier-reaction',
+  'allergy-rosin', 'allergy-honey', 'allergy-fragrance', 'allergy-zinc-oxide', 'allergy-glove', 'earlier-reaction',
 ];
 const STOPS: readonly (readonly [Fact, Outcome])[] = [['numb-skin', 'decline'], ['chemo-radio', 'postpone'], ['retinoid-oral', 'postpone'], ['minor', 'decline']];
 

@@ -90,6 +90,8 @@ export const RULES: readonly Rule[] = [
     text: 'Allergic to honey: products that contain it are out. Patch test 24–48 h before a new product.', clientText: 'We use only products without honey and test a new one on a small spot first.' },
   { code: 'allergy.fragrance', fact: 'allergy-fragrance', outcome: 'adapt', scope: 'zone', allergen: 'fragrance', grounds: 'memory',
     text: 'Allergic to fragrance: products that contain it are out. Patch test 24–48 h before a new product.', clientText: 'We use only unperfumed products and test a new one on a small spot first.' },
+  { code: 'allergy.zinc-oxide', fact: 'allergy-zinc-oxide', outcome: 'adapt', scope: 'zone', allergen: 'zinc-oxide', grounds: 'memory',
+    text: 'Allergic to zinc oxide: products that contain it are out. Patch test 24–48 h before a new product.', clientText: 'We use only products without zinc oxide and test a new one on a small spot first.' },
   { code: 'allergy.glove', fact: 'allergy-glove', outcome: 'adapt', scope: 'visit', grounds: 'memory',
     text: 'Allergic to gloves: take another material.', clientText: 'We use other gloves for you.' },
   { code: 'allergy.reaction', fact: 'earlier-reaction', outcome: 'adapt', scope: 'visit', grounds: 'memory',

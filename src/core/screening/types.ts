@@ -8,7 +8,7 @@ import type { CivilDate } from '../shared';
 export const FACTS = [
   'acid-exfoliant', 'physical-exfoliant', 'retinoid-topical', 'retinoid-oral', 'steroid', 'blood-thinner', 'alcohol', 'caffeine', 'sunburn',
   'broken-skin', 'rash', 'infection', 'recent-resurfacing', 'diabetes', 'circulation', 'immune', 'pregnancy', 'before-period', 'keloid',
-  'allergy-rosin', 'allergy-honey', 'allergy-fragrance', 'allergy-glove', 'earlier-reaction', 'shaved', 'numbing-cream', 'numb-skin',
+  'allergy-rosin', 'allergy-honey', 'allergy-fragrance', 'allergy-zinc-oxide', 'allergy-glove', 'earlier-reaction', 'shaved', 'numbing-cream', 'numb-skin',
   'photosensitiser', 'cold-sore', 'lymph', 'vein-thrombosis', 'chemo-radio', 'injectable', 'permanent-makeup', 'surgery', 'faint', 'minor',
 ] as const;
 export type Fact = (typeof FACTS)[number];

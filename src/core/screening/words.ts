@@ -7,7 +7,7 @@ export const FACT_WORDS: Readonly<Record<Fact, string>> = {
   'blood-thinner': 'Blood thinner, aspirin or ibuprofen', alcohol: 'Alcohol in the last day', caffeine: 'Coffee or stimulants today', sunburn: 'Sunburn', 'broken-skin': 'Open skin',
   rash: 'Rash', infection: 'Infection', 'recent-resurfacing': 'Laser or resurfacing', diabetes: 'Diabetes', circulation: 'Poor circulation', immune: 'Weak immune defence',
   pregnancy: 'Pregnancy', 'before-period': 'Before or during the period', keloid: 'Keloid scars', 'allergy-rosin': 'Allergy: rosin', 'allergy-honey': 'Allergy: honey',
-  'allergy-fragrance': 'Allergy: fragrance', 'allergy-glove': 'Allergy: gloves', 'earlier-reaction': 'Reacted to waxing before', shaved: 'Shaved since last time',
+  'allergy-fragrance': 'Allergy: fragrance', 'allergy-zinc-oxide': 'Allergy: zinc oxide', 'allergy-glove': 'Allergy: gloves', 'earlier-reaction': 'Reacted to waxing before', shaved: 'Shaved since last time',
   'numbing-cream': 'Numbing cream', 'numb-skin': 'Skin that cannot feel heat', photosensitiser: 'Light-sensitising medicine', 'cold-sore': 'Cold sore', lymph: 'Lymph nodes or swelling',
   'vein-thrombosis': 'Vein thrombosis', 'chemo-radio': 'Chemo- or radiotherapy', injectable: 'Injections in the zone', 'permanent-makeup': 'Permanent make-up', surgery: 'Surgery in the zone',
   faint: 'Has fainted', minor: 'Under 18',
@@ -19,7 +19,7 @@ export const ASKED_EACH_TIME: readonly Fact[] = [
   'recent-resurfacing', 'injectable', 'permanent-makeup', 'surgery', 'infection',
 ];
 export const ASKED_ONCE: readonly Fact[] = [
-  'allergy-rosin', 'allergy-honey', 'allergy-fragrance', 'allergy-glove', 'earlier-reaction', 'retinoid-oral', 'steroid', 'photosensitiser', 'diabetes', 'circulation', 'immune', 'pregnancy', 'keloid',
+  'allergy-rosin', 'allergy-honey', 'allergy-fragrance', 'allergy-zinc-oxide', 'allergy-glove', 'earlier-reaction', 'retinoid-oral', 'steroid', 'photosensitiser', 'diabetes', 'circulation', 'immune', 'pregnancy', 'keloid',
   'lymph', 'vein-thrombosis', 'chemo-radio', 'numb-skin', 'faint',
 ];
 

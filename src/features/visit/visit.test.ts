@@ -38,7 +38,7 @@ const bench = (more: Partial<Bench> = {}): Bench => ({
       v: 2, facts: [], asked: [], unsure: [], spots: [], services: [], overrides: [], judged: null, consent: true, guardianConsent: false, sensitivity: 3, confirmedAtMs: null,
       agreed: { howMuch: [], coldPack: false, company: 'either', tweezing: true, words: '' },
     } },
-  client: { id: 'c', name: 'Nell', byline: '', ageYears: 30, body: {}, bornOn: null, lastWaxOn: [], standing: [], patchTests: [], visitCount: 2, note: '', alerts: [], skin: 'normal', ingrownProne: false },
+  client: { id: 'c', name: 'Nell', byline: '', ageYears: 30, body: {}, bornOn: null, lastWaxOn: [], standing: [], patchTests: [], visitCount: 2, note: '', heatFelt: [], alerts: [], skin: 'normal', ingrownProne: false },
   zones: [zoneOf('left'), zoneOf('right')], plan, faults: [], products: SHIPPED_PRODUCTS.filter((p) => p.family === 'hard'),
   studio: { name: 'S', timeZone: 'Europe/London', currency: 'EUR', settings: { v: 1, roomC: 22, humidityPct: 50, walkS: 6, schools: {}, readySign: 'no-thread' } }, people: [], services: [], rules: [], form: null, journal: [], readings: [], ...more,
 });

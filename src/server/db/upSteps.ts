@@ -24,8 +24,14 @@ export function upProfile(stored: Stored): ClientProfile {
   return { ...stored, v: 2, reactions: [], patchTests: [] } as unknown as ClientProfile; // the rest of version 1 is unchanged in version 2
 }
 
-/** A kept plan from before hair could cross and places had names: nothing crossed, no place is named. */
+/** What older plans did not say of a heat or an option; their own figures stay. */
+const HEAT_BEFORE = { limitC: 0, bounds: { low: '', high: '' }, learned: null, asked: null };
+
+/** A kept plan from before hair could cross, places had names and heat was learned: nothing crossed, no place is named, nothing learned. */
 export const upPlan = (plan: Plan): Plan => ({
   ...plan,
-  zones: plan.zones.map((z) => ({ ...{ basis: 'reference-adult' as const, crossingShare: 0 }, ...z, strips: z.strips.map((s) => ({ ...{ place: null, crossing: null }, ...s })) })),
+  zones: plan.zones.map((z) => ({
+    ...{ basis: 'reference-adult' as const, crossingShare: 0, better: [] }, ...z, heat: z.heat && { ...HEAT_BEFORE, ...z.heat }, options: z.options.map((o) => ({ ...{ feltMarginK: null }, ...o })),
+    strips: z.strips.map((s) => ({ ...{ place: null, crossing: null }, ...s })),
+  })),
 });

@@ -1,4 +1,4 @@
-import { asc, eq } from 'drizzle-orm';
+import { and, asc, eq } from 'drizzle-orm';
 import { SHIPPED_SERVICES, type Service } from '../../core/agreement';
 import type { Product } from '../../core/products';
 import type { DbOrTx } from '../db/openDatabase';
@@ -13,6 +13,17 @@ export const readPeople = (db: DbOrTx): PersonRow[] => db.select().from(people).
 export const readPerson = (db: DbOrTx, id: string): PersonRow | undefined => db.select().from(people).where(eq(people.id, id)).get();
 /** Stocked products in their order of entry. */
 export const readProducts = (db: DbOrTx): Product[] => db.select().from(products).where(eq(products.stocked, true)).all().map((r) => r.data.product);
+
+export type ProductRow = typeof products.$inferSelect;
+/** Every product, on the shelf or not, in the order of entry. */
+export const allProducts = (db: DbOrTx): ProductRow[] => db.select().from(products).all();
+export const readProduct = (db: DbOrTx, id: string): ProductRow | undefined => db.select().from(products).where(eq(products.id, id)).get();
+export const insertProduct = (db: DbOrTx, product: Product, stocked: boolean): void => { db.insert(products).values({ id: product.id, data: { v: 1, product }, stocked }).run(); };
+/** False where the version is no longer the one that was read. */
+export const updateProduct = (db: DbOrTx, product: Product, stocked: boolean, version: number): boolean =>
+  db.update(products).set({ data: { v: 1, product }, stocked, version: version + 1 }).where(and(eq(products.id, product.id), eq(products.version, version))).run().changes === 1;
+export const setSettings = (db: DbOrTx, settings: StudioRow['settings'], version: number): boolean =>
+  db.update(studio).set({ settings, version: version + 1 }).where(and(eq(studio.id, 1), eq(studio.version, version))).run().changes === 1;
 
 export const setPin = (db: DbOrTx, personId: string, pinHash: string): void => { db.update(people).set({ pinHash }).where(eq(people.id, personId)).run(); };
 

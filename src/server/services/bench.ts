@@ -17,6 +17,7 @@ import { readPeople, readPerson, readProducts, readServices, readStudio } from '
 import { chartsOf, journalOf, readingsOf, readPlan, readVisit, visitCount, type VisitRow } from '../repos/visitRepo';
 import { alertsOf } from './alerts';
 import { changesOf } from './consultRules';
+import { feltBefore } from './feltBefore';
 import { zonePasts, type ZonePast } from './history';
 import { knownProducts } from './knownProducts';
 import { planCase, zoneName, type CaseParts } from './planCase';
@@ -37,6 +38,8 @@ export interface Bench {
     readonly body: BodySize; readonly bornOn: string | null; readonly standing: readonly CardFact[]; readonly patchTests: readonly PatchTest[];
     /** Every zone ever worked on here, with the date of the last wax. */
     readonly lastWaxOn: readonly { readonly zone: string; readonly on: string }[];
+    /** How warm wax felt at past visits, latest first. */
+    readonly heatFelt: CaseParts['heatFelt'];
     readonly alerts: readonly string[]; readonly skin: string; readonly ingrownProne: boolean;
   };
   readonly zones: readonly BenchZone[];
@@ -61,7 +64,7 @@ export function partsOf(db: Db, visit: VisitRow): { readonly parts: CaseParts; r
   if (!client || !studio || !person) return undefined;
   const pasts = zonePasts(db, client.id, visit);
   const zones = chartsOf(db, visit.id).map((c) => ({ zone: c.zone as ZoneId, side: c.side, data: c.data, past: pasts.get(`${c.zone}/${c.side}`) })); // zones are checked on the way in
-  return { parts: { on: visit.onDate, client, consult: visit.consult, studio, person, products: readProducts(db), zones, rules: changesOf(db), knownProducts: knownProducts(db, client, visit.consult.facts) }, pasts };
+  return { parts: { on: visit.onDate, client, consult: visit.consult, studio, person, products: readProducts(db), zones, rules: changesOf(db), knownProducts: knownProducts(db, client, visit.consult.facts), heatFelt: feltBefore(db, client.id, visit) }, pasts };
 }
 
 function lastForm(db: Db, visitId: string): Bench['form'] {
@@ -85,7 +88,7 @@ export function loadBench(db: Db, visitId: string, nowMs: number): ServiceResult
       client: {
         id: client.id, name: client.name, byline: client.byline, ageYears: client.bornOn ? yearsBetween(client.bornOn, visit.onDate) : null,
         body: { ...(client.profile.statureCm === null ? {} : { statureCm: client.profile.statureCm }), ...(client.profile.massKg === null ? {} : { massKg: client.profile.massKg }) }, bornOn: client.bornOn, standing: client.profile.standing, patchTests: client.profile.patchTests,
-        lastWaxOn: [...found.pasts].map(([zone, past]) => ({ zone, on: past.lastOn })), visitCount: visitCount(db, client.id), note: client.note, alerts: alertsOf(client, visit.onDate), skin: client.profile.skin, ingrownProne: client.profile.ingrownProne,
+        lastWaxOn: [...found.pasts].map(([zone, past]) => ({ zone, on: past.lastOn })), visitCount: visitCount(db, client.id), heatFelt: [...parts.heatFelt].reverse(), note: client.note, alerts: alertsOf(client, visit.onDate), skin: client.profile.skin, ingrownProne: client.profile.ingrownProne,
       },
       zones: parts.zones.map((z) => ({
         zone: z.zone, side: z.side, name: zoneName(z.zone), data: z.data,

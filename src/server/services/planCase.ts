@@ -2,7 +2,7 @@
 
 import { createHash } from 'node:crypto';
 import { ZONES, type Side, type ZoneId } from '../../core/anatomy';
-import { planMemory, planVisit, type Plan, type VisitCase, type ZoneCase } from '../../core/plan';
+import { planMemory, planVisit, type ClientCase, type Plan, type VisitCase, type ZoneCase } from '../../core/plan';
 import type { Product, Way } from '../../core/products';
 import type { RuleChange } from '../../core/screening';
 import { yearsBetween } from '../../core/shared';
@@ -20,13 +20,17 @@ export interface CaseParts {
   readonly rules: readonly RuleChange[];
   /** Products this client has met; null = not known. */
   readonly knownProducts: readonly string[] | null;
+  /** How warm wax felt at past visits. */
+  readonly heatFelt: NonNullable<ClientCase['heatFelt']>;
   readonly studio: StudioRow;
   readonly person: PersonRow;
   readonly products: readonly Product[];
   readonly zones: readonly { readonly zone: ZoneId; readonly side: Side; readonly data: ChartData; readonly past: ZonePast | undefined }[];
 }
 
-function zoneCase({ zone, side, data, past }: CaseParts['zones'][number], on: string): ZoneCase {
+function zoneCase({ zone, side, data, past }: CaseParts['zones'][number], on: string, products: readonly Product[]): ZoneCase {
+  // what was taken by hand once may have left the shelf since: then the proposal stands again
+  const stocked = (id: string | null | undefined): boolean => products.some((p) => p.id === id);
   const older = (past?.past ?? []).filter((p) => p.on < on);
   return {
     zone, side,
@@ -34,8 +38,9 @@ function zoneCase({ zone, side, data, past }: CaseParts['zones'][number], on: st
     ...(data.strokes.length > 0 ? { strokes: data.strokes } : {}),
     ...(data.marks.length > 0 ? { marks: data.marks.map(({ kind, at, radiusMm, note, since }) => ({ kind, at, radiusMm, ...(note ? { note } : {}), ...(since ? { since } : {}) })) } : {}),
     ...(data.sheetCm ? { sheetCm: data.sheetCm } : {}),
-    ...(data.product ? { product: data.product } : {}),
-    ...(data.way ? { way: data.way as Way } : {}), // checked by the request's schema
+    ...(data.product && stocked(data.product) ? { product: data.product } : {}),
+    ...(data.way && (!data.product || stocked(data.product)) ? { way: data.way as Way } : {}), // checked by the request's schema
+    ...(data.heat && stocked(data.heat.product) ? { heat: { product: data.heat.product, ...(data.heat.thicknessMm === undefined ? {} : { thicknessMm: data.heat.thicknessMm }), ...(data.heat.touchC === undefined ? {} : { touchC: data.heat.touchC }) } } : {}),
   };
 }
 
@@ -53,12 +58,13 @@ export function buildCase(parts: CaseParts): VisitCase {
       consent: consult.consent, guardianConsent: consult.guardianConsent, screening: consult.facts, blackout: profile.blackout,
       ...(consult.overrides.length === 0 ? {} : { overrides: consult.overrides.map((o) => ({ code: o.code, reason: o.reason, ...(o.zone === null ? {} : { zone: o.zone }) })) }),
       ...(parts.knownProducts === null ? {} : { knownProducts: parts.knownProducts }), ...(reacted.length === 0 ? {} : { reactedTo: reacted }),
+      ...(parts.heatFelt.length === 0 ? {} : { heatFelt: parts.heatFelt }),
     },
     studio: {
-      roomC: studio.settings.roomC, humidityPct: studio.settings.humidityPct, level: person.level, walkS: studio.settings.walkS, schools: studio.settings.schools,
+      roomC: studio.settings.roomC, humidityPct: studio.settings.humidityPct, level: person.level, walkS: studio.settings.walkS, schools: studio.settings.schools, ...(studio.settings.weights ? { weights: studio.settings.weights } : {}),
       products: products.map((p) => p.id), ...(parts.rules.length === 0 ? {} : { rules: parts.rules }),
     },
-    zones: parts.zones.map((z) => zoneCase(z, parts.on)),
+    zones: parts.zones.map((z) => zoneCase(z, parts.on, products)),
   };
 }
 
@@ -70,7 +76,7 @@ const EMPTY_PLAN = (on: string, currency: string): Plan => ({
 });
 
 /** Raised whenever the engines change what they answer, so that kept plans are made anew. */
-const ENGINES = 7;
+const ENGINES = 8;
 
 /** Shared by all visits of this process: an answer at the consultation lays no strip anew. */
 const memory = planMemory();

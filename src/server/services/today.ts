@@ -13,6 +13,7 @@ import { journalOf, visitOfBooking, type VisitRow } from '../repos/visitRepo';
 import { alertsOf } from './alerts';
 import { partsOf } from './bench';
 import { changesOf } from './consultRules';
+import { feltBefore } from './feltBefore';
 import { knownProducts } from './knownProducts';
 import { clientMarks, startingChart, zoneKeyOf, zonePasts } from './history';
 import { startingConsult } from './openVisit';
@@ -65,7 +66,7 @@ function forecast(db: Db, booking: BookingRow, client: ClientRow, studio: Studio
   const zones = booking.zones.map((z) => ({ ...z, data: startingChart(z.zone, pasts.get(zoneKeyOf(z)), on, marks.get(zoneKeyOf(z))), past: pasts.get(zoneKeyOf(z)) }));
   // before the client is there, consent is not the question: what is on file is asked for in words
   const consult = { ...startingConsult(client, on, undefined), consent: true };
-  return planCase(db, { on, client, consult, studio, person, products: readProducts(db), zones, rules: changesOf(db), knownProducts: knownProducts(db, client, consult.facts) }, nowMs).plan;
+  return planCase(db, { on, client, consult, studio, person, products: readProducts(db), zones, rules: changesOf(db), knownProducts: knownProducts(db, client, consult.facts), heatFelt: feltBefore(db, client.id) }, nowMs).plan;
 }
 
 function wordsFor(plan: Plan | undefined, client: ClientRow, on: string): TodayVisit['words'] {

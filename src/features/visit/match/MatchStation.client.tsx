@@ -1,6 +1,7 @@
 'use client';
 
 import { Button, Input } from 'antd';
+import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { PlanOption } from '@/core/plan';
@@ -9,14 +10,12 @@ import { useBench } from '../BenchContext.client';
 import { useZone } from '../BenchFrame.client';
 import { keyOfZone, productName } from '../stations';
 import { StationTop } from '../StationTop';
-import { HeatBands } from './HeatBands';
+import { AllFigures } from './AllFigures.client';
+import { Flips } from './Flips.client';
+import { HeatPanel } from './HeatPanel.client';
 import { HoldCurve } from './HoldCurve';
-import { PotLine } from './PotLine.client';
+import { WAYS } from './wayWords';
 import styles from './Match.module.css';
-
-const WAYS: Readonly<Record<string, string>> = {
-  with: 'with the growth', against: 'against the growth', free: 'two directions in turn', crossed: 'crossed lay, first against', counter: 'counter lay', across: 'across the growth', moulded: 'by hand, pulled with the growth', strip: 'thin, under cloth',
-};
 
 /** Every product side by side, best first; what is left out says why. */
 export function MatchStation() {
@@ -92,17 +91,24 @@ function Comparison() {
           </div>
         ))}
       </div>
+      <div className={styles.more}>
       {ruled.length > 0 ? (
         <details className={styles.ruled} open={open} onToggle={(e) => setOpen(e.currentTarget.open)}>
           <summary>{ruled.length} more ways the house rules leave out</summary>
           {ruled.map((o) => <p key={keyOf(o)}><strong>{productName(bench, o.product)}</strong>, {WAYS[o.way]}: {withDates(o.why.join(' '))}</p>)}
         </details>
       ) : null}
-      {heat ? <HeatBands heat={heat}>{chosenProduct ? <PotLine product={chosenProduct} heat={heat} roomC={bench.studio.settings.roomC} /> : null}</HeatBands> : null}
-      <section className={styles.reasons}>
-        <h2>Why</h2>
-        <ul>{planned.reasons.map((r) => <li key={r}>{withDates(r)}</li>)}</ul>
-      </section>
+      {eligible.length > 0 ? <AllFigures options={eligible} currency={bench.plan.cost.currency} nameOf={(id) => productName(bench, id)} /> : null}
+      </div>
+      {heat && chosenProduct && choice ? <HeatPanel key={`${choice.product}/${choice.way}`} zone={zone} product={chosenProduct} way={choice.way} heat={heat} /> : null}
+      <div className={styles.two}>
+        <section className={styles.reasons}>
+          <h2>Why</h2>
+          <ul>{planned.reasons.map((r) => <li key={r}>{withDates(r)}</li>)}</ul>
+        </section>
+        {closed ? null : <Flips index={bench.zones.findIndex((z) => keyOfZone(z) === keyOfZone(zone))} />}
+      </div>
+      <p className="quiet"><Link href="/products">The catalogue</Link>: what each label says, and what counts when products are compared.</p>
     </>
   );
 }

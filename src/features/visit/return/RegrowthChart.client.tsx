@@ -63,5 +63,6 @@ export function RegrowthChart({ lines, on, window, chosenDay }: Props) {
       y: { min: 0, max: 100, ticks: { color: '#6b5d50', stepSize: 25, font: { size: 13 }, callback: (v) => `${v} %` }, grid: { color: '#ddd2bf' } },
     },
   }), [on]);
-  return <Line data={data} options={options} plugins={[band]} aria-label="Share of the visible hair long enough, over ten weeks" role="img" />;
+  // a chart keeps the plugin it was made with: another window or day makes another chart
+  return <Line key={`${window?.from ?? ''}–${window?.to ?? ''} ${chosenDay ?? ''}`} data={data} options={options} plugins={[band]} aria-label="Share of the visible hair long enough, over ten weeks" role="img" />;
 }

@@ -12,6 +12,8 @@ export interface StudioSettings {
   readonly humidityPct: number;
   readonly walkS: number;
   readonly schools: NonNullable<StudioCase['schools']>;
+  /** What counts when products are compared; absent = as shipped. */
+  readonly weights?: StudioCase['weights'];
   /** How the studio tells that hard wax is ready. */
   readonly readySign: 'no-thread' | 'no-dent' | 'taps-hard' | 'no-catch';
 }
@@ -161,6 +163,8 @@ export interface ChartData {
   readonly product: string | null;
   readonly way: string | null;
   readonly reason: string;
+  /** Slab and touch taken by hand for one product, with the reason; absent = as planned. */
+  readonly heat?: { readonly product: string; readonly thicknessMm?: number | undefined; readonly touchC?: number | undefined; readonly reason: string } | undefined;
   /** Seen and confirmed today, not only carried over. */
   readonly confirmed: boolean;
 }

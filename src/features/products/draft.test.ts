@@ -1,0 +1,25 @@
+import { describe, expect, it } from 'vitest';
+import { boundsOf, productFaults, SHIPPED_PRODUCTS } from '@/core/products';
+import { idFrom, valueAt, withValue } from './draft';
+
+const [film] = SHIPPED_PRODUCTS;
+if (!film) throw new Error('a catalogue');
+
+describe('a product by path', () => {
+  it('reads and writes single figures and leaves the rest alone', () => {
+    const warmer = withValue(film, 'manners.tab.labelC.max', 66);
+    expect(valueAt(warmer, 'manners.tab.labelC.max')).toBe(66);
+    expect(valueAt(film, 'manners.tab.labelC.max')).toBe(64);
+    expect(valueAt(withValue(film, 'viscosity[1][0]', 4), 'viscosity')).toEqual([[15, 52], [4, 62]]);
+    expect(warmer.setting).toBe(film.setting);
+    expect(valueAt(film, 'manners.hand.labelC.min')).toBeUndefined();
+  });
+  it('an emptied figure is asked for by its field', () => {
+    expect(productFaults(withValue(film, 'manners.tab.thicknessMm.usual', Number.NaN)).map((f) => f.path)).toContain('manners.tab.thicknessMm.usual');
+  });
+  it('makes ids out of names', () => {
+    expect(idFrom('Film wax, beads (2)')).toBe('film-wax-beads-2');
+    expect(idFrom('Crème à l’été')).toBe('creme-a-l-ete');
+    expect(boundsOf(`manners.tab.${'labelC.min'}`)?.unit).toBe('°C');
+  });
+});

@@ -1,0 +1,99 @@
+// The studio's catalogue: what it works with, as it is entered, changed, put on or off the shelf, taken in from a file and written to one.
+
+import 'server-only';
+import { SHIPPED_WEIGHTS, WEIGHT_NAMES, type Weights } from '../../core/matching';
+import { productFaults, SHIPPED_PRODUCTS, type Product } from '../../core/products';
+import { ok } from '../../core/shared';
+import { readProducts as readProductFile, writeProducts } from '../../formats/productFile';
+import type { Db } from '../db/openDatabase';
+import { notFound, refused, stale, type ServiceResult } from '../errors';
+import { allProducts, insertProduct, readProduct, readStudio, setSettings, updateProduct, type ProductRow } from '../repos/studioRepo';
+
+export interface CatalogueRow {
+  readonly product: Product;
+  readonly stocked: boolean;
+  readonly version: number;
+  /** As shipped, changed from what was shipped, or the studio's own. */
+  readonly origin: 'shipped' | 'changed' | 'own';
+}
+
+export interface Catalogue {
+  readonly rows: readonly CatalogueRow[];
+  readonly currency: string;
+  readonly roomC: number;
+  readonly weights: Weights;
+  readonly studioVersion: number;
+}
+
+function rowOf({ data, stocked, version }: ProductRow): CatalogueRow {
+  const shipped = SHIPPED_PRODUCTS.find((p) => p.id === data.product.id);
+  return { product: data.product, stocked, version, origin: !shipped ? 'own' : JSON.stringify(shipped) === JSON.stringify(data.product) ? 'shipped' : 'changed' };
+}
+
+export function loadCatalogue(db: Db): ServiceResult<Catalogue> {
+  const studio = readStudio(db);
+  if (!studio) return notFound('studio');
+  const weights: { -readonly [K in keyof Weights]: number } = { ...SHIPPED_WEIGHTS };
+  for (const name of WEIGHT_NAMES) weights[name] = studio.settings.weights?.[name] ?? weights[name];
+  return ok({ rows: allProducts(db).map(rowOf), currency: studio.currency, roomC: studio.settings.roomC, weights, studioVersion: studio.version });
+}
+
+const invalid = (faults: readonly { readonly path: string; readonly message: string }[]): ServiceResult<never> =>
+  ({ ok: false, error: { code: 'invalid', message: 'The product cannot be kept like this. Nothing was changed.', details: faults } });
+
+/** Enters a product (`version` null) or changes one; the last product on the shelf stays there. */
+export function saveProduct(db: Db, body: { readonly version: number | null; readonly product: Product; readonly stocked: boolean }): ServiceResult<Catalogue> {
+  const faults = productFaults(body.product);
+  if (faults.length > 0) return invalid(faults);
+  const known = readProduct(db, body.product.id);
+  if (body.version === null) {
+    if (known) return refused(`A product "${body.product.id}" is there already.`, 'product.id');
+    insertProduct(db, body.product, body.stocked);
+    return loadCatalogue(db);
+  }
+  if (!known) return notFound('product');
+  if (!body.stocked && !allProducts(db).some((p) => p.stocked && p.id !== known.id)) return refused('The last product on the shelf stays there: nothing could be planned without it.', 'stocked');
+  if (known.version !== body.version || !updateProduct(db, body.product, body.stocked, body.version)) return stale(rowOf(known));
+  return loadCatalogue(db);
+}
+
+export interface ProductImport {
+  readonly lines: readonly { readonly id: string; readonly name: string; readonly does: 'new' | 'changes' | 'same' }[];
+  readonly catalogue: Catalogue | null;
+}
+
+/** Shows what a file would do, or does it: all of it or nothing. What is off the shelf stays off. */
+export function importProducts(db: Db, body: { readonly text: string; readonly commit: boolean }): ServiceResult<ProductImport> {
+  const read = readProductFile(body.text);
+  if (!read.ok) return { ok: false, error: { code: 'invalid', message: 'The file cannot be taken in. Nothing was changed.', details: read.faults } };
+  const known = new Map(allProducts(db).map((p) => [p.id, p]));
+  const lines = read.value.map((p) => {
+    const row = known.get(p.id);
+    return { id: p.id, name: p.name, does: !row ? 'new' as const : JSON.stringify(row.data.product) === JSON.stringify(p) ? 'same' as const : 'changes' as const };
+  });
+  if (!body.commit) return ok({ lines, catalogue: null });
+  db.transaction((tx) => {
+    for (const p of read.value) {
+      const row = known.get(p.id);
+      if (!row) insertProduct(tx, p, true);
+      else if (JSON.stringify(row.data.product) !== JSON.stringify(p)) updateProduct(tx, p, row.stocked, row.version);
+    }
+  });
+  const catalogue = loadCatalogue(db);
+  return catalogue.ok ? ok({ lines, catalogue: catalogue.value }) : catalogue;
+}
+
+export const exportProducts = (db: Db): string => writeProducts(allProducts(db).map((p) => p.data.product));
+
+/** Sets what counts when products are compared; a weight as shipped is not kept. */
+export function saveWeights(db: Db, body: { readonly version: number; readonly weights: Weights }): ServiceResult<Catalogue> {
+  const studio = readStudio(db);
+  if (!studio) return notFound('studio');
+  const own = Object.fromEntries(WEIGHT_NAMES.filter((n) => body.weights[n] !== SHIPPED_WEIGHTS[n]).map((n) => [n, body.weights[n]]));
+  const settings = { ...studio.settings, weights: Object.keys(own).length === 0 ? undefined : own };
+  if (studio.version !== body.version || !setSettings(db, settings, body.version)) {
+    const newer = loadCatalogue(db);
+    return stale(newer.ok ? newer.value : null);
+  }
+  return loadCatalogue(db);
+}
