@@ -6,8 +6,8 @@ import { sheetFor, ZONES, type Side, type ZoneId } from '../src/core/anatomy';
 import { growthField, type Stroke } from '../src/core/field';
 import { learnGrowth, readyWindow, regrowthCurve, regrowthModel } from '../src/core/hair';
 import { liveTable, oneByOneS, scheduleHands, type HandsInput, type StripJob, type TableEvent } from '../src/core/hands';
-import { solveSkinHeat, workingWindow } from '../src/core/heat';
-import { planVisit, type VisitCase } from '../src/core/plan';
+import { heatTable, readHeat, solveSkinHeat, workingWindow } from '../src/core/heat';
+import { chooseVisit, choiceFlips, planVisit, type VisitCase } from '../src/core/plan';
 import { SHIPPED_PRODUCTS } from '../src/core/products';
 import { judge, nextQuestions } from '../src/core/screening';
 import { seededRandom } from '../src/core/shared';
@@ -54,8 +54,14 @@ const skin = ZONES.underarm.skin;
 measure('heat under a slab, 60 s', 2, (k) => solveSkinHeat({ product: film, touchC: 54 + 0.01 * k, thicknessMm: 2, skin, roomC: 22 }), 60, 20);
 measure('working window', 15, (k) => workingWindow({ product: film, manner: tab, mannerName: 'tab', skin, sensitivity: 3, roomC: 20 + 0.1 * k }), 20);
 const one = (id: ZoneId, side: Side, lengthMm: number): VisitCase => ({ version: 1, on: '2027-05-14', client: { consent: true }, zones: [{ zone: id, side, hair: { lengthMm, coarseness: 3, density: 3 } }] });
-measure('full match and plan of an underarm', 150, (k) => planVisit(one('underarm', 'left', 7 + 0.01 * k)), 9, 3);
-measure('full match and plan of a lower leg', 150, (k) => planVisit(one('lower-leg-front', 'left', 7 + 0.01 * k)), 7, 2);
+const table = heatTable({ product: film, manner: tab, mannerName: 'tab', skin, sensitivity: 3, roomC: 22 });
+measure('heat table for the thickness slider (in a worker)', null, (k) => heatTable({ product: film, manner: tab, mannerName: 'tab', skin, sensitivity: 3, roomC: 20 + 0.1 * k }), 3, 1);
+measure('thickness slider, reading window, felt heat and curve', 16, (k) => readHeat(table, 1.5 + 0.01 * k), 60, 20);
+measure('full match of an underarm over the catalogue', 150, (k) => chooseVisit(one('underarm', 'left', 7 + 0.01 * k)), 9, 3);
+measure('full match of a lower leg over the catalogue', 150, (k) => chooseVisit(one('lower-leg-front', 'left', 7 + 0.01 * k)), 7, 2);
+measure('what flips the choice, underarm (in a worker)', null, (k) => choiceFlips(one('underarm', 'left', 7 + 0.01 * k), 0), 3, 1);
+measure('whole plan of an underarm', 150, (k) => planVisit(one('underarm', 'left', 7 + 0.01 * k)), 9, 3);
+measure('whole plan of a lower leg', 150, (k) => planVisit(one('lower-leg-front', 'left', 7 + 0.01 * k)), 7, 2);
 measure('strip layout, underarm', null, () => layoutOf('underarm', 'left'), 9, 3);
 measure('strip layout, lower leg', null, () => layoutOf('lower-leg-front', 'left'), 9, 3);
 measure('strip layout, upper back (largest zone)', 100, () => layoutOf('upper-back', 'middle'), 7, 2);
@@ -114,6 +120,13 @@ if (process.argv.includes('--comb') || (existsSync('.next/BUILD_ID') && existsSy
   const t = await traceCombing();
   console.log('\nCombing a whole back in Chromium (trace; aim 60 frames a second)');
   console.log(`  ${t.hairs} hairs drawn: ${t.framesPerS.toFixed(1)} frames a second, ${t.medianFrameMs.toFixed(1)} ms between two, 95 of 100 within ${t.p95FrameMs.toFixed(1)} ms; ${(100 * t.longTaskShare).toFixed(0)} tasks over 16.7 ms for 100 frames, longest ${t.longestTaskMs.toFixed(0)} ms`);
+}
+
+if (existsSync('.next/BUILD_ID') && existsSync('/usr/bin/chromium')) {
+  const { timeSlider } = await import('./slider');
+  const t = await timeSlider();
+  console.log('\nThickness slider of Match in Chromium (aim: within a frame, 16.7 ms of work)');
+  console.log(`  ${t.steps} steps: the page works ${t.medianWorkMs.toFixed(1)} ms a step, 95 of 100 within ${t.p95WorkMs.toFixed(1)} ms; key to screen ${t.medianMs.toFixed(0)} ms, 95 of 100 within ${t.p95Ms.toFixed(0)} ms`);
 }
 
 if (process.argv.includes('--milp')) await compareWithMilp(200, seededRandom(3), randomTask);

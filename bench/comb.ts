@@ -1,16 +1,10 @@
 // Combing a whole back in a real Chromium on the built app: frames drawn and the main thread's longest tasks, from the browser's own trace.
 
-import { spawn } from 'node:child_process';
-import { mkdtempSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import { chromium, type CDPSession, type Page } from '@playwright/test';
+import { ARGS, BASE, quantile, started } from './app';
 
-const PORT = 4188;
-const BASE = `http://127.0.0.1:${PORT}`;
 const FRAME_MS = 1000 / 60;
 const COMB_S = 4;
-const ARGS = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'];
 
 export interface CombTrace {
   readonly hairs: number;
@@ -30,16 +24,6 @@ interface TraceEvent {
   readonly pid: number;
   readonly tid: number;
   readonly args?: { readonly name?: string };
-}
-
-async function started(): Promise<() => void> {
-  const db = join(mkdtempSync(join(tmpdir(), 'strickle-bench-')), 'comb.sqlite');
-  const server = spawn(process.execPath, ['scripts/run.mjs', 'test-server', '--port', String(PORT)], { env: { ...process.env, STRICKLE_DB: db }, stdio: 'ignore', detached: true });
-  for (let k = 0; k < 1200; k++) {
-    if (await fetch(`${BASE}/api/health`).then((r) => r.ok, () => false)) return () => { if (server.pid) process.kill(-server.pid, 'SIGTERM'); };
-    await new Promise((r) => setTimeout(r, 500));
-  }
-  throw new Error('the app did not start');
 }
 
 async function openBack(page: Page): Promise<void> {
@@ -65,8 +49,6 @@ async function combFor(page: Page, cdp: CDPSession): Promise<void> {
   }
   await send('mouseReleased', COMB_S, 0);
 }
-
-const quantile = (sorted: readonly number[], q: number): number => sorted[Math.min(sorted.length - 1, Math.floor(q * sorted.length))] ?? 0;
 
 export async function traceCombing(): Promise<CombTrace> {
   const stop = await started();

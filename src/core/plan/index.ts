@@ -1,4 +1,4 @@
-export { judgeCase, planVisit } from './planVisit';
+export { chooseVisit, judgeCase, planVisit } from './planVisit';
 export { choiceFlips, FLIP_INPUTS } from './choiceFlips';
 export type { ChoiceFlip, FlipInput } from './choiceFlips';
 export type { CaseError, PlanSettings } from './planVisit';

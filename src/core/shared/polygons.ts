@@ -91,7 +91,7 @@ export function extentAlong(region: Region, axis: Vec): readonly [number, number
 }
 
 /** Where the line at height y crosses the region's borders, left to right; inside lies between each odd and the next even one. */
-function crossingsAt(region: Region, y: number): number[] {
+export function crossingsAt(region: Region, y: number): number[] {
   const xs: number[] = [];
   for (const ring of region) {
     for (let i = 0, j = ring.length - 1; i < ring.length; j = i++) {
@@ -124,5 +124,6 @@ export function distanceToSegment(p: Vec, a: Vec, b: Vec): number {
   const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
   const length2 = dx * dx + dy * dy;
   const t = length2 === 0 ? 0 : Math.min(1, Math.max(0, ((p[0] - a[0]) * dx + (p[1] - a[1]) * dy) / length2));
-  return Math.hypot(p[0] - a[0] - t * dx, p[1] - a[1] - t * dy);
+  const [ox, oy] = [p[0] - a[0] - t * dx, p[1] - a[1] - t * dy];
+  return Math.sqrt(ox * ox + oy * oy); // Math.hypot is several times slower, and this is asked for at every point of a border
 }

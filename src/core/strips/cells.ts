@@ -2,7 +2,7 @@
 // each seed the one that covers most; cells below half a strip join the neighbour nearest in direction, except across a
 // parting where a strip of their own is possible. Returned as a label for every node of the sheet's box.
 
-import { angleBetweenDeg, isInside, unit, type Ring, type Vec } from '../shared';
+import { angleBetweenDeg, crossingsAt, unit, type Ring, type Vec } from '../shared';
 import { nodeCentre, nodeDirection, PARTING_DEG, type GrowthField } from '../field';
 
 export const FLOOD_DEG = 25;
@@ -19,60 +19,117 @@ export interface CellLabels {
   readonly count: number;
 }
 
-function neighbours(field: GrowthField, node: number): readonly number[] {
+/** Calls `visit` for the node's neighbours on the grid: left, right, above, below. */
+function forNeighbours(field: GrowthField, node: number, visit: (other: number) => void): void {
   const { columns, rows } = field;
   const i = node % columns;
   const j = (node - i) / columns;
-  const around: number[] = [];
-  if (i > 0) around.push(node - 1);
-  if (i + 1 < columns) around.push(node + 1);
-  if (j > 0) around.push(node - columns);
-  if (j + 1 < rows) around.push(node + columns);
-  return around;
+  if (i > 0) visit(node - 1);
+  if (i + 1 < columns) visit(node + 1);
+  if (j > 0) visit(node - columns);
+  if (j + 1 < rows) visit(node + columns);
+}
+
+/** 1 for every node whose centre lies inside the outline, row by row. */
+export function nodesInside(field: GrowthField, outline: Ring): Uint8Array {
+  const inside = new Uint8Array(field.columns * field.rows);
+  for (let j = 0; j < field.rows; j++) {
+    const [x0, y] = nodeCentre(field, j * field.columns);
+    const xs = crossingsAt([outline], y);
+    for (let i = 0; i < field.columns; i++) {
+      const x = x0 + i * field.spacingCm;
+      let left = 0;
+      while (left < xs.length && (xs[left] as number) <= x) left++; // left < length
+      inside[j * field.columns + i] = left % 2;
+    }
+  }
+  return inside;
 }
 
 const PARTING_COSINE = Math.cos((PARTING_DEG * Math.PI) / 180);
 
-/** Nodes reached from a seed over unlabelled inner nodes within the seed's angle (its cosine), never across a parting. */
-function flood(field: GrowthField, inside: readonly boolean[], labels: Int32Array, seed: number, cosine: number): readonly number[] {
-  const d = field.direction;
-  const similar = (a: number, b: number): number =>
-    (d[2 * a] as number) * (d[2 * b] as number) + (d[2 * a + 1] as number) * (d[2 * b + 1] as number); // nodes of this field
-  const seen = new Uint8Array(labels.length);
-  const queue = [seed];
-  seen[seed] = 1;
-  for (let head = 0; head < queue.length; head++) {
-    const node = queue[head] as number; // head < length
-    for (const next of neighbours(field, node)) {
-      if (seen[next] || !inside[next] || labels[next] !== UNSEEN) continue;
-      if (similar(next, seed) < cosine || similar(node, next) < PARTING_COSINE) continue;
-      seen[next] = 1;
-      queue.push(next);
-    }
-  }
-  return queue;
+/** What the floods of one zone share: nodes reached are stamped with the number of the flood, so that nothing is cleared between. */
+interface Ground {
+  readonly field: GrowthField;
+  readonly inside: Uint8Array;
+  readonly stamp: Int32Array;
+  readonly queue: Int32Array;
 }
 
-/** Labels the nodes inside the outline; nodes outside take the label of the nearest labelled node. */
-export function growthCells(field: GrowthField, outline: Ring, stripAreaCm2: number, floodDeg: number, joinShare = JOIN_SHARE): CellLabels {
+/** Nodes reached from a seed over unlabelled inner nodes within the seed's angle (its cosine), never across a parting; they stand in the queue. */
+function flood({ field, inside, stamp, queue }: Ground, labels: Int32Array, seed: number, cosine: number, number: number): number {
+  const d = field.direction;
+  const { columns } = field;
+  const [sx, sy] = [d[2 * seed] as number, d[2 * seed + 1] as number]; // nodes of this field, here and below
+  let [node, nx, ny, length] = [seed, sx, sy, 1];
+  const visit = (next: number): void => {
+    if (stamp[next] === number || inside[next] === 0 || labels[next] !== UNSEEN) return;
+    const x = d[2 * next] as number;
+    const y = d[2 * next + 1] as number;
+    if (x * sx + y * sy < cosine || x * nx + y * ny < PARTING_COSINE) return;
+    stamp[next] = number;
+    queue[length++] = next;
+  };
+  queue[0] = seed;
+  stamp[seed] = number;
+  for (let head = 0; head < length; head++) {
+    node = queue[head] as number; // head < length
+    nx = d[2 * node] as number;
+    ny = d[2 * node + 1] as number;
+    const i = node % columns;
+    if (i > 0) visit(node - 1);
+    if (i + 1 < columns) visit(node + 1);
+    if (node >= columns) visit(node - columns);
+    if (node + columns < inside.length) visit(node + columns);
+  }
+  return length;
+}
+
+const SECTOR_DEG = 5;
+const SECTORS = 360 / SECTOR_DEG;
+
+/** Sector of 5° in which each node's growth points. */
+function sectorsOf(field: GrowthField): Uint8Array {
+  return Uint8Array.from({ length: field.columns * field.rows }, (_, node) => {
+    const turn = Math.atan2(field.direction[2 * node + 1] ?? 0, field.direction[2 * node] ?? 0) / (2 * Math.PI);
+    return Math.floor((turn < 0 ? turn + 1 : turn) * SECTORS) % SECTORS;
+  });
+}
+
+/** How many nodes point within so many sectors of one: no flood from there can be larger. */
+function mostWithin(perSector: Int32Array, sector: number, reach: number): number {
+  if (2 * reach + 1 >= SECTORS) return Infinity;
+  let n = 0;
+  for (let k = -reach; k <= reach; k++) n += perSector[(sector + k + SECTORS) % SECTORS] ?? 0;
+  return n;
+}
+
+/** Labels the nodes inside the outline (`nodesInside`); nodes outside take the label of the nearest labelled node. */
+export function growthCells(field: GrowthField, inside: Uint8Array, stripAreaCm2: number, floodDeg: number, joinShare = JOIN_SHARE): CellLabels {
   const n = field.columns * field.rows;
-  const inside = Array.from({ length: n }, (_, node) => isInside([outline], nodeCentre(field, node)));
   const labels = new Int32Array(n).fill(UNSEEN);
   const cosine = Math.cos((floodDeg * Math.PI) / 180);
-  const open = inside.flatMap((yes, node) => (yes ? [node] : []));
+  const open = Array.from(inside.keys()).filter((node) => inside[node]);
   const stride = Math.max(1, Math.floor(open.length / 160));
-  let count = 0;
+  const ground: Ground = { field, inside, stamp: new Int32Array(n), queue: new Int32Array(n) };
+  const sectors = sectorsOf(field);
+  const reach = Math.ceil(floodDeg / SECTOR_DEG) + 1;
+  let [count, floods] = [0, 0];
   for (;;) {
     const left = open.filter((node) => labels[node] === UNSEEN);
     if (left.length === 0) break;
     const seeds = left.length > 60 ? left.filter((_, k) => k % stride === 0) : left;
-    let best: readonly number[] = [];
+    const perSector = new Int32Array(SECTORS);
+    for (const node of left) perSector[sectors[node] ?? 0] = (perSector[sectors[node] ?? 0] ?? 0) + 1;
+    let best = { seed: -1, length: 0 };
     for (const seed of seeds) {
-      const reach = flood(field, inside, labels, seed, cosine);
-      if (reach.length > best.length) best = reach;
+      if (mostWithin(perSector, sectors[seed] as number, reach) <= best.length) continue; // cannot be more
+      const length = flood(ground, labels, seed, cosine, ++floods);
+      if (length > best.length) best = { seed, length };
       if (best.length === left.length) break;
     }
-    for (const node of best) labels[node] = count;
+    const length = flood(ground, labels, best.seed, cosine, ++floods);
+    for (let k = 0; k < length; k++) labels[ground.queue[k] as number] = count; // k < length
     count++;
   }
   joinSmallCells(field, labels, count, stripAreaCm2, joinShare);
@@ -99,7 +156,7 @@ function joinSmallCells(field: GrowthField, labels: Int32Array, count: number, s
     const joined = small.some(([label, fact]) => {
       const around = new Set<number>();
       labels.forEach((own, node) => {
-        if (own === label) for (const next of neighbours(field, node)) around.add(labels[next] ?? UNSEEN);
+        if (own === label) forNeighbours(field, node, (next) => { around.add(labels[next] ?? UNSEEN); });
       });
       const candidates = [...around].flatMap((other) => {
         const f = facts.get(other);
@@ -121,11 +178,11 @@ function spreadOutward(field: GrowthField, labels: Int32Array): void {
   while (front.length > 0) {
     const next: number[] = [];
     for (const node of front) {
-      for (const other of neighbours(field, node)) {
-        if (labels[other] !== UNSEEN) continue;
+      forNeighbours(field, node, (other) => {
+        if (labels[other] !== UNSEEN) return;
         labels[other] = labels[node] ?? UNSEEN;
         next.push(other);
-      }
+      });
     }
     front = next;
   }

@@ -5,7 +5,7 @@
 import { angleBetweenDeg, discRing, intersectRegions, regionArea, samplePoints, scale, dot, subtractRegions, uniteRings, type Region, type Ring } from '../shared';
 import { growthAt, type Exclusion, type GrowthField } from '../field';
 import { cellRegions } from './cellBorders';
-import { FLOOD_CROSSED_DEG, FLOOD_DEG, growthCells } from './cells';
+import { FLOOD_CROSSED_DEG, FLOOD_DEG, growthCells, nodesInside } from './cells';
 import { cutCell, GENEROUS_CUTTING, isSliver, joinSlivers, USUAL_CUTTING, type Cutting } from './lanes';
 import { orderPieces } from './order';
 import { doTouch } from './touches';
@@ -75,8 +75,9 @@ export function hairRegion(outline: Ring, exclusions: readonly Exclusion[]): { r
 function cut(outline: Ring, field: GrowthField, hair: Region, input: LayoutInput): readonly Piece[] {
   const floodDeg = input.way === 'crossed' ? FLOOD_CROSSED_DEG : FLOOD_DEG;
   const stripArea = input.largestCm[0] * input.largestCm[1];
+  const inside = nodesInside(field, outline);
   const groundsAt = (deg: number, joinShare?: number): readonly Region[] =>
-    cellRegions(field, growthCells(field, outline, stripArea, deg, joinShare)).map((cell) => intersectRegions(cell, hair));
+    cellRegions(field, growthCells(field, inside, stripArea, deg, joinShare)).map((cell) => intersectRegions(cell, hair));
   const coarse = groundsAt(floodDeg);
   const attempt = (cutting: Cutting, grounds = coarse): { readonly pieces: readonly Piece[]; readonly cost: number } => {
     const pieces = joinSlivers(grounds.flatMap((ground) => cutCell(ground, field, input, cutting)), field, input);
@@ -121,9 +122,16 @@ export function layOutZone(outline: Ring, field: GrowthField, exclusions: readon
     const piece = pieces[o.piece];
     return piece ? [{ o, piece, id: idOf.get(o.piece) ?? '' }] : [];
   });
+  // touching is mutual: each pair is looked at once
+  const touches = bare.map((): string[] => []);
+  bare.forEach((a, i) => bare.slice(i + 1).forEach((b, more) => {
+    if (!doTouch({ outline: a.piece.outline, tabRing: a.o.tab.ring }, { outline: b.piece.outline, tabRing: b.o.tab.ring })) return;
+    touches[i]?.push(b.id);
+    touches[i + 1 + more]?.push(a.id);
+  }));
   const strips = bare.map(({ o, piece, id }, k): Strip => ({
     ...piece, id, order: k + 1, tab: o.tab.centre, tabRing: o.tab.ring, tabOn: o.tabOn, tabKind: o.tab.kind,
-    touches: bare.filter((b) => b.id !== id && doTouch({ outline: piece.outline, tabRing: o.tab.ring }, { outline: b.piece.outline, tabRing: b.o.tab.ring })).map((b) => b.id),
+    touches: touches[k] ?? [],
     needsBefore: o.needsBefore.map((i) => idOf.get(i) ?? ''),
   }));
   const stripArea = pieces.reduce((s, p) => s + p.areaCm2, 0);

@@ -2,7 +2,7 @@
 // end at half width (middle, left third, right third), the left side, the right side (the hook). A tab is valid when at least
 // 90 % of it lies on bare or cleared skin; a mark's clearance is never bare.
 
-import { add, extentAlong, intersectRegions, perpendicular, regionArea, scale, type Region, type Ring, type Vec } from '../shared';
+import { add, boxOf, extentAlong, intersectRegions, perpendicular, regionArea, scale, type Region, type Ring, type Vec } from '../shared';
 import type { Piece, TabKind } from './types';
 
 /** Tab length past the strip, cm; its centre lies 6 mm past the end. */
@@ -85,10 +85,6 @@ export function tabGround(tab: TabCandidate, pieces: readonly Piece[], own: numb
 }
 
 function mayMeet(a: Ring, b: Ring): boolean {
-  const box = (r: Ring): readonly [number, number, number, number] => [
-    Math.min(...r.map((p) => p[0])), Math.max(...r.map((p) => p[0])), Math.min(...r.map((p) => p[1])), Math.max(...r.map((p) => p[1])),
-  ];
-  const [a0, a1, a2, a3] = box(a);
-  const [b0, b1, b2, b3] = box(b);
-  return a0 <= b1 && b0 <= a1 && a2 <= b3 && b2 <= a3;
+  const [p, q] = [boxOf([a]), boxOf([b])];
+  return p.x0 <= q.x1 && q.x0 <= p.x1 && p.y0 <= q.y1 && q.y0 <= p.y1;
 }

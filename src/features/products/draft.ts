@@ -22,7 +22,7 @@ function put(at: unknown, [key, ...rest]: readonly string[], value: unknown): un
 export const withValue = (product: Product, path: string, value: unknown): Product => put(product, partsOf(path), value) as Product; // the shape is checked again before it is sent
 
 /** `Film wax, beads, 2` → `film-wax-beads-2`. */
-export const idFrom = (name: string): string => name.toLowerCase().normalize('NFKD').replace(/[^a-z0-9]+/g, '-').replace(/^-+|-+$/g, '').slice(0, 60);
+export const idFrom = (name: string): string => name.toLowerCase().normalize('NFKD').replace(/\p{M}/gu, '').replace(/[^a-z0-9]+/g, '-').replace(/^-+|-+$/g, '').slice(0, 60);
 
 const keyOf = (id: string): string => `strickle-product-${id}`;
 const asText = (product: Product): string => JSON.stringify(product, (_, v: unknown) => (typeof v === 'number' && Number.isNaN(v) ? null : v));

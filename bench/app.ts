@@ -1,0 +1,23 @@
+// The built app on a fresh demo database of its own, for what is measured in a real Chromium.
+
+import { spawn } from 'node:child_process';
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+const PORT = 4188;
+export const BASE = `http://127.0.0.1:${PORT}`;
+export const ARGS = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'];
+
+export const quantile = (sorted: readonly number[], q: number): number => sorted[Math.min(sorted.length - 1, Math.floor(q * sorted.length))] ?? 0;
+
+/** Starts it; gives the function that stops it. */
+export async function started(): Promise<() => void> {
+  const db = join(mkdtempSync(join(tmpdir(), 'strickle-bench-')), 'comb.sqlite');
+  const server = spawn(process.execPath, ['scripts/run.mjs', 'test-server', '--port', String(PORT)], { env: { ...process.env, STRICKLE_DB: db }, stdio: 'ignore', detached: true });
+  for (let k = 0; k < 1200; k++) {
+    if (await fetch(`${BASE}/api/health`).then((r) => r.ok, () => false)) return () => { if (server.pid) process.kill(-server.pid, 'SIGTERM'); };
+    await new Promise((r) => setTimeout(r, 500));
+  }
+  throw new Error('the app did not start');
+}
