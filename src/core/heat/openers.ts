@@ -26,10 +26,21 @@ export function boundWords(w: WorkingWindow): { readonly low: string; readonly h
 const STILL_SPREADS = 2;
 const LONGEST_HOLD_S = 30;
 
-/** The thickest slab, thinner than planned and within the label, that has a window; undefined where none has. */
+/** The thickest slab, thinner than planned and within the label, that has a window; undefined where none has. Thinner never bears less: halving finds it. */
 function thinner(need: HeatNeed, planned: WorkingWindow): WorkingWindow | undefined {
-  return [...thicknessNodes(need.manner)].reverse().filter((mm) => mm < planned.thicknessMm - 1e-9)
-    .map((thicknessMm) => workingWindow({ ...need, thicknessMm })).find((w) => !w.empty);
+  const slabs = thicknessNodes(need.manner).filter((mm) => mm < planned.thicknessMm - 1e-9);
+  let best: WorkingWindow | undefined;
+  let [low, high] = [0, slabs.length - 1];
+  while (low <= high) {
+    const mid = (low + high) >> 1;
+    const window = workingWindow({ ...need, thicknessMm: slabs[mid] });
+    if (window.empty) high = mid - 1;
+    else {
+      best = window;
+      low = mid + 1;
+    }
+  }
+  return best;
 }
 
 /** What would open an empty window; nothing where it is not empty or where nothing of one's own hand helps. */

@@ -3,7 +3,7 @@
 
 import { hairsPerCm2, type Zone } from '../anatomy';
 import { daysUntilWorkable, workableShare, type Hair } from '../hair';
-import { LATEST_PULL_CAP_S, solveSkinHeat, windowOpeners, workingWindow, type HeatNeed, type SkinHeat, type SkinState, type WorkingWindow } from '../heat';
+import { LATEST_PULL_CAP_S, solveSkinHeat, workingWindow, type HeatNeed, type SkinHeat, type SkinState, type WorkingWindow } from '../heat';
 import { tableMinutes } from '../materials';
 import { mannerName, mannerOf, waysOf, type Manner, type Product, type Way } from '../products';
 import type { ZoneJudgement } from '../screening';
@@ -97,7 +97,7 @@ export type Raw = Omit<Option, 'score' | 'tier'> & { readonly pasteOffK: number;
 /** One option with its figures, before any comparison. */
 export function evaluate(input: MatchInput, product: Product, way: Way, manner: Manner): Raw {
   const { zone, hair, schools, judgement } = input;
-  const { window, setS, need, heat } = heatOfOption(input, product, manner, way);
+  const { window, setS, heat } = heatOfOption(input, product, manner, way);
   const coats: 1 | 2 = product.body === 'film' && hair.coarseness >= COARSE_FROM ? 2 : 1;
   const facts = input.stripFacts(product, way, coats, setS, window.thicknessMm);
   const range = lengthRange(manner, zone, way);
@@ -117,7 +117,7 @@ export function evaluate(input: MatchInput, product: Product, way: Way, manner: 
     product, family: product.family, way, manner, eligible: excludedBy.length === 0, excludedBy, passes, coats, removedShare: removed,
     brokenShare: brokenShare({ product, way, hair, skin: input.skin, aboveCoolK: window.targetC - window.minC }), toTweeze,
     skinLoad: skinLoad(manner.adhesion, passes, zone, input.sensitivity), workableShare: workableShare(hair, range), ...range,
-    readyOn: days === null || days === 0 ? null : addDays(input.on, days), trimFirst, window, openers: window.empty ? windowOpeners(need, window) : [], feltMarginK: window.limitC - heat.feltPeakC, setS,
+    readyOn: days === null || days === 0 ? null : addDays(input.on, days), trimFirst, window, feltMarginK: window.limitC - heat.feltPeakC, setS,
     strips: facts.strips, tableMinutes: tableMinutes(facts.scheduleS, toTweeze), massG: facts.massG, costMinor: facts.costMinor, pasteOffK,
     allMinutes: tableMinutes(facts.scheduleS * (1 + LATER_PASS_TIME * (passes - 1)), toTweeze),
   };

@@ -1,7 +1,7 @@
 // Exclusion codes and choices in words, with the numbers that decided.
 
 import { roundTo } from '../shared';
-import { boundWords } from '../heat';
+import { boundWords, type Opener } from '../heat';
 import type { Option, Schools } from './types';
 
 const percent = (share: number): string => `${Math.round(share * 100)} %`;
@@ -11,8 +11,8 @@ export const WAY_WORDS: Readonly<Record<string, string>> = {
   counter: 'counter lay, last hold-outs', across: 'across, narrow side strips', moulded: 'moulded by hand against the growth', strip: 'thin under cloth',
 };
 
-/** Why an option is left out, one sentence a code. */
-export function exclusionSentence(code: string, option: Option): string {
+/** Why an option is left out, one sentence a code; `openers` say what would open an empty window. */
+export function exclusionSentence(code: string, option: Option, openers: readonly Opener[] = []): string {
   const { window: w } = option;
   switch (code) {
     case 'zone.family-never': return `${option.family === 'soft' ? 'Soft wax' : option.family === 'sugar' ? 'Sugar' : 'Hard wax'} is never used here.`;
@@ -30,7 +30,7 @@ export function exclusionSentence(code: string, option: Option): string {
       return `Holds hair from ${roundTo(option.shortestMm, 1)} mm; only ${percent(option.workableShare)} is long enough.${option.readyOn ? ` From ${option.readyOn}.` : ''}`;
     case 'heat.no-window': {
       const { low, high } = boundWords(w);
-      return `No working heat: it ${low}, ${high}.${option.openers.map((o) => ` ${o.text}`).join('')}`;
+      return `No working heat: it ${low}, ${high}.${openers.map((o) => ` ${o.text}`).join('')}`;
     }
     case 'heat.never-ready': return 'It would turn brittle before it has set.';
     case 'room.paste-too-slack': return 'Too slack in this room; a firmer paste holds.';

@@ -1,7 +1,7 @@
 // One option = one product worked in one way on one zone of this client today.
 
 import type { Family } from '../anatomy';
-import type { Opener, WorkingWindow } from '../heat';
+import type { WorkingWindow } from '../heat';
 import type { Manner, Product, Way } from '../products';
 import type { CivilDate } from '../shared';
 
@@ -46,8 +46,6 @@ export interface Option {
   readonly readyOn: CivilDate | null;
   readonly trimFirst: boolean;
   readonly window: WorkingWindow;
-  /** What would open an empty window. */
-  readonly openers: readonly Opener[];
   /** Felt limit less the felt peak at the target, K. */
   readonly feltMarginK: number;
   readonly setS: { readonly min: number; readonly max: number };

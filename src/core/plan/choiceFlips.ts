@@ -61,7 +61,7 @@ export function choiceFlips(visit: VisitCase, index: number, settings: PlanSetti
   const memory = settings.memory ?? planMemory();
   const base = unforced(visit, index);
   const choose = (at: VisitCase): Result<Chosen, CaseError> => {
-    const found = chooseVisit(at, { ...settings, memory });
+    const found = chooseVisit(at, { ...settings, memory, choiceOnly: true });
     return found.ok ? { ok: true, value: { choice: found.value.choices[index] ?? null, options: found.value.zones[index]?.options ?? [] } } : found;
   };
   const today = choose(base);

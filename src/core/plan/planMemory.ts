@@ -3,12 +3,13 @@
 
 import type { Schedule } from '../hands';
 import type { LearnedGrowth } from '../hair';
-import type { SkinHeat, WorkingWindow } from '../heat';
+import type { Opener, SkinHeat, WorkingWindow } from '../heat';
 import { recaller, type Recall } from '../shared';
 import type { Layout } from '../strips';
 
 export interface PlanMemory {
   readonly windows: Recall<WorkingWindow>;
+  readonly openers: Recall<readonly Opener[]>;
   readonly heats: Recall<SkinHeat>;
   readonly layouts: Recall<Layout>;
   readonly schedules: Recall<Schedule>;
@@ -16,4 +17,4 @@ export interface PlanMemory {
 }
 
 /** Room for some dozens of zones; a layout is some tens of kilobytes. */
-export const planMemory = (): PlanMemory => ({ windows: recaller(600), heats: recaller(600), layouts: recaller(240), schedules: recaller(600), learned: recaller(200) });
+export const planMemory = (): PlanMemory => ({ windows: recaller(600), openers: recaller(200), heats: recaller(600), layouts: recaller(240), schedules: recaller(600), learned: recaller(200) });

@@ -15,7 +15,7 @@ import type { Plan } from './planTypes';
 import { stripJobs } from './stripJobs';
 import { blackoutsOf, studioFacts, type VisitCase } from './visitCase';
 import { visitSchedule, type ZoneJobs } from './visitSchedule';
-import { learnedOf, zoneOptions } from './zoneOptions';
+import { learnedOf, NOTHING_LEARNED, zoneOptions } from './zoneOptions';
 import { planRegrowth, planZone } from './zonePlan';
 import { hairOf, prepareZone, type ZoneWork } from './zoneWork';
 
@@ -57,8 +57,14 @@ export interface ChosenVisit {
   readonly choices: readonly (Option | null)[];
 }
 
+export interface ChooseSettings extends PlanSettings {
+  /** Only the choice counts: growth is not learned and nothing is looked for that would be better later or elsewhere. */
+  readonly choiceOnly?: boolean;
+}
+
 /** Chooses for a visit without laying out its table. Errors as of `planVisit`. */
-export function chooseVisit(visit: VisitCase, settings: PlanSettings = {}): Result<ChosenVisit, CaseError> {
+export function chooseVisit(visit: VisitCase, settings: ChooseSettings = {}): Result<ChosenVisit, CaseError> {
+  const choiceOnly = settings.choiceOnly ?? false;
   const catalogue = settings.catalogue ?? SHIPPED_PRODUCTS;
   const memory = settings.memory ?? planMemory();
   const faults = caseFaults(visit, catalogue);
@@ -74,8 +80,8 @@ export function chooseVisit(visit: VisitCase, settings: PlanSettings = {}): Resu
   const zones = works.flatMap((work, i) => {
     const own = judgement.zones[i];
     if (!own) return [];
-    const learned = learnedOf(work, visit.on, memory);
-    return [{ work, judgement: own, learned, ...zoneOptions({ work, on: visit.on, client: visit.client, studio, judgement: own, learned, memory }) }];
+    const learned = choiceOnly ? NOTHING_LEARNED : learnedOf(work, visit.on, memory);
+    return [{ work, judgement: own, learned, ...zoneOptions({ work, on: visit.on, client: visit.client, studio, judgement: own, learned, memory, choiceOnly }) }];
   });
   const choices = chooseTogether(zones.map((z) => ({ options: z.options, stopped: isStopped(z.judgement.outcome) || z.work.hairAreaCm2 < LEAST_HAIR_CM2, force: z.match.force })));
   return ok({ studio, judgement, memory, zones, choices });
@@ -93,7 +99,7 @@ export function planVisit(visit: VisitCase, settings: PlanSettings = {}): Result
   const schedule = visitSchedule(chosen.map(({ work, choice }): ZoneJobs => zoneJobs(work, choice, studio.level)), studio.maxOnSkin, studio.walkS, memory);
   const orderOf = new Map<string, number>();
   for (const e of schedule.events) if (e.do === 'lay' && e.strip && !orderOf.has(e.strip)) orderOf.set(e.strip, orderOf.size + 1);
-  const planZones = zones.map((z, i) => planZone({ ...z, client: visit.client, choice: choices[i] ?? null, orderOf, withField: settings.withField ?? false }));
+  const planZones = zones.map((z, i) => planZone({ ...z, client: visit.client, memory, choice: choices[i] ?? null, orderOf, withField: settings.withField ?? false }));
   const regrowth = zones.map((z) => planRegrowth(z.work, z.match, studio, z.learned, visit.on));
   const materials = materialsFor({
     strips: chosen.flatMap(({ work, choice }) => work.layout(choice.product, choice.way).strips.map((s) => ({

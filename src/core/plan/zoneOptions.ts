@@ -1,7 +1,7 @@
 // The options of one zone with strips, minutes and use behind each: layouts are shared between products of a family.
 
 import { scheduleHands } from '../hands';
-import { learnGrowth, observationsOf, type LearnedGrowth } from '../hair';
+import { learnGrowth, MEDIAN_PERSON, observationsOf, type LearnedGrowth } from '../hair';
 import { massUsedG, productCostMinor } from '../materials';
 import { learnFelt } from '../heat';
 import { evaluateAll, matchZone, sugarWayFor, whatElse, type MatchInput, type Option, type StripFacts, type WhatElse } from '../matching';
@@ -14,6 +14,9 @@ import type { ZoneWork } from './zoneWork';
 
 /** Layout that stands for a way in the comparison: the ways of one family differ little in their count of strips. */
 const standFor = (product: Product, way: Way, usualSugar: Way): Way => (product.family === 'hard' ? 'with' : product.family === 'sugar' ? usualSugar : way);
+
+/** The zone's usual course. */
+export const NOTHING_LEARNED: LearnedGrowth = { person: MEDIAN_PERSON, visits: 0, rateBand: [1, 1, 1, 1] };
 
 export function learnedOf(work: ZoneWork, on: string, memory: PlanMemory): LearnedGrowth {
   const seen = observationsOf(work.hair, on);
@@ -28,9 +31,10 @@ export interface ZoneOptionsInput {
   readonly judgement: ZoneJudgement;
   readonly learned: LearnedGrowth;
   readonly memory: PlanMemory;
+  readonly choiceOnly: boolean;
 }
 
-export function zoneOptions({ work, on, client, studio, judgement, learned, memory }: ZoneOptionsInput): { readonly options: readonly Option[]; readonly match: MatchInput; readonly else: readonly WhatElse[] } {
+export function zoneOptions({ work, on, client, studio, judgement, learned, memory, choiceOnly }: ZoneOptionsInput): { readonly options: readonly Option[]; readonly match: MatchInput; readonly else: readonly WhatElse[] } {
   const seconds = new Map<string, number>();
   const usualSugar: Way = sugarWayFor(work.zone, studio.schools) === 'hand' ? 'moulded' : 'strip';
   const stripFacts: MatchInput['stripFacts'] = (product, way, coats, setS, thicknessMm): StripFacts => {
@@ -57,5 +61,5 @@ export function zoneOptions({ work, on, client, studio, judgement, learned, memo
   };
   const raw = evaluateAll(match);
   const options = matchZone(match, raw);
-  return { options, match, else: whatElse(match, raw, options) };
+  return { options, match, else: choiceOnly ? [] : whatElse(match, raw, options) };
 }

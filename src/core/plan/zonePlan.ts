@@ -3,7 +3,7 @@
 import { subdivisionAt, type Family } from '../anatomy';
 import { meanCrossing, nodeCentre, nodeDirection, type GrowthField } from '../field';
 import { readyWindow, regrowthCurve, regrowthModel, smoothUntilDay, type LearnedGrowth } from '../hair';
-import { boundWords, LATER_PASS_MM, learnFelt, potForTouch, workingWindow } from '../heat';
+import { boundWords, LATER_PASS_MM, learnFelt, potForTouch, windowOpeners, workingWindow, type Opener } from '../heat';
 import { massUsedG } from '../materials';
 import { choiceReasons, exclusionSentence, heatNeedOf, heatOfOption, lengthRange, noChoiceReasons, sugarWayFor, type MatchInput, type Option, type Schools, type WhatElse } from '../matching';
 import { mannerName, mannerOf, type Product, type Way } from '../products';
@@ -11,6 +11,7 @@ import type { ZoneJudgement } from '../screening';
 import { isStopped } from '../screening';
 import { addDays, roundTo, samplePoints, type Ring, type Vec } from '../shared';
 import { hairNotes } from './hairNotes';
+import type { PlanMemory } from './planMemory';
 import type { PlanHeat, PlanOption, PlanRegrowth, PlanStrip, PlanZone } from './planTypes';
 import { betterReasons, heatReasons } from './choiceNotes';
 import type { ClientCase, StudioFacts } from './visitCase';
@@ -38,8 +39,15 @@ export function planHeat(choice: Option, match: MatchInput, client: ClientCase):
   };
 }
 
-export const planOption = (o: Option): PlanOption => ({
-  product: o.product.id, family: o.family, way: o.way, eligible: o.eligible, excludedBy: o.excludedBy, why: o.excludedBy.map((c) => exclusionSentence(c, o)),
+/** What would open the window of an option that has none; solved only for what is shown. */
+function openersOf(o: Option, match: MatchInput, memory: PlanMemory): readonly Opener[] {
+  if (!o.excludedBy.includes('heat.no-window')) return [];
+  const need = heatNeedOf(match, o.product, o.manner, o.way);
+  return memory.openers(JSON.stringify(need), () => windowOpeners(need, o.window));
+}
+
+const planOption = (o: Option, openers: readonly Opener[]): PlanOption => ({
+  product: o.product.id, family: o.family, way: o.way, eligible: o.eligible, excludedBy: o.excludedBy, why: o.excludedBy.map((c) => exclusionSentence(c, o, openers)),
   score: o.score === null ? null : roundTo(o.score, 4), passes: o.passes, coats: o.coats, strips: o.strips, tableMinutes: roundTo(o.tableMinutes, 1),
   massG: roundTo(o.massG, 1), costMinor: o.costMinor, removedShare: roundTo(o.removedShare, 4), brokenShare: roundTo(o.brokenShare, 4), toTweeze: o.toTweeze,
   skinLoad: roundTo(o.skinLoad, 3), workableShare: roundTo(o.workableShare, 3), shortestMm: roundTo(o.shortestMm, 2), longestMm: o.longestMm,
@@ -91,6 +99,7 @@ export interface ZonePlanInput {
   readonly choice: Option | null;
   readonly match: MatchInput;
   readonly client: ClientCase;
+  readonly memory: PlanMemory;
   readonly else: readonly WhatElse[];
   readonly orderOf: ReadonlyMap<string, number>;
   readonly withField: boolean;
@@ -103,7 +112,7 @@ function togetherReason(choice: Option, options: readonly Option[], forced: bool
   return forced ? [`Chosen by hand; ${best.product.name.toLowerCase()} was the proposal.`] : [`${best.product.name} would score a little higher here alone; one pot for more zones and fewer changes weigh more.`];
 }
 
-export function planZone({ work, judgement, options, choice, match, client, else: others, orderOf, withField }: ZonePlanInput): PlanZone {
+export function planZone({ work, judgement, options, choice, match, client, memory, else: others, orderOf, withField }: ZonePlanInput): PlanZone {
   const heat = choice ? planHeat(choice, match, client) : null;
   const cover = choice ? work.layout(choice.product, choice.way).cover : null;
   const reasons = choice
@@ -115,7 +124,7 @@ export function planZone({ work, judgement, options, choice, match, client, else
     zone: work.zone.id, side: work.input.side, outcome: judgement.outcome, areaCm2: roundTo(work.areaCm2, 2), hairAreaCm2: roundTo(work.hairAreaCm2, 2),
     sheetCm: [roundTo(work.sheet.widthCm, 2), roundTo(work.sheet.heightCm, 2)], basis: work.sheet.basis, crossingShare: roundTo(work.crossing.share, 3), outline: ring4(work.sheet.outline), excluded: work.exclusions,
     choice: choice ? { product: choice.product.id, family: choice.family, way: choice.way, coats: choice.coats, passes: choice.passes } : null,
-    heat, options: options.map(planOption), better: others.map((o) => ({ product: o.option.product.id, way: o.option.way, kind: o.kind, fromOn: o.fromOn })), reasons: [...reasons, ...hairNotes(work.hair, work.crossing.share)], strips: choice && heat ? planStrips(choice, heat, work, orderOf) : [],
+    heat, options: options.map((o) => planOption(o, openersOf(o, match, memory))), better: others.map((o) => ({ product: o.option.product.id, way: o.option.way, kind: o.kind, fromOn: o.fromOn })), reasons: [...reasons, ...hairNotes(work.hair, work.crossing.share)], strips: choice && heat ? planStrips(choice, heat, work, orderOf) : [],
     ...(withField ? { field: coarseField(work.field) } : {}),
     cover: { coveredShare: roundTo(cover?.coveredShare ?? 0, 4), overlapShare: roundTo(cover?.overlapShare ?? 0, 4), meanAngleErrorDeg: roundTo(cover?.meanAngleErrorDeg ?? 0, 2) },
   };

@@ -48,6 +48,8 @@ export function ProductEditor({ row, isNew, currency, roomC }: Props) {
   const all = productFaults(named);
   // an unfinished new product is not shouted at before it is sent
   const faults = tried || !isNew ? all : all.filter((f) => f.path !== 'name' && f.path !== 'id');
+  // the id comes from the name: its fault is said there, after the name's own
+  const nameFault = faults.find((f) => f.path === 'name') ?? faults.find((f) => f.path === 'id');
   const names = MANNERS_OF[product.family];
   const shipped = SHIPPED_PRODUCTS.find((p) => p.id === product.id);
   const save = async (): Promise<void> => {
@@ -84,7 +86,7 @@ export function ProductEditor({ row, isNew, currency, roomC }: Props) {
       <section aria-label="On the label">
         <h2>On the label</h2>
         <div className={styles.fields}>
-          <label className={`${styles.field} ${styles.wide}`}><span>Name</span><Input value={product.name} maxLength={80} status={faults.some((f) => f.path === 'name') ? 'error' : ''} onChange={(e) => set('name', e.target.value)} />{faults.some((f) => f.path === 'name' || f.path === 'id') ? <small role="alert">{faults.find((f) => f.path === 'name' || f.path === 'id')?.message}</small> : null}</label>
+          <label className={`${styles.field} ${styles.wide}`}><span>Name</span><Input value={product.name} maxLength={80} status={nameFault ? 'error' : ''} onChange={(e) => set('name', e.target.value)} />{nameFault ? <small role="alert">{nameFault.message}</small> : null}</label>
           <label className={styles.field}><span>Body</span><Select value={product.body} options={options(BODIES_OF[product.family])} onChange={(v) => set('body', v)} aria-label="Body" /></label>
           <label className={styles.field}><span>Form</span><Select value={product.form} options={options(PRODUCT_FORMS)} onChange={(v) => set('form', v)} aria-label="Form" /></label>
           <label className={styles.field}><span>Price a kilogram</span><InputNumber<number> value={Number.isNaN(product.priceMinorPerKg) ? null : product.priceMinorPerKg / 100} step={0.5} precision={2} suffix={currency} controls={false} inputMode="decimal" onChange={(v) => set('priceMinorPerKg', v === null ? Number.NaN : Math.round(v * 100))} /></label>
