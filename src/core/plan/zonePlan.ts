@@ -41,7 +41,8 @@ export function planHeat(choice: Option, match: MatchInput, client: ClientCase):
 
 /** What would open the window of an option that has none; solved only for what is shown. */
 function openersOf(o: Option, match: MatchInput, memory: PlanMemory): readonly Opener[] {
-  if (!o.excludedBy.includes('heat.no-window')) return [];
+  // advice only where nothing else stands in the way
+  if (o.excludedBy.length !== 1 || o.excludedBy[0] !== 'heat.no-window') return [];
   const need = heatNeedOf(match, o.product, o.manner, o.way);
   return memory.openers(JSON.stringify(need), () => windowOpeners(need, o.window));
 }

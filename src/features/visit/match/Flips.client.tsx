@@ -16,7 +16,7 @@ const WORDS: Readonly<Record<ChoiceFlip['input'], (f: ChoiceFlip) => string>> = 
 };
 
 /** What one change would flip the proposal: worked out in a worker from the open case, for the zone that is looked at. */
-export function Flips({ index }: { readonly index: number }) {
+export function Flips({ index, isChosen }: { readonly index: number; readonly isChosen: boolean }) {
   const { bench, sync } = useBench();
   const { id, version } = bench.visit;
   const [visit, setVisit] = useState<{ readonly version: number; readonly case: VisitCase } | 'away' | null>(null);
@@ -39,7 +39,7 @@ export function Flips({ index }: { readonly index: number }) {
       <h2>What would change it</h2>
       {state === 'asked' ? <p className="quiet" role="status">Trying longer and shorter hair, other coarseness, other skin …</p> : null}
       {state === 'failed' ? <p role="status">This could not be worked out just now. The choice stands.</p> : null}
-      {state === 'known' && flips.length === 0 ? <p>Nothing of these alone: neither length, coarseness nor sensitivity would change the choice.</p> : null}
+      {state === 'known' && flips.length === 0 ? <p>{isChosen ? 'Nothing of these alone: neither length, coarseness nor sensitivity would change the choice.' : 'Nothing is chosen today, so there is nothing to flip. The reasons say from when something holds.'}</p> : null}
       <ul>
         {flips.map((f) => (
           <li key={f.input + f.side}>

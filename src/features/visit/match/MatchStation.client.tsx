@@ -5,7 +5,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { PlanOption } from '@/core/plan';
-import { dayMonth, degrees, percent, withDates } from '@/ui/words';
+import { dayMonth, degrees, percent, plural, withDates } from '@/ui/words';
 import { useBench } from '../BenchContext.client';
 import { useZone } from '../BenchFrame.client';
 import { keyOfZone, productName } from '../stations';
@@ -16,6 +16,19 @@ import { HeatPanel } from './HeatPanel.client';
 import { HoldCurve } from './HoldCurve';
 import { WAYS } from './wayWords';
 import styles from './Match.module.css';
+
+/** The two weightiest reasons; the others one tap away. */
+function WhyNot({ option: o }: { readonly option: PlanOption }) {
+  const [all, setAll] = useState(false);
+  const shown = all ? o.why : o.why.slice(0, 2);
+  const more = o.why.length - shown.length;
+  return (
+    <span>
+      Left out: {withDates(shown.join(' '))}{more === 0 && o.readyOn && !o.why.some((w) => w.includes('From')) ? ` Possible from ${dayMonth(o.readyOn)}.` : ''}
+      {more > 0 ? <> <button type="button" className={styles.moreWhy} onClick={() => setAll(true)}>and {plural(more, 'more reason')}</button></> : null}
+    </span>
+  );
+}
 
 /** Every product side by side, best first; what is left out says why. */
 export function MatchStation() {
@@ -87,7 +100,7 @@ function Comparison() {
         {left.map((o) => (
           <div key={keyOf(o)} className={styles.out}>
             <span><strong>{productName(bench, o.product)}</strong><small>{WAYS[o.way]}</small></span>
-            <span>Left out: {withDates(o.why.join(' '))}{o.readyOn && !o.why.some((w) => w.includes('From')) ? ` Possible from ${dayMonth(o.readyOn)}.` : ''}</span>
+            <WhyNot option={o} />
           </div>
         ))}
       </div>
@@ -106,7 +119,7 @@ function Comparison() {
           <h2>Why</h2>
           <ul>{planned.reasons.map((r) => <li key={r}>{withDates(r)}</li>)}</ul>
         </section>
-        {closed ? null : <Flips index={bench.zones.findIndex((z) => keyOfZone(z) === keyOfZone(zone))} />}
+        {closed ? null : <Flips index={bench.zones.findIndex((z) => keyOfZone(z) === keyOfZone(zone))} isChosen={choice !== null} />}
       </div>
       <p className="quiet"><Link href="/products">The catalogue</Link>: what each label says, and what counts when products are compared.</p>
     </>
