@@ -57,7 +57,7 @@ const one = (id: ZoneId, side: Side, lengthMm: number): VisitCase => ({ version:
 const table = heatTable({ product: film, manner: tab, mannerName: 'tab', skin, sensitivity: 3, roomC: 22 });
 measure('heat table for the thickness slider (in a worker)', null, (k) => heatTable({ product: film, manner: tab, mannerName: 'tab', skin, sensitivity: 3, roomC: 20 + 0.1 * k }), 3, 1);
 measure('thickness slider, reading window, felt heat and curve', 16, (k) => readHeat(table, 1.5 + 0.01 * k), 60, 20);
-measure('full match of an underarm over the catalogue', 150, (k) => chooseVisit(one('underarm', 'left', 7 + 0.01 * k)), 9, 3);
+measure('full match of an underarm over the catalogue', 150, (k) => chooseVisit(one('underarm', 'left', 7 + 0.01 * k)), 9, 8);
 measure('full match of a lower leg over the catalogue', 150, (k) => chooseVisit(one('lower-leg-front', 'left', 7 + 0.01 * k)), 7, 2);
 measure('what flips the choice, underarm (in a worker)', null, (k) => choiceFlips(one('underarm', 'left', 7 + 0.01 * k), 0), 3, 1);
 measure('whole plan of an underarm', 150, (k) => planVisit(one('underarm', 'left', 7 + 0.01 * k)), 9, 3);

@@ -65,6 +65,12 @@ test('the thickness slider moves window, felt heat and set time by the engine’
   await page.reload();
   await expect(page.getByText('thinner grips', { exact: false }).first()).toBeVisible();
   await expect(page.getByText(/1\.5 mm thick, as asked for by hand/)).toBeVisible();
+  // by touch: the rail's far end, then left alone again
+  await expect(slab).not.toHaveAttribute('aria-disabled', 'true');
+  const box = await slab.locator('..').boundingBox();
+  await slab.locator('..').tap({ position: { x: (box?.width ?? 100) - 3, y: 6 } });
+  await expect(page.getByText(`Thickness ${product.manners.tab.thicknessMm.max} mm`)).toBeVisible();
+  await page.getByRole('button', { name: 'Leave it' }).tap();
   await page.getByRole('button', { name: 'Back to the model' }).click();
   await saved(page);
   await expect(page.getByText(/^By hand: 1\.5 mm/)).toBeHidden();

@@ -1,12 +1,13 @@
 'use client';
 
-import { Chart, Filler, Legend, LinearScale, LineElement, PointElement, type ChartOptions } from 'chart.js';
-import { useMemo } from 'react';
+import { Chart, Filler, LinearScale, LineElement, PointElement, type ChartOptions } from 'chart.js';
+import { memo, useMemo } from 'react';
 import { Line } from 'react-chartjs-2';
 import type { HeatReading } from '@/core/heat';
+import styles from './Match.module.css';
 
 if (typeof document !== 'undefined') Chart.defaults.font.family = getComputedStyle(document.body).fontFamily;
-Chart.register(LinearScale, LineElement, PointElement, Filler, Legend);
+Chart.register(LinearScale, LineElement, PointElement, Filler);
 
 const SHOWN_S = 90;
 const SHOWN_C = { least: 30, most: 66 } as const;
@@ -14,31 +15,43 @@ const SHOWN_C = { least: 30, most: 66 } as const;
 interface Props {
   readonly reading: HeatReading;
   readonly limitC: number;
-  /** Between these seconds a strip may be pulled; null for what comes off at once. */
-  readonly pull: { readonly fromS: number; readonly toS: number } | null;
+  /** Between these seconds a strip may be pulled; from null: it comes off at once. */
+  readonly pullFromS: number | null;
+  readonly pullToS: number;
 }
 
+/** The key is plain text: a chart's own legend is measured anew at every step of the slider. */
+const KEY = [['#256b63', 'solid', 'skin feels'], ['#b86a12', 'dashed', 'wax, mean'], ['#9e2f2a', 'dotted', 'its limit']] as const;
+
 /** What the skin feels at nerve depth under the slab, with the wax's own mean, this client's limit, and the seconds for the pull. */
-export function FeltCurve({ reading, limitC, pull }: Props) {
+export const FeltCurve = memo(function FeltCurve({ reading, limitC, pullFromS, pullToS }: Props) {
   const data = useMemo(() => {
     const points = (pick: (p: HeatReading['curve'][number]) => number) => reading.curve.filter((p) => p.timeS <= SHOWN_S).map((p) => ({ x: p.timeS, y: pick(p) }));
     return {
       datasets: [
-        { label: 'skin feels', pointStyle: 'line' as const, data: points((p) => p.nerveC), borderColor: '#256b63', borderWidth: 3, pointRadius: 0, tension: 0.2 },
-        { label: 'wax, mean', pointStyle: 'line' as const, data: points((p) => p.slabC), borderColor: '#b86a12', borderWidth: 2, borderDash: [6, 4], pointRadius: 0, tension: 0.2 },
-        { label: 'its limit', pointStyle: 'line' as const, data: [{ x: 0, y: limitC }, { x: SHOWN_S, y: limitC }], borderColor: '#9e2f2a', borderWidth: 2, borderDash: [2, 3], pointRadius: 0 },
+        { label: 'skin feels', data: points((p) => p.nerveC), borderColor: '#256b63', borderWidth: 3, pointRadius: 0, tension: 0.2 },
+        { label: 'wax, mean', data: points((p) => p.slabC), borderColor: '#b86a12', borderWidth: 2, borderDash: [6, 4], pointRadius: 0, tension: 0.2 },
+        { label: 'its limit', data: [{ x: 0, y: limitC }, { x: SHOWN_S, y: limitC }], borderColor: '#9e2f2a', borderWidth: 2, borderDash: [2, 3], pointRadius: 0 },
         // a box from the ready sign to the latest pull, behind the lines
-        ...(pull ? [{ label: 'ready to pull', pointStyle: 'rect' as const, data: [pull.fromS, pull.toS].map((s) => ({ x: Math.min(SHOWN_S, s), y: SHOWN_C.most })), borderWidth: 0, borderColor: '#cfe2dc', backgroundColor: 'rgba(37, 107, 99, 0.14)', fill: 'start', pointRadius: 0, order: 1 }] : []),
+        ...(pullFromS !== null ? [{ label: 'ready to pull', data: [pullFromS, pullToS].map((s) => ({ x: Math.min(SHOWN_S, s), y: SHOWN_C.most })), borderWidth: 0, borderColor: '#cfe2dc', backgroundColor: 'rgba(37, 107, 99, 0.14)', fill: 'start', pointRadius: 0, order: 1 }] : []),
       ],
     };
-  }, [reading, limitC, pull]);
+  }, [reading, limitC, pullFromS, pullToS]);
   const options = useMemo((): ChartOptions<'line'> => ({
     animation: false, maintainAspectRatio: false, events: [],
-    plugins: { legend: { position: 'bottom', labels: { color: '#2a211a', font: { size: 14 }, usePointStyle: true, pointStyleWidth: 26, boxHeight: 9 } } },
+    plugins: { legend: { display: false } },
     scales: {
       x: { type: 'linear', min: 0, max: SHOWN_S, ticks: { color: '#6b5d50', stepSize: 15, font: { size: 13 }, callback: (v) => `${v} s` }, grid: { color: '#e9e0d0' } },
       y: { min: SHOWN_C.least, max: SHOWN_C.most, ticks: { color: '#6b5d50', stepSize: 6, font: { size: 13 }, callback: (v) => `${v}°` }, grid: { color: '#e9e0d0' } },
     },
   }), []);
-  return <Line data={data} options={options} role="img" aria-label={`What the skin feels: up to about ${Math.round(reading.feltPeakC)} degrees; this skin’s limit is about ${Math.round(limitC)}. Estimate.`} />;
-}
+  return (
+    <>
+      <div className={styles.canvas}><Line data={data} options={options} role="img" aria-label={`What the skin feels: up to about ${Math.round(reading.feltPeakC)} degrees; this skin’s limit is about ${Math.round(limitC)}. Estimate.`} /></div>
+      <ul className={styles.key} aria-hidden="true">
+        {KEY.map(([colour, line, words]) => <li key={words}><i style={{ borderTop: `3px ${line} ${colour}` }} />{words}</li>)}
+        {pullFromS === null ? null : <li><i className={styles.band} />ready to pull</li>}
+      </ul>
+    </>
+  );
+});

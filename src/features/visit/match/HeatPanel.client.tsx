@@ -2,7 +2,7 @@
 
 import { Button, Input, Slider } from 'antd';
 import dynamic from 'next/dynamic';
-import { useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { ZONES } from '@/core/anatomy';
 import { boundWords, feltLimitC, LATER_PASS_MM, readHeat, thicknessNodes, thicknessStep, windowOpeners, type HeatNeed, type HeatTable, type SkinState } from '@/core/heat';
 import { mannerName, mannerOf, type Product, type Way } from '@/core/products';
@@ -49,6 +49,8 @@ export function HeatPanel({ zone, product, way, heat }: Props) {
   const thicknessMm = slab ?? plannedMm;
   const asked = touch ?? (state === 'fresh' && slab === null ? heat.workingC.target : undefined);
   const reading = useMemo(() => (table ? readHeat(table, thicknessMm, asked) : null), [table, thicknessMm, asked]);
+  // the sliders, the bands and the words move at once; the curve may come a moment behind them
+  const drawn = useDeferredValue(reading);
   if (!manner || !need) return null;
   const closed = bench.visit.status === 'closed';
   const w = reading?.window ?? { flowC: { min: heat.bands.flowC[0], max: heat.bands.flowC[1] }, feelMaxC: heat.bands.feelMaxC, labelC: { min: heat.bands.labelC[0], max: heat.bands.labelC[1] }, minC: heat.workingC.min, maxC: heat.workingC.max, empty: false };
@@ -86,7 +88,7 @@ export function HeatPanel({ zone, product, way, heat }: Props) {
         </div>
         <HeatBands window={w} targetC={touchC} />
         <p className="quiet">{reading ? bothBounds(reading.window) : 'Solving the heat for every slab …'}</p>
-        <div className={styles.curve}>{answer === 'failed' ? <p role="status">This tablet could not work out the curve; the plan’s own figures stand.</p> : reading ? <FeltCurve reading={reading} limitC={heat.limitC} pull={sets ? { fromS, toS } : null} /> : <p className="quiet" role="status">The curve is being worked out …</p>}</div>
+        <div className={styles.curve}>{answer === 'failed' ? <p role="status">This tablet could not work out the curve; the plan’s own figures stand.</p> : drawn ? <FeltCurve reading={drawn} limitC={heat.limitC} pullFromS={sets ? Math.ceil(drawn.setAfterS) : null} pullToS={Math.floor(drawn.latestPullS)} /> : <p className="quiet" role="status">The curve is being worked out …</p>}</div>
       </div>
       <div className={styles.figures}>
         <label id="slab" className={styles.slide}>Thickness <strong>{thicknessMm} mm</strong>
