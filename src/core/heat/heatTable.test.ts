@@ -81,10 +81,9 @@ describe('the limits of heat', () => {
     fc.assert(fc.property(fc.constantFrom(...SHIPPED_PRODUCTS.map((p) => p.id)), fc.constantFrom<ZoneId>('underarm', 'lower-leg-front', 'upper-lip', 'bikini-edge', 'upper-back'), fc.double({ min: 1, max: 4, noNaN: true }), fc.double({ min: 0.1, max: 1, noNaN: true }), fc.double({ min: 16, max: 30, noNaN: true }), (id, zone, sensitivity, more, roomC) => {
       const at = (s: number) => workingWindow(needOf(id, zone, s, { roomC }));
       const [calm, tender] = [at(sensitivity), at(sensitivity + more)];
-      // where the slab becomes thinner for the tender the limit may rise, the target in the same slab may not
-      if (calm.thicknessMm === tender.thicknessMm) expect(tender.targetC).toBeLessThanOrEqual(calm.targetC + 0.01);
+      expect(tender.targetC).toBeLessThanOrEqual(calm.targetC + 0.01);
       expect(tender.limitC).toBeLessThan(calm.limitC);
-    }), { seed: 15, numRuns: 60 });
+    }), { seed: 15, numRuns: 200 });
   });
 });
 

@@ -60,6 +60,9 @@ export interface PlanStrip {
   readonly massG: number;
   readonly touches: readonly string[];
   readonly needsBefore: readonly string[];
+  /** Pulls it is taken off in, and how the hand does it where it is not one usual pull. */
+  readonly pulls: number;
+  readonly handwork: string | null;
   readonly setS: { readonly min: number; readonly max: number };
 }
 

@@ -126,7 +126,7 @@ export function planVisit(visit: VisitCase, settings: PlanSettings = {}): Result
 const zoneJobs = (work: ZoneWork, choice: Option, level: ReturnType<typeof studioFacts>['level']): ZoneJobs => ({
   zone: work.zone.id, product: choice.product.id,
   jobs: stripJobs({
-    strips: work.layout(choice.product, choice.way).strips, side: work.input.side, manner: mannerName(choice.family, choice.way), coats: choice.coats, setS: choice.setS, level, face: work.zone.face,
+    strips: work.layout(choice.product, choice.way).strips, side: work.input.side, manner: mannerName(choice.family, choice.way), coats: choice.coats, setS: choice.setS, level, face: work.zone.face, zone: work.zone.id, family: choice.family, coarseness: work.hair.coarseness,
   }),
 });
 

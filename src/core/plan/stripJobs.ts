@@ -1,9 +1,9 @@
 // From strips to jobs for the hands: seconds to load, lay, pull and press (common practice, no source; trainee slower).
 
-import type { Side } from '../anatomy';
+import type { Family, Side, ZoneId } from '../anatomy';
 import type { StripJob } from '../hands';
 import type { MannerName } from '../products';
-import type { HandLevel, Strip } from '../strips';
+import { handworkOf, type HandLevel, type Strip } from '../strips';
 
 export const PRESS_S = 3;
 /** Seconds to load and lay the smallest and the largest strip; paste takes two or three strokes by hand. */
@@ -22,6 +22,9 @@ export interface JobInput {
   readonly setS: { readonly min: number; readonly max: number };
   readonly level: HandLevel;
   readonly face: boolean;
+  readonly zone: ZoneId;
+  readonly family: Family;
+  readonly coarseness: number;
 }
 
 export function layS(areaCm2: number, manner: MannerName, level: HandLevel, face: boolean): number {
@@ -31,7 +34,10 @@ export function layS(areaCm2: number, manner: MannerName, level: HandLevel, face
   return Math.round((bare + rub) * SLOWER[level]);
 }
 
-export const pullS = (lengthCm: number): number => (lengthCm > 14 ? 5 : lengthCm > 7 ? 4 : 3);
+/** Every further tug of the same strip, with the hand set anew, s (from memory). */
+const TUG_S = 2;
+
+export const pullS = (lengthCm: number, pulls = 1): number => (lengthCm > 14 ? 5 : lengthCm > 7 ? 4 : 3) + TUG_S * (pulls - 1);
 
 /** Jobs of one zone, `needs` and `touches` as indices shifted by `offset`. */
 export function stripJobs(input: JobInput, offset = 0): readonly StripJob[] {
@@ -39,6 +45,6 @@ export function stripJobs(input: JobInput, offset = 0): readonly StripJob[] {
   const indices = (ids: readonly string[]): readonly number[] => ids.flatMap((id) => index.get(id) ?? []);
   return input.strips.map((s) => ({
     id: s.id, side: input.side === 'middle' ? null : input.side, layS: layS(s.areaCm2, input.manner, input.level, input.face), coats: input.coats,
-    setMinS: input.setS.min, setMaxS: input.setS.max, pullS: pullS(s.lengthCm), pressS: PRESS_S, needs: indices(s.needsBefore), touches: indices(s.touches),
+    setMinS: input.setS.min, setMaxS: input.setS.max, pullS: pullS(s.lengthCm, handworkOf({ zone: input.zone, family: input.family, lengthCm: s.lengthCm, coarseness: input.coarseness }).pulls), pressS: PRESS_S, needs: indices(s.needsBefore), touches: indices(s.touches),
   }));
 }

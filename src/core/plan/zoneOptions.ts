@@ -43,7 +43,7 @@ export function zoneOptions({ work, on, client, studio, judgement, learned, memo
     const key = [product.family, manner, coats, setS.min, setS.max].join('|');
     let scheduleS = seconds.get(key);
     if (scheduleS === undefined) {
-      const jobs = stripJobs({ strips: layout.strips, side: work.input.side, manner, coats, setS, level: studio.level, face: work.zone.face });
+      const jobs = stripJobs({ strips: layout.strips, side: work.input.side, manner, coats, setS, level: studio.level, face: work.zone.face, zone: work.zone.id, family: product.family, coarseness: work.hair.coarseness });
       const task = { jobs, maxOnSkin: studio.maxOnSkin, walkS: studio.walkS };
       scheduleS = memory.schedules(JSON.stringify(['quick', task]), () => scheduleHands(task, 'quick')).endS;
       seconds.set(key, scheduleS);

@@ -9,6 +9,7 @@ import { choiceReasons, exclusionSentence, heatNeedOf, heatOfOption, lengthRange
 import { mannerName, mannerOf, type Product, type Way } from '../products';
 import type { ZoneJudgement } from '../screening';
 import { isStopped } from '../screening';
+import { handworkOf } from '../strips';
 import { addDays, roundTo, samplePoints, type Ring, type Vec } from '../shared';
 import { hairNotes } from './hairNotes';
 import type { PlanMemory } from './planMemory';
@@ -68,13 +69,16 @@ const middleOf = (outline: Ring): Vec => [outline.reduce((s, p) => s + p[0], 0) 
 function planStrips(choice: Option, heat: PlanHeat, work: ZoneWork, orderOf: ReadonlyMap<string, number>): readonly PlanStrip[] {
   const manner = mannerName(choice.family, choice.way);
   return work.layout(choice.product, choice.way).strips
-    .map((s): PlanStrip => ({
+    .map((s): PlanStrip => {
+      const hand = handworkOf({ zone: work.zone.id, family: choice.family, lengthCm: s.lengthCm, coarseness: work.hair.coarseness });
+      return {
       id: s.id, order: orderOf.get(s.id) ?? s.order, outline: ring4(s.outline), growth: at6(s.growth),
       place: subdivisionAt(work.zone.id, work.input.side, work.sheet, middleOf(s.outline)), crossing: crossingUnder(work.field, s.outline), lay: at6(s.lay), pull: at6(s.pull), tab: at4(s.tab),
       tabOn: s.tabOn, tabKind: s.tabKind, pass: 1, lengthMm: roundTo(s.lengthCm * 10, 1), widthMm: roundTo(s.widthCm * 10, 1), thicknessMm: heat.thicknessMm,
       massG: roundTo(massUsedG({ product: choice.product, manner, areaCm2: s.areaCm2, thicknessMm: heat.thicknessMm, coats: choice.coats }), 2),
-      touches: s.touches, needsBefore: s.needsBefore, setS: heat.setS,
-    }))
+      touches: s.touches, needsBefore: s.needsBefore, pulls: hand.pulls, handwork: hand.note, setS: heat.setS,
+      };
+    })
     .sort((a, b) => a.order - b.order);
 }
 

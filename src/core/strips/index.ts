@@ -4,3 +4,4 @@ export type { Layout, Cover } from './layOut';
 export { largestStrip } from './sizes';
 export { isSliver } from './lanes';
 export { doTouch } from './touches';
+export { handworkOf } from './handwork';

@@ -86,7 +86,7 @@ function Comparison() {
       {isOther ? <Input aria-label="Why another" placeholder="Say why; it stays with the visit" value={reason} maxLength={500} onChange={(e) => setReason(e.target.value)} className={styles.reason ?? ''} autoFocus /> : null}
       {zone.data.product !== null && !isOther ? <p className={styles.forced}>Your choice: {zone.data.reason || 'no reason noted'}. <button type="button" disabled={closed} onClick={proposal}>Back to the proposal</button></p> : null}
       <div className={styles.table} role="radiogroup" aria-label="Products and ways">
-        <div className={styles.row} data-head aria-hidden="true"><span>Product and way</span><span>At touch</span><span>Share of hair it can hold</span><span>left to tweeze</span><span>min</span><span>skin load</span></div>
+        <div className={styles.row} data-head aria-hidden="true"><span>Product and way</span><span>At touch, about</span><span>Share of hair it can hold</span><span>left to tweeze</span><span>min</span><span>skin load</span></div>
         {eligible.map((o) => (
           <button key={keyOf(o)} type="button" role="radio" aria-checked={keyOf(o) === (picked ?? current)} className={styles.row} disabled={closed} onClick={() => setPicked(keyOf(o) === current ? null : keyOf(o))}>
             <span><strong>{productName(bench, o.product)}</strong><small>{o.coats === 2 ? 'two coats, ' : ''}{WAYS[o.way]}{o.trimFirst ? ', trim first' : ''}</small></span>

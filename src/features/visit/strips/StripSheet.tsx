@@ -66,6 +66,7 @@ export function StripSheet({ zone, data, looks, chosen, onChoose, act, arrow = '
         return (
           <g key={s.id} onClick={onChoose ? () => onChoose(s.id) : undefined} style={onChoose ? { cursor: 'pointer' } : undefined}>
             <path d={path(s.outline)} fill={look.fill} fillOpacity={look.opacity} stroke={look.stroke} strokeWidth={(isAct || isChosen ? 3.5 : 1.5) * unit} strokeDasharray={look.dash} />
+            {looks.get(s.id) === 'off' || s.pulls < 2 ? null : <Tugs strip={s} centre={centre} unit={unit} />}
             {looks.get(s.id) === 'off' ? null : <Tab strip={s} unit={unit} strong={isAct || isChosen} />}
             {isAct || isChosen ? (arrow === 'lay' && isAct ? <LayArrow strip={s} unit={unit} /> : <PullArrow strip={s} unit={unit} />) : null}
             <text x={centre[0]} y={centre[1] + size * 0.36} textAnchor="middle" fontSize={size} fontWeight="700" fill={isAct ? 'var(--sheet)' : looks.get(s.id) === 'off' ? 'var(--second-ink)' : 'var(--walnut)'} stroke={isAct ? 'var(--walnut)' : 'var(--sheet)'} strokeWidth={size * 0.16} paintOrder="stroke" style={{ pointerEvents: 'none' }}>{s.order}</text>
@@ -88,6 +89,18 @@ function Tab({ strip, unit, strong }: { readonly strip: Strip; readonly unit: nu
   return (
     <line x1={tab[0] - nx * half + pull[0] * 0.45} y1={tab[1] - ny * half + pull[1] * 0.45} x2={tab[0] + nx * half + pull[0] * 0.45} y2={tab[1] + ny * half + pull[1] * 0.45} stroke={strip.tabOn === 'hair' ? 'var(--madder)' : 'var(--wax-dark)'} strokeWidth={(strong ? 10 : 6) * unit} strokeLinecap="round" />
   );
+}
+
+/** Where one tug ends and the next begins. */
+function Tugs({ strip, centre, unit }: { readonly strip: Strip; readonly centre: Vec; readonly unit: number }) {
+  const { pull, pulls, lengthMm, widthMm } = strip;
+  const [nx, ny] = [-pull[1], pull[0]];
+  const half = (0.4 * widthMm) / 10;
+  return Array.from({ length: pulls - 1 }, (_, k) => {
+    const along = ((k + 1) / pulls - 0.5) * (lengthMm / 10);
+    const [x, y] = [centre[0] + pull[0] * along, centre[1] + pull[1] * along];
+    return <line key={k} x1={x - nx * half} y1={y - ny * half} x2={x + nx * half} y2={y + ny * half} stroke="var(--walnut)" strokeWidth={1.6 * unit} strokeDasharray={`${3 * unit} ${3 * unit}`} />;
+  });
 }
 
 function PullArrow({ strip, unit }: { readonly strip: Strip; readonly unit: number }) {

@@ -11,6 +11,7 @@ export function whyThisOrder(strip: PlanStrip, plan: Plan): readonly string[] {
     strip.tabOn === 'bare' ? `Tab (${TABS[strip.tabKind]}) on skin without hair.` : strip.tabOn === 'cleared' ? `Tab (${TABS[strip.tabKind]}) on skin that ${numbers(strip.needsBefore)} has cleared: after it.` : 'No clear skin for its tab: a sore start, lift it gently.',
     ...(strip.touches.length > 0 ? [`Never on the skin together with ${numbers(strip.touches)}: they touch.`] : []),
     ...(strip.crossing ? [`About ${Math.round(100 * strip.crossing.share)} % of the hair under it crosses the rest: what stays stands the other way, not missed.`] : []),
+    ...(strip.handwork === null ? [] : [strip.handwork]),
     `Ready about ${strip.setS.min}–${strip.setS.max} s after the lay, an estimate: ask the wax.`,
   ];
 }
