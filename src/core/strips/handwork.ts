@@ -37,7 +37,7 @@ const tugs = (lengthCm: number, tugCm: number): number => Math.max(1, Math.ceil(
 export function handworkOf({ zone, family, lengthCm, coarseness }: HandworkInput): Handwork {
   if (zone === 'knee') {
     const pulls = tugs(lengthCm, KNEE_TUG_CM);
-    return { pulls, note: `Knee bent. ${family === 'hard' ? 'Pressed deep, peeled piecemeal' : 'Over the knee in short tugs'}: ${pulls}.` };
+    return { pulls, note: `Knee bent. ${family === 'hard' ? 'Pressed deep, peeled piecemeal' : family === 'sugar' ? 'Over the knee in short flicks' : 'Over the knee in short tugs'}: ${pulls}.` };
   }
   if (zone === 'brow') return { pulls: 3, note: 'Eyes closed. Three short pulls, not one; a clean strip each time.' };
   if (zone === 'upper-lip') return { pulls: 1, note: 'Two-way stretch: the client draws the lip over the teeth. Clear of the nostrils.' };

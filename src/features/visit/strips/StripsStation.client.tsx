@@ -7,10 +7,11 @@ import type { Plan, PlanZone } from '@/core/plan';
 import { percent, plural, withDates } from '@/ui/words';
 import { useBench } from '../BenchContext.client';
 import { useZone } from '../BenchFrame.client';
-import { keyOfZone } from '../stations';
+import { keyOfZone, productName } from '../stations';
 import { StationTop } from '../StationTop';
 import { StripSheet, type StripLook } from './StripSheet';
 import { looksAt, spansOf } from './playback';
+import { WallPlan } from './WallPlan.client';
 import { whyThisOrder } from './whyThisOrder';
 import styles from './Strips.module.css';
 
@@ -90,6 +91,7 @@ function Layout({ zone, plan }: { readonly zone: PlanZone; readonly plan: Plan }
         <Button onClick={() => { if (!playing && (atS === null || atS >= schedule.endS)) setAtS(0); setPlaying(!playing); }}>{playing ? 'Pause' : 'Play the hands'}</Button>
         <Slider min={0} max={schedule.endS} value={atS ?? 0} onChange={(t) => { setPlaying(false); setAtS(t); }} tooltip={{ formatter: (t) => minutes(t ?? 0) }} className={styles.slider ?? ''} ariaLabelForHandle="Moment of the schedule" />
         <span className={styles.moment} role="status">{atS === null ? 'the whole plan' : `${minutes(atS)} · ${event ? `${DEEDS[event.do] ?? event.do}${event.strip ? ` ${orderOf.get(event.strip) ?? ''}` : ''}` : 'done'}`}</span>
+        <WallPlan plan={plan} zones={bench.zones} productName={(id) => productName(bench, id)} />
       </div>
       <Timeline spans={spans} endS={schedule.endS} atS={atS} />
     </>
