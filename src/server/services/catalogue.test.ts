@@ -68,6 +68,21 @@ describe('the catalogue', () => {
     const [last] = catalogue().rows.filter((r) => r.stocked);
     expect(last && code(saveProduct(open.db, { version: last.version, product: last.product, stocked: false }))).toBe('refused');
   });
+  it('a slab beyond the label is refused by its field; one that a corrected label no longer allows is planned as usual', () => {
+    const { id, bench } = opened('ottilie');
+    const [zone] = bench.zones;
+    if (!zone) throw new Error('a zone');
+    const asked = (thicknessMm: number, version: number) => saveChart(open.db, id, zone, { version, data: { ...zone.data, product: 'film-hard', way: 'with', heat: { product: 'film-hard', thicknessMm, reason: 'tried' } } }, NOW);
+    expect(asked(5, bench.visit.version)).toMatchObject({ ok: false, error: { code: 'invalid', details: [{ path: 'data.heat.thicknessMm' }] } });
+    expect(value(asked(2.8, bench.visit.version)).plan.zones[0]?.heat?.thicknessMm).toBe(2.8);
+    const { product, version } = rowOf('film-hard');
+    const { tab } = product.manners;
+    if (!tab) throw new Error('film wax has a tab');
+    value(saveProduct(open.db, { version, stocked: true, product: { ...product, manners: { tab: { ...tab, thicknessMm: { min: 1.5, usual: 2, max: 2.4 } } } } }));
+    const after = value(loadBench(open.db, id, NOW));
+    expect(after.faults).toEqual([]);
+    expect(after.plan.zones[0]?.heat?.thicknessMm).toBe(2);
+  });
   it('goes out to a file and comes back: new ones are entered, others replaced, what is off the shelf stays off', () => {
     const soft = rowOf('soft');
     value(saveProduct(open.db, { version: soft.version, product: soft.product, stocked: false }));

@@ -12,7 +12,7 @@ import { loadBench, partsOf, type Bench } from './bench';
 import { judgedNow, overrideFault } from './consultRules';
 import { clientMarks, startingChart, zoneKeyOf, zonePasts } from './history';
 import { zoneRefFault } from './openVisit';
-import { buildCase } from './planCase';
+import { buildCase, slabFits } from './planCase';
 
 type Failure = { readonly ok: false; readonly error: ServiceError };
 
@@ -76,7 +76,8 @@ export function saveChart(db: Db, visitId: string, target: ZoneTarget, body: { v
     const found = partsOf(db, visit);
     if (found) {
       const zones = found.parts.zones.map((z) => (z.zone === target.zone && z.side === target.side ? { ...z, data: body.data } : z)).filter((z) => z.zone === target.zone && z.side === target.side);
-      const faults = caseFaults(buildCase({ ...found.parts, zones }), found.parts.products);
+      const slab = body.data.heat && !slabFits(body.data.heat, found.parts.products) ? [{ path: 'data.heat.thicknessMm', message: 'The label of this product does not allow that thickness.' }] : [];
+      const faults = [...slab, ...caseFaults(buildCase({ ...found.parts, zones }), found.parts.products)];
       if (faults.length > 0) return { ok: false, error: { code: 'invalid', message: 'The chart cannot be planned. Nothing was changed.', details: faults } };
     }
     putChart(tx, visitId, row.zone as ZoneId, row.side, row.place, body.data); // zones are checked on the way in

@@ -13,9 +13,12 @@ type Felt = NonNullable<ClientCase['heatFelt']>[number];
 /** Plans from before the limit was kept with them have 0 there. */
 const isKept = (limitC: number): boolean => limitC > 0;
 
+/** Skin and ways of working change: the latest visits speak, and no save has to read a client's whole history. */
+const MOST_VISITS = 12;
+
 /** Oldest first; both sides of a zone that felt alike at one visit count once. */
 export function feltBefore(db: DbOrTx, clientId: string, before?: Pick<VisitRow, 'onDate' | 'id'>): readonly Felt[] {
-  const visits = closedVisits(db, clientId).filter((v) => v.endedAs === null && v.planHash !== null && v.id !== before?.id && (!before || v.onDate < before.onDate));
+  const visits = closedVisits(db, clientId).filter((v) => v.endedAs === null && v.planHash !== null && v.id !== before?.id && (!before || v.onDate < before.onDate)).slice(0, MOST_VISITS);
   return [...visits].reverse().flatMap((visit) => {
     const plan = visit.planHash === null ? undefined : readPlan(db, visit.planHash);
     const read = readingsOf(db, visit.id);

@@ -28,6 +28,21 @@ export interface CaseParts {
   readonly zones: readonly { readonly zone: ZoneId; readonly side: Side; readonly data: ChartData; readonly past: ZonePast | undefined }[];
 }
 
+/** True where the slab asked for by hand lies within the product's label, none was asked for, or the product has left the shelf. */
+export function slabFits({ product, thicknessMm }: NonNullable<ChartData['heat']>, products: readonly Product[]): boolean {
+  const found = products.find((p) => p.id === product);
+  return !found || thicknessMm === undefined || Object.values(found.manners).some((m) => thicknessMm >= m.thicknessMm.min && thicknessMm <= m.thicknessMm.max);
+}
+
+/** What was asked for by hand, as far as the product's label still allows it: a label may have been corrected since. */
+function heatWish(data: ChartData, products: readonly Product[]): { readonly heat?: NonNullable<ZoneCase['heat']> } {
+  const { heat } = data;
+  if (!heat || !products.some((p) => p.id === heat.product)) return {};
+  const thicknessMm = slabFits(heat, products) ? heat.thicknessMm : undefined;
+  if (thicknessMm === undefined && heat.touchC === undefined) return {};
+  return { heat: { product: heat.product, ...(thicknessMm === undefined ? {} : { thicknessMm }), ...(heat.touchC === undefined ? {} : { touchC: heat.touchC }) } };
+}
+
 function zoneCase({ zone, side, data, past }: CaseParts['zones'][number], on: string, products: readonly Product[]): ZoneCase {
   // what was taken by hand once may have left the shelf since: then the proposal stands again
   const stocked = (id: string | null | undefined): boolean => products.some((p) => p.id === id);
@@ -40,7 +55,7 @@ function zoneCase({ zone, side, data, past }: CaseParts['zones'][number], on: st
     ...(data.sheetCm ? { sheetCm: data.sheetCm } : {}),
     ...(data.product && stocked(data.product) ? { product: data.product } : {}),
     ...(data.way && (!data.product || stocked(data.product)) ? { way: data.way as Way } : {}), // checked by the request's schema
-    ...(data.heat && stocked(data.heat.product) ? { heat: { product: data.heat.product, ...(data.heat.thicknessMm === undefined ? {} : { thicknessMm: data.heat.thicknessMm }), ...(data.heat.touchC === undefined ? {} : { touchC: data.heat.touchC }) } } : {}),
+    ...heatWish(data, products),
   };
 }
 
