@@ -27,7 +27,7 @@ test('a returning client: six taps from Today to the first lay, then the whole v
   await expect(slip).toContainText('estimate: test on your wrist');
   // the pot from cold is worked out beside the page
   await expect(page.locator('[data-pot=known]')).toHaveText(/^From cold: full heat for about \d+ min, then down; ready after about \d+ min/);
-  const chosen = page.getByRole('radio', { checked: true });
+  const chosen = page.getByRole('radiogroup', { name: 'Products and ways' }).getByRole('radio', { checked: true });
   await expect(chosen).toContainText(`${Math.round((zone.options.find((o) => o.product === zone.choice?.product && o.way === zone.choice.way)?.workableShare ?? 0) * 100)} %`);
   await expect(page.getByText(`about ${Math.round(zone.heat.feltPeakC)} °C`)).toBeVisible();
   await tap(/^Take /);

@@ -66,14 +66,17 @@ export function hottestTouch(need: HeatNeed, thicknessMm: number): number {
   const skin = skinInState(need.skin, need.state ?? 'fresh');
   const limitC = feltLimitC(need.skin, need.sensitivity, need.lowerLimitK);
   const solve = (touchC: number): SkinHeat => solveSkinHeat({ product: need.product, touchC, thicknessMm, skin, roomC: need.roomC, endS: WATCH_S, decideBurn: BURN_LIMIT });
-  let low = { c: 50, felt: solve(50).feltPeakC };
-  let high = { c: 62, felt: solve(62).feltPeakC };
+  const at = (c: number): { readonly c: number; readonly felt: number; readonly burns: boolean } => {
+    const { feltPeakC, burnOmega } = solve(c);
+    return { c, felt: feltPeakC, burns: burnOmega > BURN_LIMIT };
+  };
+  let [low, high] = [at(50), at(62)];
   for (let i = 0; i < 8 && Math.abs(high.felt - limitC) > 0.005 && high.felt !== low.felt; i++) {
     const c = Math.min(110, Math.max(30, high.c + ((limitC - high.felt) * (high.c - low.c)) / (high.felt - low.felt)));
-    [low, high] = [high, { c, felt: solve(c).feltPeakC }];
+    [low, high] = [high, at(c)];
   }
   let best = high.c;
-  if (solve(best).burnOmega > BURN_LIMIT) {
+  if (high.burns) {
     let [a, b] = [30, best];
     for (let i = 0; i < 12; i++) {
       const mid = (a + b) / 2;
