@@ -1,6 +1,6 @@
 // What would flip the choice of a zone, worked out beside the page from the open case: some tenths of a second to a few seconds.
 
-import { choiceFlips, planMemory, type ChoiceFlip, type VisitCase } from '../core/plan';
+import { choiceFlips, type ChoiceFlip, type VisitCase } from '../core/plan';
 import type { Product } from '../core/products';
 
 export interface FlipsQuestion {
@@ -14,10 +14,7 @@ export interface FlipsAnswer {
   readonly flips: readonly ChoiceFlip[] | null;
 }
 
-// one worker is asked for one zone after the other: layouts and windows are kept between them
-const memory = planMemory();
-
 self.onmessage = ({ data }: MessageEvent<FlipsQuestion>): void => {
-  const found = choiceFlips(data.visit, data.index, { catalogue: data.catalogue, memory });
+  const found = choiceFlips(data.visit, data.index, { catalogue: data.catalogue });
   self.postMessage({ flips: found.ok ? found.value : null } satisfies FlipsAnswer);
 };

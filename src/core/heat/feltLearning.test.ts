@@ -7,7 +7,7 @@ const visits = (...felt: readonly HeatFelt[]): readonly FeltVisit[] => felt.map(
 
 describe('learnFelt', () => {
   it('knows nothing without visits', () => {
-    expect(learnFelt([])).toMatchObject({ shiftK: 0, visits: 0 });
+    expect(learnFelt([])).toMatchObject({ shiftK: 0, answers: 0 });
     expect(Math.abs(learnFelt([]).meanK)).toBeLessThan(1e-9);
   });
   it('goes cooler after one "too warm" at once, warmer only after several "too cool", and never by much', () => {
@@ -19,6 +19,12 @@ describe('learnFelt', () => {
       expect(shiftK).toBeGreaterThanOrEqual(0);
       expect(shiftK).toBeLessThanOrEqual(0.8);
     }
+  });
+  it('hears nothing in paste at body heat being right, however often, but always hears "too warm"', () => {
+    const paste = (felt: HeatFelt, n: number): readonly FeltVisit[] => Array.from({ length: n }, () => ({ marginK: -7.7, felt }));
+    expect(learnFelt(paste('right', 12))).toMatchObject({ shiftK: 0, answers: 0 });
+    expect(learnFelt(paste('too-cool', 12)).shiftK).toBe(0);
+    expect(learnFelt(paste('too-warm', 1)).shiftK).toBeLessThan(0);
   });
   it('comes back towards the middle as visits felt right, and grows surer', () => {
     const warm = learnFelt(visits('too-warm'));

@@ -1,7 +1,8 @@
 // How warm this client feels wax, learned from "too warm / right / too cool" at past visits: a shift of the felt limit in kelvin, by Bayes
 // on a grid. Prior: normal, 0 ± 1 K (from memory). A visit's felt peak stands m K from the limit without shift; with shift d the client
 // calls it too warm with probability Φ((m − d + 0.5)/s), too cool with Φ((−3.5 − (m − d))/s), s = 1 K; else right (from memory).
-// Caution wins: a shift down counts at its mean, a shift up only as far as it is nearly sure, and never more than 0.8 K.
+// Only where the felt heat came near the limit do "right" and "too cool" say anything of it: paste at body heat is right for everyone.
+// Caution wins: "too warm" always counts, a shift down counts at its mean, a shift up only as far as it is nearly sure, and never more than 0.8 K.
 
 import { normalCdfFast } from '../shared';
 
@@ -19,13 +20,16 @@ export interface FeltShift {
   readonly meanK: number;
   /** 5th and 95th percentile of the posterior, K. */
   readonly band: readonly [number, number];
-  readonly visits: number;
+  /** How many answers it rests on. */
+  readonly answers: number;
 }
 
 const PRIOR_K = 1;
 const SPREAD_K = 1;
 const WARM_FROM_K = -0.5;
 const COOL_UNDER_K = -3.5;
+/** Further under the limit than this only "too warm" is heard, K. */
+const HEARD_FROM_K = -4;
 const REACH_K = 4;
 const STEP_K = 0.05;
 const MOST_DOWN_K = -3;
@@ -34,15 +38,20 @@ const MOST_UP_K = 0.8;
 const SURE = 0.2;
 
 function likelihood({ marginK, felt }: FeltVisit, shiftK: number): number {
-  const m = marginK - shiftK;
+  // "too warm" far under the limit is taken for one that came near it: the model must not explain it away
+  const m = Math.max(HEARD_FROM_K, marginK) - shiftK;
   const warm = normalCdfFast((m - WARM_FROM_K) / SPREAD_K);
   const cool = normalCdfFast((COOL_UNDER_K - m) / SPREAD_K);
   // a word slips now and then: no answer rules a shift out
   return 0.02 + (felt === 'too-warm' ? warm : felt === 'too-cool' ? cool : Math.max(0, 1 - warm - cool));
 }
 
+/** True where the answer says something of this client's limit. */
+export const speaksOfLimit = ({ marginK, felt }: FeltVisit): boolean => felt === 'too-warm' || marginK >= HEARD_FROM_K;
+
 /** Posterior of the shift; 0 with the prior's band where nothing is known. */
-export function learnFelt(visits: readonly FeltVisit[]): FeltShift {
+export function learnFelt(said: readonly FeltVisit[]): FeltShift {
+  const visits = said.filter(speaksOfLimit);
   const grid = Array.from({ length: Math.round((2 * REACH_K) / STEP_K) + 1 }, (_, i) => -REACH_K + i * STEP_K);
   const weights = grid.map((d) => visits.reduce((w, v) => w * likelihood(v, d), Math.exp(-0.5 * (d / PRIOR_K) ** 2)));
   const whole = weights.reduce((a, b) => a + b, 0);
@@ -52,5 +61,5 @@ export function learnFelt(visits: readonly FeltVisit[]): FeltShift {
   };
   const meanK = grid.reduce((s, d, i) => s + d * ((weights[i] ?? 0) / whole), 0);
   const shiftK = visits.length === 0 ? 0 : meanK < 0 ? Math.max(MOST_DOWN_K, meanK) : Math.min(MOST_UP_K, Math.max(0, percentile(SURE)));
-  return { shiftK: Math.round(shiftK * 100) / 100, meanK, band: [percentile(0.05), percentile(0.95)], visits: visits.length };
+  return { shiftK: Math.round(shiftK * 100) / 100, meanK, band: [percentile(0.05), percentile(0.95)], answers: visits.length };
 }

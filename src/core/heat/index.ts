@@ -8,7 +8,7 @@ export { heatTable, readHeat, thicknessNodes, thicknessStep } from './heatTable'
 export type { HeatReading, HeatTable } from './heatTable';
 export { boundWords, windowOpeners } from './openers';
 export type { Opener } from './openers';
-export { learnFelt } from './feltLearning';
+export { learnFelt, speaksOfLimit } from './feltLearning';
 export type { FeltShift, FeltVisit, HeatFelt } from './feltLearning';
 export { workingWindow, hottestTouch, feltLimitC, plannedThickness, LATER_PASS_MM, NARROWEST_K } from './window';
 export type { WorkingWindow, HeatNeed, Bound } from './window';

@@ -5,7 +5,7 @@ import { hairsPerCm2, type Zone } from '../anatomy';
 import { daysUntilWorkable, workableShare, type Hair } from '../hair';
 import { LATEST_PULL_CAP_S, solveSkinHeat, workingWindow, type HeatNeed, type SkinHeat, type SkinState, type WorkingWindow } from '../heat';
 import { tableMinutes } from '../materials';
-import { mannerName, mannerOf, waysOf, type Manner, type Product, type Way } from '../products';
+import { allowsThickness, mannerName, mannerOf, waysOf, type Manner, type Product, type Way } from '../products';
 import type { ZoneJudgement } from '../screening';
 import { addDays, type CivilDate, type Recall } from '../shared';
 import { brokenShare, removedShare, skinLoad } from './removal';
@@ -63,7 +63,7 @@ const lowerLimitK = ({ judgement, feltShiftK = 0 }: MatchInput): number => judge
 /** The heat question of an option: what is laid, how, on which skin, for whom. */
 export function heatNeedOf(input: MatchInput, product: Product, manner: Manner, way: Way, state: SkinState = 'fresh'): HeatNeed {
   const wish = input.heat?.product === product.id && state === 'fresh' ? input.heat : undefined;
-  const inRange = wish?.thicknessMm !== undefined && wish.thicknessMm >= manner.thicknessMm.min && wish.thicknessMm <= manner.thicknessMm.max;
+  const inRange = wish?.thicknessMm !== undefined && allowsThickness({ tab: manner }, wish.thicknessMm);
   return {
     product, manner, mannerName: mannerName(product.family, way), skin: input.zone.skin, sensitivity: input.sensitivity, roomC: input.roomC, lowerLimitK: lowerLimitK(input), state,
     ...(inRange ? { thicknessMm: wish.thicknessMm } : {}), ...(wish?.touchC === undefined ? {} : { touchC: wish.touchC }),

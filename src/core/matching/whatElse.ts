@@ -11,6 +11,8 @@ export interface WhatElse {
   readonly kind: 'later' | 'other-family';
   /** From when; null where no day changes it. */
   readonly fromOn: CivilDate | null;
+  /** New to this skin: only after a patch test that stayed calm. */
+  readonly afterPatchTest: boolean;
 }
 
 /** Better by less than this is not worth a sentence. */
@@ -35,6 +37,7 @@ const LOOK_AGAIN_DAYS = [0, 3, 7, 14] as const;
 interface Candidate {
   readonly raw: Raw;
   readonly fromOn: CivilDate | null;
+  readonly afterPatchTest: boolean;
   /** Today's best on the same hair, for a fair comparison. */
   readonly against: Raw | null;
 }
@@ -43,7 +46,8 @@ interface Candidate {
 function later(input: MatchInput, o: Raw, best: Raw | undefined): Candidate | undefined {
   const byHair = o.excludedBy.includes('hair.too-short') ? o.readyOn : input.on;
   if (byHair === null) return undefined;
-  const byPatch = o.excludedBy.includes('patch.new-product') ? addDays(input.on, PATCH_DAYS) : input.on;
+  const afterPatchTest = o.excludedBy.includes('patch.new-product');
+  const byPatch = afterPatchTest ? addDays(input.on, PATCH_DAYS) : input.on;
   const firstOn = byHair > byPatch ? byHair : byPatch;
   const known = { ...input, knownProducts: [...(input.knownProducts ?? []), o.product.id] };
   for (const more of LOOK_AGAIN_DAYS) {
@@ -51,7 +55,7 @@ function later(input: MatchInput, o: Raw, best: Raw | undefined): Candidate | un
     const then = grown(known, daysBetween(input.on, fromOn));
     const raw = evaluate(then, o.product, o.way, o.manner);
     const against = best ? evaluate(then, best.product, best.way, best.manner) : null;
-    if (raw.eligible && beats(input, raw, against)) return { raw, fromOn, against };
+    if (raw.eligible && beats(input, raw, against)) return { raw, fromOn, afterPatchTest, against };
   }
   return undefined;
 }
@@ -71,8 +75,8 @@ export function whatElse(input: MatchInput, raw: readonly Raw[], options: readon
   const take = (kind: WhatElse['kind'], candidates: readonly Candidate[]): readonly WhatElse[] => {
     const than = yardstickOf(candidates.map((c) => c.raw));
     const [top] = [...candidates].sort((a, b) => worth(input, b.raw, than) - worth(input, a.raw, than));
-    return top ? [{ kind, fromOn: top.fromOn, option: { ...top.raw, tier: tierOf(top.raw, input.sensitivity), score: rawScore(input, top.raw, yardstickOf([top.raw, ...(top.against ? [top.against] : [])])) } }] : [];
+    return top ? [{ kind, fromOn: top.fromOn, afterPatchTest: top.afterPatchTest, option: { ...top.raw, tier: tierOf(top.raw, input.sensitivity), score: rawScore(input, top.raw, yardstickOf([top.raw, ...(top.against ? [top.against] : [])])) } }] : [];
   };
-  const otherFamily = raw.filter((o) => only(o, OTHER_FAMILY)).map((o): Candidate => ({ raw: { ...o, eligible: true }, fromOn: null, against: best ?? null })).filter((c) => beats(input, c.raw, c.against));
+  const otherFamily = raw.filter((o) => only(o, OTHER_FAMILY)).map((o): Candidate => ({ raw: { ...o, eligible: true }, fromOn: null, afterPatchTest: false, against: best ?? null })).filter((c) => beats(input, c.raw, c.against));
   return [...take('later', raw.filter((o) => only(o, IN_TIME)).flatMap((o) => later(input, o, best) ?? [])), ...take('other-family', otherFamily)];
 }

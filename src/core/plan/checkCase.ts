@@ -4,7 +4,7 @@
 import { INSIDE, sidesOf, sheetFor, ZONES } from '../anatomy';
 import { checkRuleChange, zoneKey } from '../screening';
 import { isCivilDate } from '../shared';
-import { SHIPPED_PRODUCTS, waysOf, type Product } from '../products';
+import { allowsThickness, SHIPPED_PRODUCTS, waysOf, type Product } from '../products';
 import type { VisitCase, ZoneCase } from './visitCase';
 
 export interface CaseFault {
@@ -42,8 +42,7 @@ function zoneFaults(zone: ZoneCase, path: string, visit: VisitCase, catalogue: r
     const product = catalogue.find((p) => p.id === id);
     if (!product) faults.push({ path: `${path}.heat.product`, message: `No product "${id}" in the catalogue.` });
     else {
-      const fits = Object.values(product.manners).some((m) => thicknessMm === undefined || (thicknessMm >= m.thicknessMm.min && thicknessMm <= m.thicknessMm.max));
-      if (!fits) faults.push({ path: `${path}.heat.thicknessMm`, message: `${product.name} is not laid ${thicknessMm} mm thick: its label names ${Object.values(product.manners).map((m) => `${m.thicknessMm.min}–${m.thicknessMm.max} mm`).join(' or ')}.` });
+      if (thicknessMm !== undefined && !allowsThickness(product.manners, thicknessMm)) faults.push({ path: `${path}.heat.thicknessMm`, message: `${product.name} is not laid ${thicknessMm} mm thick: its label names ${Object.values(product.manners).map((m) => `${m.thicknessMm.min}–${m.thicknessMm.max} mm`).join(' or ')}.` });
     }
   }
   const { lengthMm, shortestMm, longestMm } = zone.hair;

@@ -134,6 +134,17 @@ describe('what would be better later', () => {
     expect(zone?.choice?.product).not.toBe('soft');
     expect(zone?.reasons.join(' ')).toContain(`Possible from ${better?.fromOn}`);
   });
+  it('a product new to a reactive skin is only named with its patch test, and nothing at all where the zone waits', () => {
+    const given: Given = { zone: 'upper-back', hair: { lengthMm: 10, coarseness: 5 }, client: { screening: [{ fact: 'earlier-reaction' }], knownProducts: ['sugar-firm'] } };
+    const zone = (more: Given) => { const plan = planVisit(caseOf(more), { memory }); return plan.ok ? plan.value.zones[0] : undefined; };
+    const open = zone(given);
+    expect(open?.choice?.product).toBe('sugar-firm');
+    expect(open?.better).toMatchObject([{ kind: 'later', fromOn: '2027-05-16' }]);
+    expect(open?.reasons.join(' ')).toMatch(/After a patch test that stays calm for 24–48 h: possible from 2027-05-16/);
+    const waits = zone({ ...given, client: { ...given.client, screening: [{ fact: 'earlier-reaction' }, { fact: 'sunburn' }] } });
+    expect(waits?.outcome).toBe('postpone');
+    expect(waits?.better).toEqual([]);
+  });
   it('never proposes what the screening or an allergy leaves out', () => {
     const plan = planVisit(caseOf({ zone: 'lower-leg-front', hair: { lengthMm: 5.5, coarseness: 1 }, client: { screening: [{ fact: 'allergy-rosin' }] } }), { memory });
     expect(plan.ok && plan.value.zones[0]?.better).toEqual([]);

@@ -30,7 +30,7 @@ describe('a slab and a touch asked for by hand', () => {
     expect(within.workingC.target).toBeCloseTo(usual.workingC.min + 0.5, 1);
     const over = heat(visit({ heat: { product: 'film-hard', touchC: 64 } }));
     expect(over.workingC.target).toBe(usual.workingC.max);
-    expect(over.reasons).toMatch(/64 °C was asked for; the window ends at/);
+    expect(over.reasons).toMatch(/64 °C was asked for; the window runs from [\d.]+ to [\d.]+ °C, so it is planned with/);
   });
   it('count for their product only', () => {
     expect(heat(visit({ heat: { product: 'cream-hard', thicknessMm: 3 } })).thicknessMm).toBe(2);
@@ -59,6 +59,12 @@ describe('how wax felt at past visits', () => {
     expect(cool.limitC - usual.limitC).toBeGreaterThan(0);
     expect(cool.limitC - usual.limitC).toBeLessThanOrEqual(0.8);
     expect(cool.workingC.max).toBeLessThanOrEqual(cool.bands.labelC[1]);
+  });
+  it('counts visits, not answers, and hears nothing in paste that was right at body heat', () => {
+    const two = heat(visit({}, { heatFelt: [{ on: '2027-04-10', marginK: -1, felt: 'too-warm', zone: 'underarm' }, { on: '2027-04-10', marginK: -1, felt: 'too-warm', zone: 'upper-lip' }] }));
+    expect(two.learned?.visits).toBe(1);
+    expect(two.reasons).toContain('after what one visit said');
+    expect(heat(visit({}, { heatFelt: [1, 2, 3, 4].map((m) => ({ on: `2027-0${m}-10`, marginK: -7.7, felt: 'right' as const })) }))).toMatchObject({ learned: null, limitC: heat(visit()).limitC });
   });
   it('caution wins: where the screening lowers the limit, what was learned does not raise it again', () => {
     const numbed = { screening: [{ fact: 'numbing-cream' as const }] };

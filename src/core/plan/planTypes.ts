@@ -62,6 +62,7 @@ export interface PlanStrip {
   readonly needsBefore: readonly string[];
   /** Pulls it is taken off in, and how the hand does it where it is not one usual pull. */
   readonly pulls: number;
+  readonly pace: 'quick' | 'steady';
   readonly handwork: string | null;
   readonly setS: { readonly min: number; readonly max: number };
 }

@@ -3,7 +3,7 @@
 import { subdivisionAt, type Family } from '../anatomy';
 import { meanCrossing, nodeCentre, nodeDirection, type GrowthField } from '../field';
 import { readyWindow, regrowthCurve, regrowthModel, smoothUntilDay, type LearnedGrowth } from '../hair';
-import { boundWords, LATER_PASS_MM, learnFelt, potForTouch, windowOpeners, workingWindow, type Opener } from '../heat';
+import { boundWords, LATER_PASS_MM, learnFelt, potForTouch, speaksOfLimit, windowOpeners, workingWindow, type Opener } from '../heat';
 import { massUsedG } from '../materials';
 import { choiceReasons, exclusionSentence, heatNeedOf, heatOfOption, lengthRange, noChoiceReasons, sugarWayFor, type MatchInput, type Option, type Schools, type WhatElse } from '../matching';
 import { mannerName, mannerOf, type Product, type Way } from '../products';
@@ -28,13 +28,14 @@ export function planHeat(choice: Option, match: MatchInput, client: ClientCase):
   const name = mannerName(product.family, way);
   const { window: w, setS, heat, need } = heatOfOption(match, product, manner, way);
   const later = choice.passes < 2 ? null : workingWindow({ ...heatNeedOf(match, product, manner, way, 'after-pass'), thicknessMm: Math.min(LATER_PASS_MM, manner.thicknessMm.usual) });
-  const felt = learnFelt(client.heatFelt ?? []);
+  const said = (client.heatFelt ?? []).filter(speaksOfLimit);
+  const felt = learnFelt(said);
   return {
     workingC: { min: roundTo(w.minC, 1), target: roundTo(w.targetC, 1), max: roundTo(w.maxC, 1) },
     potC: roundTo(potForTouch(w.targetC, name, { product, roomC: match.roomC }), 1), thicknessMm: w.thicknessMm,
     feltPeakC: roundTo(heat.feltPeakC, 2), burnOmega: Number(heat.burnOmega.toPrecision(3)), setS: { min: setS.min, max: setS.max }, wristTest: true,
     bands: { flowC: [roundTo(w.flowC.min, 1), roundTo(w.flowC.max, 1)], feelMaxC: roundTo(w.feelMaxC, 1), labelC: [w.labelC.min, w.labelC.max] },
-    limitC: roundTo(w.limitC, 2), bounds: boundWords(w), learned: felt.visits === 0 ? null : { shiftK: felt.shiftK, visits: felt.visits },
+    limitC: roundTo(w.limitC, 2), bounds: boundWords(w), learned: said.length === 0 ? null : { shiftK: felt.shiftK, visits: new Set(said.map((h) => h.on)).size },
     asked: need.thicknessMm === undefined && need.touchC === undefined ? null : { thicknessMm: need.thicknessMm ?? null, touchC: need.touchC ?? null },
     laterPass: later && !later.empty ? { min: roundTo(later.minC, 1), target: roundTo(later.targetC, 1), max: roundTo(later.maxC, 1) } : null,
   };
@@ -76,7 +77,7 @@ function planStrips(choice: Option, heat: PlanHeat, work: ZoneWork, orderOf: Rea
       place: subdivisionAt(work.zone.id, work.input.side, work.sheet, middleOf(s.outline)), crossing: crossingUnder(work.field, s.outline), lay: at6(s.lay), pull: at6(s.pull), tab: at4(s.tab),
       tabOn: s.tabOn, tabKind: s.tabKind, pass: 1, lengthMm: roundTo(s.lengthCm * 10, 1), widthMm: roundTo(s.widthCm * 10, 1), thicknessMm: heat.thicknessMm,
       massG: roundTo(massUsedG({ product: choice.product, manner, areaCm2: s.areaCm2, thicknessMm: heat.thicknessMm, coats: choice.coats }), 2),
-      touches: s.touches, needsBefore: s.needsBefore, pulls: hand.pulls, handwork: hand.note, setS: heat.setS,
+      touches: s.touches, needsBefore: s.needsBefore, pulls: hand.pulls, pace: hand.pace, handwork: hand.note, setS: heat.setS,
       };
     })
     .sort((a, b) => a.order - b.order);
@@ -129,7 +130,7 @@ export function planZone({ work, judgement, options, choice, match, client, memo
     zone: work.zone.id, side: work.input.side, outcome: judgement.outcome, areaCm2: roundTo(work.areaCm2, 2), hairAreaCm2: roundTo(work.hairAreaCm2, 2),
     sheetCm: [roundTo(work.sheet.widthCm, 2), roundTo(work.sheet.heightCm, 2)], basis: work.sheet.basis, crossingShare: roundTo(work.crossing.share, 3), outline: ring4(work.sheet.outline), excluded: work.exclusions,
     choice: choice ? { product: choice.product.id, family: choice.family, way: choice.way, coats: choice.coats, passes: choice.passes } : null,
-    heat, options: options.map((o) => planOption(o, openersOf(o, match, memory))), better: others.map((o) => ({ product: o.option.product.id, way: o.option.way, kind: o.kind, fromOn: o.fromOn })), reasons: [...reasons, ...hairNotes(work.hair, work.crossing.share)], strips: choice && heat ? planStrips(choice, heat, work, orderOf) : [],
+    heat, options: options.map((o) => planOption(o, openersOf(o, match, memory))), better: (isStopped(judgement.outcome) ? [] : others).map((o) => ({ product: o.option.product.id, way: o.option.way, kind: o.kind, fromOn: o.fromOn })), reasons: [...reasons, ...hairNotes(work.hair, work.crossing.share)], strips: choice && heat ? planStrips(choice, heat, work, orderOf) : [],
     ...(withField ? { field: coarseField(work.field) } : {}),
     cover: { coveredShare: roundTo(cover?.coveredShare ?? 0, 4), overlapShare: roundTo(cover?.overlapShare ?? 0, 4), meanAngleErrorDeg: roundTo(cover?.meanAngleErrorDeg ?? 0, 2) },
   };

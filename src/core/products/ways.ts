@@ -53,6 +53,10 @@ export function waysOf(product: Product): readonly Way[] {
 export const mannerOf = (product: Product, way: Way): Manner | undefined =>
   WAYS[product.family].includes(way) ? product.manners[mannerName(product.family, way)] : undefined;
 
+/** True where the label of one of the manners allows a coat of this thickness, mm. */
+export const allowsThickness = (manners: Product['manners'], thicknessMm: number): boolean =>
+  Object.values(manners).some((m) => thicknessMm >= m.thicknessMm.min && thicknessMm <= m.thicknessMm.max);
+
 /** Directions of laying and pulling for hair that points along the unit vector `growth`. */
 export function layAndPull(way: Way, growth: Vec): { readonly lay: Vec; readonly pull: Vec } {
   const turned = (deg: number): Vec => (deg === 0 ? growth : deg === 180 ? scale(growth, -1) : rotate(growth, deg));

@@ -6,6 +6,8 @@ import type { Family, ZoneId } from '../anatomy';
 export interface Handwork {
   /** Pulls that one strip is taken off in, ≥ 1. */
   readonly pulls: number;
+  /** Fine hair breaks in a quick pull. */
+  readonly pace: 'quick' | 'steady';
   /** What the hand does, as a sentence for the table; null where it is one usual pull. */
   readonly note: string | null;
 }
@@ -18,7 +20,7 @@ export interface HandworkInput {
   readonly coarseness: number;
 }
 
-const ONE: Handwork = { pulls: 1, note: null };
+const ONE = { pulls: 1, note: null } as const;
 /** Length of one tug, cm. */
 const KNEE_TUG_CM = 4;
 const BIKINI_TUG_CM = 3;
@@ -34,12 +36,17 @@ const EAR_BALL_CM = 1.6;
 
 const tugs = (lengthCm: number, tugCm: number): number => Math.max(1, Math.ceil(lengthCm / tugCm - 0.05));
 
-export function handworkOf({ zone, family, lengthCm, coarseness }: HandworkInput): Handwork {
+export function handworkOf(input: HandworkInput): Handwork {
+  const fine = input.coarseness <= FINE_UP_TO && input.family !== 'sugar';
+  return { pace: fine ? 'steady' : 'quick', ...pullsOf(input, fine) };
+}
+
+function pullsOf({ zone, family, lengthCm, coarseness }: HandworkInput, fine: boolean): Omit<Handwork, 'pace'> {
   if (zone === 'knee') {
     const pulls = tugs(lengthCm, KNEE_TUG_CM);
     return { pulls, note: `Knee bent. ${family === 'hard' ? 'Pressed deep, peeled piecemeal' : family === 'sugar' ? 'Over the knee in short flicks' : 'Over the knee in short tugs'}: ${pulls}.` };
   }
-  if (zone === 'brow') return { pulls: 3, note: 'Eyes closed. Three short pulls, not one; a clean strip each time.' };
+  if (zone === 'brow') return { pulls: 3, note: `Eyes closed. Three short pulls, not one${family === 'hard' ? '' : '; a clean strip each time'}.` };
   if (zone === 'upper-lip') return { pulls: 1, note: 'Two-way stretch: the client draws the lip over the teeth. Clear of the nostrils.' };
   if (zone === 'ear') return lengthCm < EAR_BALL_CM ? { pulls: 1, note: 'A ball over and under the tragus, never into the canal; its stick stays as the handle. Until fully cold, ear braced, no half pull.' } : { pulls: 1, note: 'Brace the ear at its base; no half pull.' };
   if (BIKINI.includes(zone) && lengthCm > LONG_BIKINI_CM) {
@@ -47,6 +54,6 @@ export function handworkOf({ zone, family, lengthCm, coarseness }: HandworkInput
     return { pulls, note: `A row of ${pulls} brief flat tugs, not one long pull.` };
   }
   if (zone === 'underarm' && family === 'hard' && coarseness >= COARSE_FROM && lengthCm > HALVED_FROM_CM) return { pulls: 2, note: 'In two halves with a breath between.' };
-  if (coarseness <= FINE_UP_TO && family !== 'sugar') return { pulls: 1, note: 'A little slower: fine hair breaks.' };
+  if (fine) return { pulls: 1, note: 'A little slower: fine hair breaks.' };
   return ONE;
 }

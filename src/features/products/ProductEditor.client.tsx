@@ -29,18 +29,22 @@ export function ProductEditor({ row, isNew, currency, roomC }: Props) {
   const first: Product = isNew ? { ...row.product, id: '', name: '' } : row.product;
   const draftKey = isNew ? `new-${row.product.id}` : row.product.id;
   const [product, setProduct] = useState(first);
+  const [version, setVersion] = useState(isNew ? null : row.version);
   const [isTouched, setTouched] = useState(false);
   const [tried, setTried] = useState(false);
   const [refusal, setRefusal] = useState<string | null>(null);
   useEffect(() => {
     const kept = readDraft(draftKey);
-    if (kept) { setProduct(kept); setTouched(true); }
+    if (!kept) return;
+    setProduct(kept.product);
+    setVersion(kept.version);
+    setTouched(true);
   }, [draftKey]);
   const change = (next: Product): void => {
     setProduct(next);
     setTouched(true);
     setRefusal(null);
-    keepDraft(draftKey, next);
+    keepDraft(draftKey, { product: next, version });
   };
   // a slab for tender skin is the one figure that need not be there
   const set = (path: string, value: unknown): void => change(withValue(product, path, path.endsWith('.tender') && Number.isNaN(value) ? undefined : value));
@@ -55,13 +59,13 @@ export function ProductEditor({ row, isNew, currency, roomC }: Props) {
   const save = async (): Promise<void> => {
     setTried(true);
     if (all.length > 0) return setRefusal(`${all.length === 1 ? 'One field is' : `${all.length} fields are`} not right yet. Nothing was sent; all you wrote is kept here.`);
-    const sent = await sendJson<Catalogue>('PUT', '/api/products', { version: isNew ? null : row.version, product: named, stocked: row.stocked });
-    if (!sent.ok) return setRefusal(`${sent.error.message} ${sent.error.details.map((d) => `${d.path}: ${d.message}`).join(' ')} What you wrote is kept here.`);
+    const sent = await sendJson<Catalogue>('PUT', '/api/products', { version, product: named, stocked: row.stocked });
+    if (!sent.ok) return setRefusal(`${sent.error.message} ${sent.error.details.map((d) => `${d.path}: ${d.message}`).join(' ')} What you wrote is kept here${sent.error.code === 'stale' ? '; giving it up shows the newer' : ''}.`);
     keepDraft(draftKey, null);
     router.push('/products');
     router.refresh();
   };
-  const giveUp = (): void => { keepDraft(draftKey, null); setProduct(first); setTouched(false); setRefusal(null); };
+  const giveUp = (): void => { keepDraft(draftKey, null); setProduct(first); setVersion(isNew ? null : row.version); setTouched(false); setRefusal(null); };
   const toggle = (name: MannerName): void => {
     const manner = product.manners[name] ?? row.product.manners[name] ?? SHIPPED_PRODUCTS.find((p) => p.family === product.family && p.manners[name])?.manners[name];
     const rest = Object.fromEntries(Object.entries(product.manners).filter(([k]) => k !== name));

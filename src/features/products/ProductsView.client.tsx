@@ -90,9 +90,23 @@ function ProductRow({ row, price, onShelf }: { readonly row: CatalogueRow; reado
 
 function Weighing({ catalogue, onAnswer }: { readonly catalogue: Catalogue; readonly onAnswer: (sent: Awaited<ReturnType<typeof sendJson<Catalogue>>>) => void }) {
   const [weights, setWeights] = useState(catalogue.weights);
+  const wanted = useRef<Weights | null>(null);
+  const version = useRef(catalogue.studioVersion);
+  const busy = useRef(false);
+  // one save after the other, each with the version that the last one gave; of quick steps only the latest goes
   const send = async (next: Weights): Promise<void> => {
     setWeights(next);
-    onAnswer(await sendJson<Catalogue>('PUT', '/api/products/weights', { version: catalogue.studioVersion, weights: next }));
+    wanted.current = next;
+    if (busy.current) return;
+    busy.current = true;
+    while (wanted.current) {
+      const going: Weights = wanted.current;
+      wanted.current = null;
+      const sent = await sendJson<Catalogue>('PUT', '/api/products/weights', { version: version.current, weights: going });
+      if (sent.ok) version.current = sent.value.studioVersion;
+      onAnswer(sent);
+    }
+    busy.current = false;
   };
   const isShipped = WEIGHT_NAMES.every((n) => weights[n] === SHIPPED_WEIGHTS[n]);
   return (

@@ -1,6 +1,6 @@
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { boundsOf, productFaults, SHIPPED_PRODUCTS } from '@/core/products';
-import { idFrom, valueAt, withValue } from './draft';
+import { idFrom, keepDraft, readDraft, valueAt, withValue } from './draft';
 
 const [film] = SHIPPED_PRODUCTS;
 if (!film) throw new Error('a catalogue');
@@ -16,6 +16,18 @@ describe('a product by path', () => {
   });
   it('an emptied figure is asked for by its field', () => {
     expect(productFaults(withValue(film, 'manners.tab.thicknessMm.usual', Number.NaN)).map((f) => f.path)).toContain('manners.tab.thicknessMm.usual');
+  });
+  it('is kept as a draft with the version it began from, emptied figures and all', () => {
+    const store = new Map<string, string>();
+    vi.stubGlobal('localStorage', { getItem: (k: string) => store.get(k) ?? null, setItem: (k: string, v: string) => store.set(k, v), removeItem: (k: string) => store.delete(k) });
+    const draft = { product: withValue(SHIPPED_PRODUCTS[2] ?? film, 'packKg', Number.NaN), version: 3 };
+    keepDraft('soft', draft);
+    expect(readDraft('soft')).toEqual(draft);
+    keepDraft('new', { product: film, version: null });
+    expect(readDraft('new')?.version).toBeNull();
+    keepDraft('soft', null);
+    expect(readDraft('soft')).toBeNull();
+    vi.unstubAllGlobals();
   });
   it('makes ids out of names', () => {
     expect(idFrom('Film wax, beads (2)')).toBe('film-wax-beads-2');

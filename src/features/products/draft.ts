@@ -25,21 +25,27 @@ export const withValue = (product: Product, path: string, value: unknown): Produ
 export const idFrom = (name: string): string => name.toLowerCase().normalize('NFKD').replace(/\p{M}/gu, '').replace(/[^a-z0-9]+/g, '-').replace(/^-+|-+$/g, '').slice(0, 60);
 
 const keyOf = (id: string): string => `strickle-product-${id}`;
-const asText = (product: Product): string => JSON.stringify(product, (_, v: unknown) => (typeof v === 'number' && Number.isNaN(v) ? null : v));
+const asText = (draft: Draft): string => JSON.stringify(draft, (_, v: unknown) => (typeof v === 'number' && Number.isNaN(v) ? null : v));
 
-export function keepDraft(id: string, product: Product | null): void {
+/** A draft and the version that it began from: what another tablet has saved since is not overwritten in silence. */
+export interface Draft {
+  readonly product: Product;
+  readonly version: number | null;
+}
+
+export function keepDraft(id: string, draft: Draft | null): void {
   try {
-    if (product === null) localStorage.removeItem(keyOf(id));
-    else localStorage.setItem(keyOf(id), asText(product));
+    if (draft === null) localStorage.removeItem(keyOf(id));
+    else localStorage.setItem(keyOf(id), asText(draft));
   } catch {
     // a full or forbidden store: the page still holds it
   }
 }
 
-export function readDraft(id: string): Product | null {
+export function readDraft(id: string): Draft | null {
   try {
     const text = localStorage.getItem(keyOf(id));
-    return text === null ? null : (JSON.parse(text, (key, v: unknown) => (v === null && key !== 'setting' ? Number.NaN : v)) as Product); // written by keepDraft only
+    return text === null ? null : (JSON.parse(text, (key, v: unknown) => (v === null && key !== 'setting' && key !== 'version' ? Number.NaN : v)) as Draft); // written by keepDraft only
   } catch {
     return null;
   }

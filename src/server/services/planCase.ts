@@ -3,7 +3,7 @@
 import { createHash } from 'node:crypto';
 import { ZONES, type Side, type ZoneId } from '../../core/anatomy';
 import { planMemory, planVisit, type ClientCase, type Plan, type VisitCase, type ZoneCase } from '../../core/plan';
-import type { Product, Way } from '../../core/products';
+import { allowsThickness, type Product, type Way } from '../../core/products';
 import type { RuleChange } from '../../core/screening';
 import { yearsBetween } from '../../core/shared';
 import type { DbOrTx } from '../db/openDatabase';
@@ -31,7 +31,7 @@ export interface CaseParts {
 /** True where the slab asked for by hand lies within the product's label, none was asked for, or the product has left the shelf. */
 export function slabFits({ product, thicknessMm }: NonNullable<ChartData['heat']>, products: readonly Product[]): boolean {
   const found = products.find((p) => p.id === product);
-  return !found || thicknessMm === undefined || Object.values(found.manners).some((m) => thicknessMm >= m.thicknessMm.min && thicknessMm <= m.thicknessMm.max);
+  return !found || thicknessMm === undefined || allowsThickness(found.manners, thicknessMm);
 }
 
 /** What was asked for by hand, as far as the product's label still allows it: a label may have been corrected since. */
@@ -91,7 +91,7 @@ const EMPTY_PLAN = (on: string, currency: string): Plan => ({
 });
 
 /** Raised whenever the engines change what they answer, so that kept plans are made anew. */
-const ENGINES = 8;
+const ENGINES = 9;
 
 /** Shared by all visits of this process: an answer at the consultation lays no strip anew. */
 const memory = planMemory();

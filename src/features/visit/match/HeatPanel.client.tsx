@@ -4,7 +4,7 @@ import { Button, Input, Slider } from 'antd';
 import dynamic from 'next/dynamic';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { ZONES } from '@/core/anatomy';
-import { boundWords, feltLimitC, LATER_PASS_MM, readHeat, thicknessNodes, thicknessStep, windowOpeners, type HeatNeed, type HeatTable, type SkinState } from '@/core/heat';
+import { BURN_LIMIT, boundWords, feltLimitC, LATER_PASS_MM, readHeat, thicknessNodes, thicknessStep, windowOpeners, type HeatNeed, type HeatTable, type SkinState } from '@/core/heat';
 import { mannerName, mannerOf, type Product, type Way } from '@/core/products';
 import type { PlanHeat } from '@/core/plan';
 import type { BenchZone } from '@/server/services/bench';
@@ -21,8 +21,6 @@ const FeltCurve = dynamic(() => import('./FeltCurve.client').then((m) => m.FeltC
 const REASONS = ['right last time', 'wants it cooler', 'thinner grips', 'stiff in the pot'] as const;
 const FELT = { 'too-warm': 'too warm', right: 'right', 'too-cool': 'too cool' } as const;
 const round = (value: number, step: number): number => Math.round(value / step) * step;
-/** No burn figure in the room: only that the planning limit of the model would be passed. */
-const BURN_PLANNING_LIMIT = 0.01;
 
 interface Props {
   readonly zone: BenchZone;
@@ -42,37 +40,41 @@ export function HeatPanel({ zone, product, way, heat }: Props) {
   const { skin } = ZONES[zone.zone];
   const { sensitivity } = bench.visit.consult;
   const { roomC } = bench.studio.settings;
-  const need: HeatNeed | null = manner ? { product, manner, mannerName: mannerName(product.family, way), skin, sensitivity, roomC, lowerLimitK: feltLimitC(skin, sensitivity) - heat.limitC, state } : null;
+  // a plan kept from before the limit was written down has none: then the usual one of this skin
+  const limitC = heat.limitC > 0 ? heat.limitC : feltLimitC(skin, sensitivity);
+  const need: HeatNeed | null = manner ? { product, manner, mannerName: mannerName(product.family, way), skin, sensitivity, roomC, lowerLimitK: feltLimitC(skin, sensitivity) - limitC, state } : null;
   const answer = useWorkerAnswer<HeatQuestion, HeatAnswer>(() => new Worker(new URL('../../../workers/heat.worker.ts', import.meta.url), { type: 'module' }), need ? { kind: 'table', need } : null);
   const table: HeatTable | null = answer !== null && answer !== 'failed' && answer.kind === 'table' ? answer.table : null;
   const plannedMm = state === 'fresh' ? heat.thicknessMm : Math.min(LATER_PASS_MM, manner?.thicknessMm.usual ?? LATER_PASS_MM);
   const thicknessMm = slab ?? plannedMm;
-  const asked = touch ?? (state === 'fresh' && slab === null ? heat.workingC.target : undefined);
+  const taken = zone.data.heat?.product === product.id ? zone.data.heat : undefined;
+  const asked = touch ?? (state !== 'fresh' ? undefined : slab === null ? heat.workingC.target : taken?.touchC);
   const reading = useMemo(() => (table ? readHeat(table, thicknessMm, asked) : null), [table, thicknessMm, asked]);
   // the sliders, the bands and the words move at once; the curve may come a moment behind them
   const drawn = useDeferredValue(reading);
   if (!manner || !need) return null;
   const closed = bench.visit.status === 'closed';
   const w = reading?.window ?? { flowC: { min: heat.bands.flowC[0], max: heat.bands.flowC[1] }, feelMaxC: heat.bands.feelMaxC, labelC: { min: heat.bands.labelC[0], max: heat.bands.labelC[1] }, minC: heat.workingC.min, maxC: heat.workingC.max, empty: false };
-  const touchC = touch ?? reading?.window.targetC ?? heat.workingC.target;
+  const touchC = touch ?? reading?.touchC ?? heat.workingC.target;
   const feltC = reading?.feltPeakC ?? heat.feltPeakC;
   const sets = product.setting !== null;
   const fromS = Math.ceil(reading?.setAfterS ?? heat.setS.min);
   const toS = Math.floor(reading?.latestPullS ?? heat.setS.max);
   const isTried = state === 'fresh' && (Math.abs(thicknessMm - heat.thicknessMm) > 1e-6 || (touch !== null && Math.abs(touch - heat.workingC.target) > 0.05));
   const nodes = thicknessNodes(manner);
-  const overK = feltC - heat.limitC;
+  const overK = feltC - limitC;
   const isOut = w.empty || touchC > w.maxC + 0.05 || touchC < w.minC - 0.05;
   const low = Math.floor(Math.max(w.labelC.min - 4, Math.min(w.flowC.min, w.labelC.min)));
   const high = Math.ceil(Math.min(w.labelC.max + 4, Math.max(w.flowC.max, w.labelC.max)));
   const reset = (): void => { setSlab(null); setTouch(null); setReason(''); };
   const both = bench.zones.filter((z) => z.zone === zone.zone);
   const take = (): void => {
-    for (const z of both) saveChart(z, { ...z.data, heat: { product: product.id, reason: reason.trim(), ...(slab === null ? (z.data.heat?.product === product.id && z.data.heat.thicknessMm !== undefined ? { thicknessMm: z.data.heat.thicknessMm } : {}) : { thicknessMm: slab }), touchC: Math.round(touchC * 10) / 10 } });
+    // only what was moved is taken by hand; the other keeps following the model, or what was taken before
+    const [mm, c] = [slab ?? taken?.thicknessMm, touch ?? taken?.touchC];
+    for (const z of both) saveChart(z, { ...z.data, heat: { product: product.id, reason: reason.trim(), ...(mm === undefined ? {} : { thicknessMm: mm }), ...(c === undefined ? {} : { touchC: c }) } });
     reset();
   };
   const back = (): void => { for (const z of both) saveChart(z, { ...z.data, heat: undefined }); reset(); };
-  const taken = zone.data.heat?.product === product.id ? zone.data.heat : undefined;
   const past = bench.client.heatFelt.filter((f) => f.zone === zone.zone && f.product === product.id);
   const openers = w.empty && reading ? windowOpeners({ ...need, thicknessMm }, reading.window) : [];
   return (
@@ -88,7 +90,7 @@ export function HeatPanel({ zone, product, way, heat }: Props) {
         </div>
         <HeatBands window={w} targetC={touchC} />
         <p className="quiet">{reading ? bothBounds(reading.window) : 'Solving the heat for every slab …'}</p>
-        <div className={styles.curve}>{answer === 'failed' ? <p role="status">This tablet could not work out the curve; the plan’s own figures stand.</p> : drawn ? <FeltCurve reading={drawn} limitC={heat.limitC} pullFromS={sets ? Math.ceil(drawn.setAfterS) : null} pullToS={Math.floor(drawn.latestPullS)} /> : <p className="quiet" role="status">The curve is being worked out …</p>}</div>
+        <div className={styles.curve}>{answer === 'failed' ? <p role="status">This tablet could not work out the curve; the plan’s own figures stand.</p> : drawn ? <FeltCurve reading={drawn} limitC={limitC} pullFromS={sets ? Math.ceil(drawn.setAfterS) : null} pullToS={Math.floor(drawn.latestPullS)} /> : <p className="quiet" role="status">The curve is being worked out …</p>}</div>
       </div>
       <div className={styles.figures}>
         <label id="slab" className={styles.slide}>Thickness <strong>{thicknessMm} mm</strong>
@@ -128,5 +130,5 @@ function bothBounds(window: Parameters<typeof boundWords>[0]): string {
 function outWords(w: { readonly empty: boolean; readonly minC: number; readonly maxC: number }, touchC: number, overK: number, burnOmega: number): string {
   if (w.empty) return 'No working heat with this slab.';
   if (touchC < w.minC) return `Under the window: too stiff to grip. It begins at ${degrees(w.minC)}.`;
-  return `Over the window, which ends at ${degrees(w.maxC)}${overK > 0 ? ': hotter than this skin bears' : ''}${burnOmega > BURN_PLANNING_LIMIT ? ', and it can burn' : ''}.`;
+  return `Over the window, which ends at ${degrees(w.maxC)}${overK > 0 ? ': hotter than this skin bears' : ''}${burnOmega > BURN_LIMIT ? ', and it can burn' : ''}.`;
 }

@@ -113,7 +113,7 @@ function wordsOf({ act, found, plan, productName, readySign, nowMs }: Props): Wo
   return {
     where, title: `Pull strip ${strip.order}${strip.pulls > 1 ? `, ${strip.pulls} pulls` : ''}`, ask: zone.choice?.family === 'hard' ? SIGNS[readySign] : zone.choice?.way === 'moulded' ? 'Flick, hand parallel to the skin.' : facts.face ? 'Press only; strip clean.' : 'Rubbed on three times along the growth?',
     button: zone.choice?.family === 'hard' ? 'It is ready, pulled' : 'Pulled and pressed', say: facts.cue,
-    how: <>{strip.handwork === null ? '' : `${strip.handwork} `}{facts.stretch} Low and {strip.tabOn === 'hair' ? 'gently, the tab lies on hair' : 'quick'}, <strong>{of(strip.pull)}</strong>. Press at once.{early && zone.choice?.family === 'hard' ? ' Still setting: tweeze or powder meanwhile.' : ''}</>,
+    how: <>{strip.handwork === null ? '' : `${strip.handwork} `}{facts.stretch} Low and {strip.tabOn === 'hair' ? 'gently, the tab lies on hair' : strip.pace}, <strong>{of(strip.pull)}</strong>. Press at once.{early && zone.choice?.family === 'hard' ? ' Still setting: tweeze or powder meanwhile.' : ''}</>,
   };
 }
 
