@@ -48,6 +48,7 @@ test('keys alone: stations by G and a number, search by /, the list of keys by ?
 test('the privacy curtain hides everything by one key or one tap, at the table too, and the fault list answers F', async ({ page, request }) => {
   const visitId = await openVisit(request, 'teodora');
   await page.goto(`/visits/${visitId}/consult`);
+  await keyBound(page, '.');
   await page.getByRole('button', { name: 'Curtain', exact: true }).click();
   await expect(page.getByRole('dialog', { name: 'Privacy curtain' })).toBeVisible();
   await page.getByRole('button', { name: 'Open the curtain' }).click();
