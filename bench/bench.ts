@@ -11,7 +11,7 @@ import { chooseVisit, choiceFlips, planVisit, type VisitCase } from '../src/core
 import { SHIPPED_PRODUCTS } from '../src/core/products';
 import { judge, nextQuestions } from '../src/core/screening';
 import { seededRandom } from '../src/core/shared';
-import { largestStrip, layOutZone } from '../src/core/strips';
+import { largestStrip, layOutZone, zoneShapes } from '../src/core/strips';
 import { randomTask } from '../src/core/hands/randomTask';
 import { compareWithMilp } from './milp';
 import { benchSearch } from './search';
@@ -47,7 +47,7 @@ function ground(id: ZoneId, side: Side) {
 
 function layoutOf(id: ZoneId, side: Side) {
   const { zone, sheet } = ground(id, side);
-  return layOutZone(sheet.outline, growthField(zone, side, sheet, []), [], { way: 'with', largestCm: largestStrip(zone, 'hard', 'practised') }, 'A');
+  return layOutZone(sheet.outline, growthField(zone, side, sheet, []), [], { way: 'with', largestCm: largestStrip(zone, 'hard', 'practised'), ...zoneShapes(id, side, 'hard', sheet) }, 'A');
 }
 
 const skin = ZONES.underarm.skin;

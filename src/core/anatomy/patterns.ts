@@ -41,5 +41,19 @@ export const bikini: GrowthPattern = () => [-0.35, 1];
 /** Outward, the inner end upward (from memory). */
 export const brow: GrowthPattern = (u) => (u < 0.2 ? [0.6, -1] : [1, 0.1 + 0.3 * u]);
 
-/** Any way: to the rim. */
-export const ear: GrowthPattern = (u, v) => [u - 0.45, v - 0.45 + 1e-3];
+/** Middle line of the ear's rim, from its root round the back to the lobe and up to the tragus. */
+const RIM: readonly (readonly [number, number])[] = [
+  [0.22, 0.26], [0.33, 0.18], [0.52, 0.08], [0.71, 0.09], [0.86, 0.19], [0.91, 0.33], [0.87, 0.48], [0.79, 0.62], [0.7, 0.77], [0.59, 0.885], [0.475, 0.93], [0.355, 0.89], [0.265, 0.79], [0.195, 0.66], [0.14, 0.53], [0.13, 0.45],
+];
+
+/** Any way; drawn along the rim, as the strips run. */
+export const ear: GrowthPattern = (u, v) => {
+  let [x, y] = [0, 0];
+  RIM.slice(1).forEach(([bu, bv], k) => {
+    const [au, av] = RIM[k] ?? [bu, bv];
+    const weight = 1 / ((u - (au + bu) / 2) ** 2 + (v - (av + bv) / 2) ** 2 + 0.004) ** 2;
+    x += weight * (bu - au);
+    y += weight * (bv - av);
+  });
+  return [x, y];
+};

@@ -53,6 +53,8 @@ const S = {
   leg: strips([4, 12], [6, 22], [5, 15]),
   arm: strips([4, 10], [5, 18], [5, 14]),
   hand: strips([3, 6], [3.5, 8], [3, 6]),
+  // hard as one deep strip peeled piecemeal with a strip to either side, soft in small patches with small cloths (common practice, no source)
+  knee: strips([6.2, 12], [4, 6], [4, 8]),
   back: strips([5, 15], [6, 20], [6, 15]),
 } as const;
 
@@ -100,7 +102,7 @@ const ROWS: Readonly<Record<ZoneId, Row>> = {
   abdomen: { name: 'Abdomen', sheet: [30, 24], growth: G.back, skin: 'trunk', strips: S.back, pattern: pattern.abdomen, hairs: 12, pull: 1.2 },
   'thigh-front': { name: 'Thigh, front', paired: true, sheet: [22, 38], growth: G.thigh, skin: 'thigh', strips: S.leg, pattern: pattern.downOutward, hairs: 4, pull: 1 },
   'thigh-back': { name: 'Thigh, back', paired: true, sheet: [20, 36], growth: G.thigh, skin: 'thigh', strips: S.leg, pattern: pattern.downOutward, hairs: 4, pull: 1.1 },
-  knee: { name: 'Knee', paired: true, sheet: [14, 12], growth: G.thigh, skin: 'shin', strips: S.arm, pattern: pattern.knee, hairs: 9, pull: 1.1 },
+  knee: { name: 'Knee', paired: true, sheet: [14, 12], growth: G.thigh, skin: 'shin', strips: S.knee, pattern: pattern.knee, hairs: 9, pull: 1.1 },
   'lower-leg-front': { name: 'Lower leg, front', paired: true, sheet: [17, 37], growth: G.lowerLeg, skin: 'shin', strips: S.leg, pattern: pattern.downOutward, hairs: 5, pull: 1 },
   'lower-leg-back': { name: 'Lower leg, back', paired: true, sheet: [17, 37], growth: G.lowerLeg, skin: 'shin', strips: S.leg, pattern: pattern.downOutward, hairs: 5, pull: 1 },
   foot: { name: 'Foot and toes', paired: true, sheet: [9, 20], growth: G.foot, skin: 'shin', strips: S.hand, pattern: pattern.down, hairs: 5, pull: 1.1 },

@@ -6,7 +6,7 @@ import type { Hair } from '../hair';
 import { mannerName, type Product, type Way } from '../products';
 import { zoneKey } from '../screening';
 import { angleBetweenDeg, fail, isInside, ok, type Result, type Ring } from '../shared';
-import { hairRegion, largestStrip, layOutZone, type HandLevel, type Layout } from '../strips';
+import { hairRegion, largestStrip, layOutZone, zoneShapes, type HandLevel, type Layout } from '../strips';
 import { regionArea } from '../shared';
 import type { PlanMemory } from './planMemory';
 import type { ClientCase, ZoneCase } from './visitCase';
@@ -69,7 +69,7 @@ export function prepareZone(input: ZoneCase, index: number, client: ClientCase, 
     const known = layouts.get(key);
     if (known) return known;
     const ground = [zone.id, input.side, sheet.value.widthCm, sheet.value.heightCm, input.strokes ?? [], exclusions, level, idPrefix];
-    const made = memory.layouts(JSON.stringify([key, ground]), () => layOutZone(sheet.value.outline, field, exclusions, { way, largestCm: largestStrip(zone, product.family, level) }, idPrefix));
+    const made = memory.layouts(JSON.stringify([key, ground]), () => layOutZone(sheet.value.outline, field, exclusions, { way, largestCm: largestStrip(zone, product.family, level), ...zoneShapes(zone.id, input.side, product.family, sheet.value) }, idPrefix));
     layouts.set(key, made);
     return made;
   };

@@ -1,12 +1,28 @@
 // From labelled nodes to polygons. Each cell's ring is traced along the node borders; every stretch between two junctions is
-// simplified once, in a canonical direction, so that two neighbours share the very same border (error ≤ 0.75 spacing).
+// simplified once, in a canonical direction, so that two neighbours share the very same border (error ≤ 0.75 spacing, or what
+// the caller asks for where it knows the border better than the nodes do).
 
 import simplify from 'simplify-js';
 import type { Region, Ring, Vec } from '../shared';
-import type { GrowthField } from '../field';
-import type { CellLabels } from './cells';
+
+/** Nodes as of a growth field; `origin` is the corner of the first. */
+export interface NodeGrid {
+  readonly columns: number;
+  readonly rows: number;
+  readonly spacingCm: number;
+  readonly origin?: Vec;
+}
 
 type Corner = number; // index on the (columns + 1) × (rows + 1) lattice of node corners
+
+/** What is known of a border beyond the nodes. Both must answer the same whichever side asks. */
+export interface KnownBorder {
+  /** Moves a point of the border between two labels to where the border runs. */
+  readonly move: (at: Vec, one: number, other: number) => Vec;
+  /** Moves a corner where more than two labels meet. */
+  readonly meet: (at: Vec, around: readonly number[]) => Vec;
+  readonly toleranceCm: number;
+}
 
 interface Lattice {
   readonly columns: number;
@@ -18,38 +34,49 @@ interface Lattice {
 
 const OUTSIDE = -2;
 
-function latticeOf(field: GrowthField, labels: Int32Array): Lattice {
-  const { columns, rows, spacingCm: h } = field;
+function latticeOf(grid: NodeGrid, labels: Int32Array): Lattice {
+  const { columns, rows, spacingCm: h, origin: [x0, y0] = [0, 0] } = grid;
   return {
     columns, rows,
     labelAt: (i, j) => (i < 0 || j < 0 || i >= columns || j >= rows ? OUTSIDE : (labels[j * columns + i] ?? OUTSIDE)),
     corner: (i, j) => j * (columns + 1) + i,
-    place: (corner) => [(corner % (columns + 1)) * h, Math.floor(corner / (columns + 1)) * h],
+    place: (corner) => [x0 + (corner % (columns + 1)) * h, y0 + Math.floor(corner / (columns + 1)) * h],
   };
 }
 
-/** Directed unit borders of one cell, the cell on the right hand (clockwise on the sheet). */
-function directedBorders(lattice: Lattice, label: number): Map<Corner, Corner[]> {
-  const from = new Map<Corner, Corner[]>();
-  const push = (a: Corner, b: Corner): void => { from.set(a, [...(from.get(a) ?? []), b]); };
+type Borders = Map<Corner, Corner[]>;
+
+/** Directed unit borders of every cell, the cell on the right hand (clockwise on the sheet). */
+function directedBorders(lattice: Lattice): ReadonlyMap<number, Borders> {
+  const all = new Map<number, Borders>();
   const { corner, labelAt } = lattice;
+  const put = (label: number, a: Corner, b: Corner): void => {
+    const from = all.get(label) ?? new Map<Corner, Corner[]>();
+    all.set(label, from);
+    const ends = from.get(a);
+    if (ends) ends.push(b);
+    else from.set(a, [b]);
+  };
   for (let j = 0; j < lattice.rows; j++) {
     for (let i = 0; i < lattice.columns; i++) {
-      if (labelAt(i, j) !== label) continue;
-      if (labelAt(i, j - 1) !== label) push(corner(i, j), corner(i + 1, j));
-      if (labelAt(i + 1, j) !== label) push(corner(i + 1, j), corner(i + 1, j + 1));
-      if (labelAt(i, j + 1) !== label) push(corner(i + 1, j + 1), corner(i, j + 1));
-      if (labelAt(i - 1, j) !== label) push(corner(i, j + 1), corner(i, j));
+      const label = labelAt(i, j);
+      if (labelAt(i, j - 1) !== label) put(label, corner(i, j), corner(i + 1, j));
+      if (labelAt(i + 1, j) !== label) put(label, corner(i + 1, j), corner(i + 1, j + 1));
+      if (labelAt(i, j + 1) !== label) put(label, corner(i + 1, j + 1), corner(i, j + 1));
+      if (labelAt(i - 1, j) !== label) put(label, corner(i, j + 1), corner(i, j));
     }
   }
-  return from;
+  return all;
 }
 
 /** Rings of corners of one cell; at a corner met twice the sharpest right turn keeps rings simple. */
-function traceRings(lattice: Lattice, label: number): readonly (readonly Corner[])[] {
-  const from = directedBorders(lattice, label);
+function traceRings(lattice: Lattice, from: Borders): readonly (readonly Corner[])[] {
   const width = lattice.columns + 1;
   const heading = (a: Corner, b: Corner): number => (b - a === 1 ? 0 : b - a === width ? 1 : b - a === -1 ? 2 : 3);
+  const rightmost = (choices: readonly Corner[], here: Corner, came: number): Corner | undefined => {
+    const turn = (next: Corner): number => (heading(here, next) - came + 5) % 4; // right turn 2, straight 1, left 0
+    return [...choices].sort((a, b) => turn(b) - turn(a))[0];
+  };
   const rings: Corner[][] = [];
   for (const [start, ends] of from) {
     while (ends.length > 0) {
@@ -59,8 +86,7 @@ function traceRings(lattice: Lattice, label: number): readonly (readonly Corner[
       while (here !== start) {
         ring.push(here);
         const choices = from.get(here) ?? [];
-        const turn = (next: Corner): number => (heading(here, next) - came + 5) % 4; // right turn 2, straight 1, left 0
-        const next = [...choices].sort((a, b) => turn(b) - turn(a))[0];
+        const next = choices.length > 1 ? rightmost(choices, here, came) : choices[0];
         if (next === undefined) break;
         choices.splice(choices.indexOf(next), 1);
         came = heading(here, next);
@@ -72,14 +98,16 @@ function traceRings(lattice: Lattice, label: number): readonly (readonly Corner[
   return rings;
 }
 
-/** Corners where three or more different labels meet. */
-function junctions(lattice: Lattice): ReadonlySet<Corner> {
-  const found = new Set<Corner>();
+/** Corners where three or more different labels meet, with the labels round them. */
+function junctions(lattice: Lattice): ReadonlyMap<Corner, readonly number[]> {
+  const found = new Map<Corner, readonly number[]>();
   for (let j = 0; j <= lattice.rows; j++) {
     for (let i = 0; i <= lattice.columns; i++) {
+      const one = lattice.labelAt(i, j);
+      if (one === lattice.labelAt(i - 1, j - 1) && one === lattice.labelAt(i, j - 1) && one === lattice.labelAt(i - 1, j)) continue;
       const around = [lattice.labelAt(i - 1, j - 1), lattice.labelAt(i, j - 1), lattice.labelAt(i, j), lattice.labelAt(i - 1, j)];
       const changes = around.filter((label, k) => label !== around[(k + 1) % 4]).length;
-      if (changes > 2) found.add(lattice.corner(i, j));
+      if (changes > 2) found.set(lattice.corner(i, j), around);
     }
   }
   return found;
@@ -89,31 +117,53 @@ function simplifyChain(points: readonly Vec[], tolerance: number): readonly Vec[
   return simplify(points.map(([x, y]) => ({ x, y })), tolerance, true).map((p): Vec => [p.x, p.y]);
 }
 
-function simplifyRing(ring: readonly Corner[], stops: ReadonlySet<Corner>, lattice: Lattice, tolerance: number): Ring {
+interface Simplifying {
+  readonly lattice: Lattice;
+  readonly stops: ReadonlyMap<Corner, readonly number[]>;
+  readonly toleranceCm: number;
+  readonly known: KnownBorder | undefined;
+}
+
+/** Label on the other side of a ring's step, which has its own cell on the right hand. */
+function beyond({ columns, labelAt }: Lattice, from: Corner, to: Corner): number {
+  const width = columns + 1;
+  const [i, j] = [from % width, Math.floor(from / width)];
+  if (to - from === 1) return labelAt(i, j - 1);
+  if (to - from === width) return labelAt(i, j);
+  return to - from === -1 ? labelAt(i - 1, j) : labelAt(i - 1, j - 1);
+}
+
+function simplifyRing(ring: readonly Corner[], label: number, { lattice, stops, toleranceCm, known }: Simplifying): Ring {
   let cuts = ring.flatMap((corner, k) => (stops.has(corner) ? [k] : []));
   if (cuts.length < 2) {
     const low = ring.indexOf(Math.min(...ring));
     const high = ring.indexOf(Math.max(...ring));
     cuts = [...new Set([...cuts, low, high])].sort((a, b) => a - b);
   }
+  const placed = (corner: Corner, other: number): Vec => {
+    const at = lattice.place(corner);
+    const around = stops.get(corner);
+    return !known ? at : around ? known.meet(at, around) : known.move(at, label, other);
+  };
   return cuts.flatMap((start, c) => {
     const end = cuts[(c + 1) % cuts.length] ?? start;
     const length = end > start ? end - start : end + ring.length - start;
     const chain = Array.from({ length: length + 1 }, (_, k) => ring[(start + k) % ring.length] as Corner); // index kept in range
+    const other = known ? beyond(lattice, chain[0] ?? 0, chain[1] ?? 0) : OUTSIDE;
     const reversed = (chain[0] ?? 0) > (chain[chain.length - 1] ?? 0);
-    const places = (reversed ? [...chain].reverse() : chain).map(lattice.place);
-    const simple = simplifyChain(places, tolerance);
+    const places = (reversed ? [...chain].reverse() : chain).map((corner) => placed(corner, other));
+    const simple = simplifyChain(places, toleranceCm);
     return (reversed ? [...simple].reverse() : simple).slice(0, -1);
   });
 }
 
-/** One region per cell label in use, covering the sheet's box without gap or overlap. */
-export function cellRegions(field: GrowthField, cells: CellLabels): readonly Region[] {
-  const used = [...new Set(cells.labels)].sort((a, b) => a - b);
-  const [only] = used;
-  const [w, h] = [field.columns * field.spacingCm, field.rows * field.spacingCm];
-  if (used.length === 1 && only !== undefined) return [[[[0, 0], [w, 0], [w, h], [0, h]]]];
-  const lattice = latticeOf(field, cells.labels);
-  const stops = junctions(lattice);
-  return used.map((label) => traceRings(lattice, label).map((ring) => simplifyRing(ring, stops, lattice, 0.75 * field.spacingCm)));
+/** One region per label in use, covering the grid's box without gap or overlap. */
+export function labelRegions(grid: NodeGrid, labels: Int32Array, known?: KnownBorder): ReadonlyMap<number, Region> {
+  const lattice = latticeOf(grid, labels);
+  const borders = directedBorders(lattice);
+  const [only] = borders.keys();
+  const { columns, rows, spacingCm: h, origin: [x0, y0] = [0, 0] } = grid;
+  if (borders.size === 1 && only !== undefined) return new Map([[only, [[[x0, y0], [x0 + columns * h, y0], [x0 + columns * h, y0 + rows * h], [x0, y0 + rows * h]]]]]);
+  const how: Simplifying = { lattice, stops: junctions(lattice), toleranceCm: known?.toleranceCm ?? 0.75 * h, known };
+  return new Map([...borders].sort(([a], [b]) => a - b).map(([label, from]) => [label, traceRings(lattice, from).map((ring) => simplifyRing(ring, label, how))]));
 }

@@ -2,7 +2,7 @@
 // each seed the one that covers most; cells below half a strip join the neighbour nearest in direction, except across a
 // parting where a strip of their own is possible. Returned as a label for every node of the sheet's box.
 
-import { angleBetweenDeg, crossingsAt, unit, type Ring, type Vec } from '../shared';
+import { angleBetweenDeg, crossingsAt, unit, type Region, type Vec } from '../shared';
 import { nodeCentre, nodeDirection, PARTING_DEG, type GrowthField } from '../field';
 
 export const FLOOD_DEG = 25;
@@ -30,12 +30,12 @@ function forNeighbours(field: GrowthField, node: number, visit: (other: number) 
   if (j + 1 < rows) visit(node + columns);
 }
 
-/** 1 for every node whose centre lies inside the outline, row by row. */
-export function nodesInside(field: GrowthField, outline: Ring): Uint8Array {
+/** 1 for every node whose centre lies inside the region, row by row. */
+export function nodesInside(field: GrowthField, region: Region): Uint8Array {
   const inside = new Uint8Array(field.columns * field.rows);
   for (let j = 0; j < field.rows; j++) {
     const [x0, y] = nodeCentre(field, j * field.columns);
-    const xs = crossingsAt([outline], y);
+    const xs = crossingsAt(region, y);
     for (let i = 0; i < field.columns; i++) {
       const x = x0 + i * field.spacingCm;
       let left = 0;

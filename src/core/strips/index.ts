@@ -5,3 +5,4 @@ export { largestStrip } from './sizes';
 export { isSliver } from './lanes';
 export { doTouch } from './touches';
 export { handworkOf } from './handwork';
+export { zoneShapes } from './zoneShapes';

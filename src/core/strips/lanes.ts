@@ -48,7 +48,7 @@ export function makePiece(outline: Ring, field: GrowthField, input: LayoutInput,
 }
 
 /** Cuts a region with holes across `axis` at each hole's middle until every piece is simple. */
-function withoutHoles(piece: Region, axis: Vec): readonly Ring[] {
+export function withoutHoles(piece: Region, axis: Vec): readonly Ring[] {
   const [outer, hole] = piece;
   if (!outer) return [];
   if (!hole) return [outer];
@@ -90,6 +90,9 @@ export function cutCell(cell: Region, field: GrowthField, input: LayoutInput, cu
   }
   return pieces;
 }
+
+/** Larger than a joined strip may be. */
+export const isTooLarge = (piece: Piece, [widest, longest]: readonly [number, number]): boolean => piece.widthCm > JOIN_EXCESS * widest || piece.lengthCm > JOIN_EXCESS * longest;
 
 export function isSliver(piece: Piece, [widest, longest]: readonly [number, number]): boolean {
   return piece.areaCm2 < SLIVER_AREA * widest * longest || piece.widthCm < SLIVER_WIDTH * widest;

@@ -5,6 +5,7 @@ import { growthAt, growthField, type Exclusion, type Stroke } from '../field';
 import type { Way } from '../products';
 import { angleBetweenDeg, dot, intersectRegions, isInside, regionArea, samplePoints, subtractRegions, uniteRings, type Vec } from '../shared';
 import { hairRegion, layOutZone, type Layout } from './layOut';
+import { zoneShapes } from './zoneShapes';
 import { largestStrip } from './sizes';
 
 interface Setup {
@@ -22,7 +23,7 @@ function lay({ id, side, family, way, strokes = [], exclusions = [] }: Setup) {
   if (!sheet.ok) throw new Error(sheet.error.code);
   const field = growthField(zone, side, sheet.value, strokes);
   const largestCm = largestStrip(zone, family, 'practised');
-  return { field, sheet: sheet.value, largestCm, exclusions, layout: layOutZone(sheet.value.outline, field, exclusions, { way, largestCm }, 'A') };
+  return { field, sheet: sheet.value, largestCm, exclusions, layout: layOutZone(sheet.value.outline, field, exclusions, { way, largestCm, ...zoneShapes(id, side, family, sheet.value) }, 'A') };
 }
 
 /** Everything that must hold for any layout. */

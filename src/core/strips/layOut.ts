@@ -1,12 +1,13 @@
 // Strip layout of one zone: cells of like growth → lanes and pieces → tabs and order → touching.
-// Method: straight lanes per cell (layout A) with one lane more or fewer tried by cost = strips + slivers + 20·share of area
-// whose growth is off by more than 25°. Left out so far: lanes fitted to a curved field, tugs, fades, hand shapes of small zones.
+// Method: straight lanes per cell (layout A) and lanes fitted to the field (layout B), the cheaper by strips + slivers + 20·share
+// of area whose growth is off by more than 25°; a tie goes to the straight ones.
 
-import { angleBetweenDeg, discRing, intersectRegions, regionArea, samplePoints, scale, dot, subtractRegions, uniteRings, type Region, type Ring } from '../shared';
+import { angleBetweenDeg, connectedPieces, discRing, intersectRegions, perpendicular, regionArea, samplePoints, scale, dot, subtractRegions, uniteRings, type Region, type Ring } from '../shared';
 import { growthAt, type Exclusion, type GrowthField } from '../field';
-import { cellRegions } from './cellBorders';
-import { FLOOD_CROSSED_DEG, FLOOD_DEG, growthCells, nodesInside } from './cells';
-import { cutCell, GENEROUS_CUTTING, isSliver, joinSlivers, USUAL_CUTTING, type Cutting } from './lanes';
+import { labelRegions } from './cellBorders';
+import { FLOOD_CROSSED_DEG, FLOOD_DEG, growthCells, nodesInside, type CellLabels } from './cells';
+import { cutFitted, fitCell } from './fittedLanes';
+import { cutCell, GENEROUS_CUTTING, isSliver, isTooLarge, joinSlivers, makePiece, USUAL_CUTTING, withoutHoles, type Cutting } from './lanes';
 import { orderPieces } from './order';
 import { doTouch } from './touches';
 import type { LayoutInput, Piece, Strip } from './types';
@@ -59,8 +60,20 @@ const PER_DEGREE = 3;
 function costOf(pieces: readonly Piece[], field: GrowthField, input: LayoutInput): number {
   const errors = angleErrors(pieces, field);
   const slivers = pieces.filter((p) => isSliver(p, input.largestCm)).length;
-  return pieces.length + slivers + OFF_WEIGHT * errors.over25 + PER_DEGREE * Math.max(0, errors.meanDeg - MEAN_DEG);
+  const large = pieces.filter((p) => isTooLarge(p, input.largestCm)).length; // a straight cut by the cell's axis may leave a turned piece longer
+  return pieces.length + slivers + large + OFF_WEIGHT * errors.over25 + PER_DEGREE * Math.max(0, errors.meanDeg - (input.meanErrorDeg ?? MEAN_DEG));
 }
+
+/** Cells of fitted lanes turn this far from their seed. */
+const FITTED_FLOOD_DEG = 55;
+/** Lanes are fitted where straight ones cost this much more than their strips alone. */
+const FITTED_FROM = 0.5;
+
+/** Fitted lanes must save this much: straight ones are easier to lay. */
+const FITTED_GAIN = 0.5;
+/** Growth may be off the planned run by this, and its mean error within a planned piece, degrees. */
+const PLANNED_OFF_DEG = 40;
+const PLANNED_MEAN_DEG = 13;
 
 /** More strips than this are too many: 1.6 × the least number by area + 2. */
 const tooMany = (pieces: readonly Piece[], areaCm2: number, [width, length]: readonly [number, number]): boolean =>
@@ -72,29 +85,67 @@ export function hairRegion(outline: Ring, exclusions: readonly Exclusion[]): { r
   return { hair: subtractRegions([outline], excluded), excluded };
 }
 
-function cut(outline: Ring, field: GrowthField, hair: Region, input: LayoutInput): readonly Piece[] {
+interface Attempt {
+  readonly pieces: readonly Piece[];
+  readonly cost: number;
+}
+
+/** Pieces of ground in one or more parts; `near` limits the cells to its nodes. */
+function cut(hair: Region, near: Region, field: GrowthField, input: LayoutInput): readonly Piece[] {
   const floodDeg = input.way === 'crossed' ? FLOOD_CROSSED_DEG : FLOOD_DEG;
   const stripArea = input.largestCm[0] * input.largestCm[1];
-  const inside = nodesInside(field, outline);
-  const groundsAt = (deg: number, joinShare?: number): readonly Region[] =>
-    cellRegions(field, growthCells(field, inside, stripArea, deg, joinShare)).map((cell) => intersectRegions(cell, hair));
+  const inside = nodesInside(field, near);
+  const cellsOf = (cells: CellLabels): readonly { readonly label: number; readonly ground: Region }[] =>
+    [...labelRegions(field, cells.labels)].map(([label, cell]) => ({ label, ground: intersectRegions(cell, hair) })).filter((c) => c.ground.length > 0);
+  const groundsAt = (deg: number, joinShare?: number): readonly Region[] => cellsOf(growthCells(field, inside, stripArea, deg, joinShare)).map((c) => c.ground);
   const coarse = groundsAt(floodDeg);
-  const attempt = (cutting: Cutting, grounds = coarse): { readonly pieces: readonly Piece[]; readonly cost: number } => {
-    const pieces = joinSlivers(grounds.flatMap((ground) => cutCell(ground, field, input, cutting)), field, input);
+  const finished = (raw: readonly Piece[]): Attempt => {
+    const pieces = joinSlivers(raw, field, input);
     return { pieces, cost: costOf(pieces, field, input) };
   };
-  const usual = [attempt(USUAL_CUTTING), attempt({ ...USUAL_CUTTING, extraLanes: 1 })];
-  let best = usual.reduce((a, b) => (b.cost < a.cost ? b : a));
+  const attempt = (cutting: Cutting, grounds = coarse): Attempt => finished(grounds.flatMap((ground) => cutCell(ground, field, input, cutting)));
+  let best = attempt(USUAL_CUTTING);
+  const better = (other: Attempt, by = 0): void => { if (other.cost < best.cost - by || (other.cost <= best.cost && other.pieces.length < best.pieces.length)) best = other; };
+  better(attempt({ ...USUAL_CUTTING, extraLanes: 1 }));
   // whorls and sharp bends: smaller cells follow the growth more closely
-  if (angleErrors(best.pieces, field).meanDeg > MEAN_DEG) {
-    for (const fine of [groundsAt(0.65 * floodDeg, 0.25), groundsAt(0.45 * floodDeg, 0.15)]) {
-      const closer = attempt(USUAL_CUTTING, fine);
-      if (closer.cost < best.cost) best = closer;
-    }
+  if (angleErrors(best.pieces, field).meanDeg > (input.meanErrorDeg ?? MEAN_DEG)) {
+    better(attempt(USUAL_CUTTING, groundsAt(0.65 * floodDeg, 0.25)));
+    better(attempt(USUAL_CUTTING, groundsAt(0.45 * floodDeg, 0.15)));
   }
-  if (!tooMany(best.pieces, regionArea(hair), input.largestCm)) return best.pieces;
-  const generous = attempt(GENEROUS_CUTTING);
-  return generous.cost < best.cost ? generous.pieces : best.pieces;
+  // straight lanes that follow the growth this well cannot be bettered by more than a strip
+  if (best.cost > best.pieces.length + FITTED_FROM) {
+    const wide = growthCells(field, inside, stripArea, input.meanErrorDeg === undefined ? FITTED_FLOOD_DEG : 180); // where hair grows any way the lanes lead
+    const cells = cellsOf(wide).map((c) => fitCell(c.ground, c.label, wide, inside, field, input));
+    const fitted = (cutting: Cutting): Attempt => finished(cells.flatMap((cell) => cutFitted(cell, field, input, cutting)));
+    better(fitted(USUAL_CUTTING), FITTED_GAIN);
+    if (best.cost > best.pieces.length + FITTED_FROM) better(fitted({ ...USUAL_CUTTING, extraLanes: 1 }), FITTED_GAIN);
+    better(fitted({ ...USUAL_CUTTING, pieceSlack: GENEROUS_CUTTING.pieceSlack }));
+  }
+  if (tooMany(best.pieces, regionArea(hair), input.largestCm)) better(attempt(GENEROUS_CUTTING));
+  return best.pieces;
+}
+
+/** Planned grounds that the growth allows, as pieces, and what is left of the hair. */
+function cutPlanned(hair: Region, field: GrowthField, input: LayoutInput): { readonly pieces: readonly Piece[]; readonly rest: Region } {
+  let rest = hair;
+  const pieces: Piece[] = [];
+  for (const { ring, whole, along } of input.planned ?? []) {
+    const ground = intersectRegions(hair, [ring]);
+    if (ground.length === 0) continue;
+    const own = whole ? connectedPieces(ground).flatMap((part) => withoutHoles(part, along ?? perpendicular([0, 1]))).map((r) => makePiece(r, field, input, along ?? [0, 1])) : cutCell(ground, field, input, USUAL_CUTTING);
+    const errors = angleErrors(own, field);
+    const runs = along === null || own.every((p) => angleBetweenDeg(p.growth, along) <= PLANNED_OFF_DEG);
+    if (!runs || errors.meanDeg > PLANNED_MEAN_DEG || errors.over40 > 0.03) continue;
+    pieces.push(...own);
+    rest = subtractRegions(rest, [ring]);
+  }
+  return { pieces, rest };
+}
+
+function cutAll(outline: Ring, field: GrowthField, hair: Region, input: LayoutInput): readonly Piece[] {
+  const { pieces, rest } = cutPlanned(hair, field, input);
+  if (pieces.length === 0) return cut(hair, [outline], field, input);
+  return rest.length === 0 ? pieces : [...pieces, ...cut(rest, rest, field, input)];
 }
 
 /** Sorted from the end where pulls start, then across: this is the order in which equal strips are taken. */
@@ -112,7 +163,7 @@ function fromTheStart(pieces: readonly Piece[]): readonly Piece[] {
 /** Lays out one zone. `idPrefix` + a number in order of laying makes the ids. */
 export function layOutZone(outline: Ring, field: GrowthField, exclusions: readonly Exclusion[], input: LayoutInput, idPrefix: string): Layout {
   const { hair, excluded } = hairRegion(outline, exclusions);
-  const pieces = fromTheStart(cut(outline, field, hair, input));
+  const pieces = fromTheStart(cutAll(outline, field, hair, input));
   const covered = uniteRings(pieces.map((p) => p.outline));
   const hairAreaCm2 = regionArea(hair);
   const leftOver = subtractRegions(hair, covered);

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { sheetFor, ZONES } from '../anatomy';
 import { growthField, type GrowthField } from '../field';
 import { intersectRegions, regionArea, uniteRings, type Ring, type Vec } from '../shared';
-import { cellRegions } from './cellBorders';
+import { labelRegions } from './cellBorders';
 import { growthCells, nodesInside } from './cells';
 import { cutCell, isSliver, joinSlivers, makePiece, sharedBorder, USUAL_CUTTING } from './lanes';
 import { orderPieces } from './order';
@@ -123,8 +123,8 @@ describe('cells', () => {
   const sheet = made.value;
   it('divide the underarm at its parting, and their regions cover the sheet without overlap', () => {
     const field = growthField(zone, 'left', sheet, []);
-    const cells = growthCells(field, nodesInside(field, sheet.outline), 21, 25);
-    const regions = cellRegions(field, cells);
+    const cells = growthCells(field, nodesInside(field, [sheet.outline]), 21, 25);
+    const regions = [...labelRegions(field, cells.labels).values()];
     expect(regions).toHaveLength(2);
     const whole = regions.reduce((s, r) => s + regionArea(r), 0);
     expect(whole).toBeCloseTo(field.columns * field.rows * field.spacingCm ** 2, 2);
@@ -132,7 +132,7 @@ describe('cells', () => {
   });
   it('are one where all grows one way', () => {
     const field = growthField(zone, 'left', sheet, [{ at: [4.5, 3], towards: [0, 1] }, { at: [4.5, 10], towards: [0, 1] }]);
-    expect(new Set(growthCells(field, nodesInside(field, sheet.outline), 21, 25).labels).size).toBe(1);
+    expect(new Set(growthCells(field, nodesInside(field, [sheet.outline]), 21, 25).labels).size).toBe(1);
   });
 });
 

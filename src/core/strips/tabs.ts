@@ -50,7 +50,7 @@ export function tabCandidates(piece: Piece): readonly TabCandidate[] {
   };
   const middle = (low + high) / 2;
   const half = Math.max(NARROWEST_TAB_CM, width / 2);
-  const [left, right] = extentAlong([piece.outline], normal);
+  const [, left, right] = endSpan(piece.outline, towards, Math.min(SIDE_TAB_CM, piece.lengthCm)); // a tapered end is narrower than the strip
   const sideTab = (t: number): TabCandidate => {
     const centre = add(scale(towards, end - SIDE_TAB_CM / 2), scale(normal, t));
     return { kind: 'hook', centre, ring: rectangle(centre, towards, SIDE_TAB_CM, TAB_LENGTH_CM) };

@@ -35,8 +35,20 @@ export interface Strip extends Piece {
 
 export type HandLevel = 'trainee' | 'practised' | 'expert';
 
+export interface PlannedGround {
+  readonly ring: Ring;
+  /** Kept in one piece; else cut along its length like any lane. */
+  readonly whole: boolean;
+  /** How the growth should run for this to hold, unit vector; null: any way. */
+  readonly along: Vec | null;
+}
+
 export interface LayoutInput {
   readonly way: Way;
   /** Largest strip [width, length], cm. */
   readonly largestCm: readonly [number, number];
+  /** Mean angle error that still counts as following the growth, degrees; 9.5 where nothing is said. */
+  readonly meanErrorDeg?: number | undefined;
+  /** Ground laid as a piece of its own where the growth allows it. */
+  readonly planned?: readonly PlannedGround[];
 }
