@@ -47,7 +47,7 @@ function ground(id: ZoneId, side: Side) {
 
 function layoutOf(id: ZoneId, side: Side) {
   const { zone, sheet } = ground(id, side);
-  return layOutZone(sheet.outline, growthField(zone, side, sheet, []), [], { way: 'with', largestCm: largestStrip(zone, 'hard', 'practised'), ...zoneShapes(id, side, 'hard', sheet) }, 'A');
+  return layOutZone(sheet.outline, growthField(zone, side, sheet, []), [], { way: 'with', largestCm: largestStrip(zone, 'hard', 'practised'), ...zoneShapes({ zone: id, side, family: 'hard', sheet }) }, 'A');
 }
 
 const skin = ZONES.underarm.skin;

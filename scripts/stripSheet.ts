@@ -1,5 +1,5 @@
 // A contact sheet of the strips of every zone as it usually grows, to be looked at as a practitioner: would you lay it like that?
-// `node --import tsx scripts/stripSheet.ts [hard|soft|sugar] [zone…]` writes docs/screenshots/strip-sheet-FAMILY.png (or /tmp/strip-sheet.png with zones named).
+// `node --import tsx scripts/stripSheet.ts [hard|soft|sugar] [zone…] [--fade]` writes docs/screenshots/strip-sheet-FAMILY.png (or /tmp/strip-sheet.png with zones named).
 
 import { chromium } from '@playwright/test';
 import { FAMILIES, sheetFor, sidesOf, ZONE_IDS, ZONES, type Family, type ZoneId } from '../src/core/anatomy';
@@ -8,7 +8,7 @@ import type { Way } from '../src/core/products';
 import { boxOf, isInside, type Ring, type Vec } from '../src/core/shared';
 import { largestStrip, layOutZone, zoneShapes } from '../src/core/strips';
 
-const [wanted = 'hard', ...named] = process.argv.slice(2);
+const [wanted = 'hard', ...named] = process.argv.slice(2).filter((a) => !a.startsWith('--'));
 const family: Family = FAMILIES.find((f) => f === wanted) ?? 'hard';
 const zones = ZONE_IDS.filter((id) => ZONES[id].families.includes(family) && (named.length === 0 || named.includes(id)));
 const COLUMNS = named.length > 0 ? Math.min(3, zones.length) : 6;
@@ -24,7 +24,7 @@ function cell(id: ZoneId, index: number): string {
   if (!sheet.ok) return '';
   const field = growthField(zone, side, sheet.value, []);
   const way: Way = family === 'sugar' ? 'moulded' : 'with';
-  const { strips, cover } = layOutZone(sheet.value.outline, field, [], { way, largestCm: largestStrip(zone, family, 'practised'), ...zoneShapes(id, side, family, sheet.value) }, '');
+  const { strips, cover } = layOutZone(sheet.value.outline, field, [], { way, largestCm: largestStrip(zone, family, 'practised'), ...zoneShapes({ zone: id, side, family, sheet: sheet.value, fade: process.argv.includes('--fade') }) }, '');
   const box = boxOf([sheet.value.outline, ...strips.map((s) => s.tabRing)]);
   const scale = CELL.drawing / Math.max(box.x1 - box.x0, box.y1 - box.y0);
   const unit = 1 / scale;

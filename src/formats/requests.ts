@@ -6,7 +6,7 @@ import { FACTS, QUESTIONS } from '../core/screening';
 import { MARKS, TABLE_EVENT_KINDS } from '../core/hands';
 import { WEIGHT_NAMES } from '../core/matching';
 import { productSchema } from './productFile';
-import { blackoutSchema, civilDate, foundFactSchema, hairSchema, markSchema, ruleChangeSchema, strokeSchema, weightsSchema, zoneCaseSchema } from './visitCaseSchema';
+import { blackoutSchema, civilDate, foundFactSchema, hairSchema, handStripsSchema, markSchema, ruleChangeSchema, strokeSchema, weightsSchema, zoneCaseSchema } from './visitCaseSchema';
 
 const id = Joi.string().pattern(/^[A-Za-z0-9_-]{1,64}$/).messages({ 'string.pattern.base': '{{#label}} must be an id' });
 const version = Joi.number().integer().min(1).required();
@@ -65,6 +65,8 @@ export const chartRequest = Joi.object({
     way: orNull(Joi.string().valid('with', 'against', 'free', 'crossed', 'counter', 'across', 'moulded', 'strip')).required(),
     reason: words(500).required(),
     heat: Joi.object({ product: Joi.string().max(60).required(), thicknessMm: Joi.number().min(0.05).max(10), touchC: Joi.number().min(20).max(100), reason: words(500).required() }).or('thicknessMm', 'touchC'),
+    fade: Joi.boolean(),
+    handStrips: handStripsSchema,
     confirmed: Joi.boolean().required(),
   }).required(),
 }).required();

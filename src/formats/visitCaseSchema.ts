@@ -88,8 +88,17 @@ const studio = Joi.object({
   weights: weightsSchema,
 });
 
+const waySchema = Joi.string().valid('with', 'against', 'free', 'crossed', 'counter', 'across', 'moulded', 'strip');
+
 /** Slab and touch asked for by hand for one product; at least one of the two. */
 const heatWishSchema = Joi.object({ product: Joi.string().max(60).required(), thicknessMm: number(0.05, 10), touchC: number(20, 100) }).or('thicknessMm', 'touchC');
+
+/** Strips laid out by hand for one family and manner. */
+export const handStripsSchema = Joi.object({
+  family: Joi.string().valid(...FAMILIES).required(),
+  way: waySchema.required(),
+  strips: Joi.array().min(1).max(200).items(Joi.object({ outline: Joi.array().min(3).max(1000).items(point).required(), turnDeg: number(-90, 90) })).required(),
+});
 
 export const zoneCaseSchema = Joi.object({
   zone: Joi.string().valid(...ZONE_IDS).required(),
@@ -99,8 +108,10 @@ export const zoneCaseSchema = Joi.object({
   marks: Joi.array().max(100).items(markSchema),
   sheetCm: pair(number(0.5, 100)),
   product: Joi.string().max(60),
-  way: Joi.string().valid('with', 'against', 'free', 'crossed', 'counter', 'across', 'moulded', 'strip'),
+  way: waySchema,
   heat: heatWishSchema,
+  fade: Joi.boolean(),
+  handStrips: handStripsSchema,
 });
 
 const visitCase = Joi.object({

@@ -3,13 +3,22 @@
 
 import { INSIDE, sidesOf, sheetFor, ZONES } from '../anatomy';
 import { checkRuleChange, zoneKey } from '../screening';
-import { isCivilDate } from '../shared';
+import { isCivilDate, regionArea } from '../shared';
+import { canFade } from '../strips';
 import { allowsThickness, SHIPPED_PRODUCTS, waysOf, type Product } from '../products';
-import type { VisitCase, ZoneCase } from './visitCase';
+import type { HandStrips, VisitCase, ZoneCase } from './visitCase';
 
 export interface CaseFault {
   readonly path: string;
   readonly message: string;
+}
+
+function handStripFaults({ family, way, strips }: HandStrips, path: string): readonly CaseFault[] {
+  const worked = SHIPPED_PRODUCTS.some((p) => p.family === family && waysOf(p).includes(way));
+  return [
+    ...(worked ? [] : [{ path: `${path}.way`, message: `Nothing of the family "${family}" is worked this way.` }]),
+    ...strips.flatMap((s, i) => (regionArea([s.outline]) > 0 ? [] : [{ path: `${path}.strips[${i}].outline`, message: 'The strip has no area.' }])),
+  ];
 }
 
 function zoneFaults(zone: ZoneCase, path: string, visit: VisitCase, catalogue: readonly Product[]): readonly CaseFault[] {
@@ -45,6 +54,8 @@ function zoneFaults(zone: ZoneCase, path: string, visit: VisitCase, catalogue: r
       if (thicknessMm !== undefined && !allowsThickness(product.manners, thicknessMm)) faults.push({ path: `${path}.heat.thicknessMm`, message: `${product.name} is not laid ${thicknessMm} mm thick: its label names ${Object.values(product.manners).map((m) => `${m.thicknessMm.min}–${m.thicknessMm.max} mm`).join(' or ')}.` });
     }
   }
+  if (zone.fade === true && !canFade(zone.zone)) faults.push({ path: `${path}.fade`, message: `${facts.name} ends at its border; only the shoulder is thinned out.` });
+  if (zone.handStrips !== undefined) faults.push(...handStripFaults(zone.handStrips, `${path}.handStrips`));
   const { lengthMm, shortestMm, longestMm } = zone.hair;
   if (shortestMm !== undefined && shortestMm > lengthMm) faults.push({ path: `${path}.hair.shortestMm`, message: 'The shortest hair is longer than the typical one.' });
   if (longestMm !== undefined && longestMm < lengthMm) faults.push({ path: `${path}.hair.longestMm`, message: 'The longest hair is shorter than the typical one.' });

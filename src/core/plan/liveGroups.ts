@@ -18,7 +18,7 @@ export function liveGroups(plan: Plan): readonly LiveGroup[] {
       const { strip, zone } = found;
       return [{
         id, side: zone.side === 'middle' ? null : zone.side, layS: layS.get(id) ?? 10, coats: zone.choice?.coats === 2 ? 2 : 1,
-        setMinS: strip.setS.min, setMaxS: strip.setS.max, pullS: pullS(strip.lengthMm / 10), pressS: PRESS_S,
+        setMinS: strip.setS.min, setMaxS: strip.setS.max, pullS: pullS(strip.lengthMm / 10, strip.pulls), pressS: PRESS_S,
         needs: indices(strip.needsBefore), touches: indices(strip.touches),
       }];
     });

@@ -7,7 +7,7 @@ import type { MaterialLine, VisitParts } from '../materials';
 import type { Way } from '../products';
 import type { Outcome, Reason } from '../screening';
 import type { CivilDate, Ring, Vec } from '../shared';
-import type { TabKind, TabOn } from '../strips';
+import type { StripFault, TabKind, TabOn } from '../strips';
 import type { ScheduleEvent } from './visitSchedule';
 
 export interface PlanOption {
@@ -50,6 +50,8 @@ export interface PlanStrip {
   readonly crossing: { readonly growth: Vec; readonly share: number } | null;
   readonly lay: Vec;
   readonly pull: Vec;
+  /** Lay and pull turned by hand from how the way takes the growth, degrees. */
+  readonly turnDeg: number;
   readonly tab: Vec;
   readonly tabOn: TabOn;
   readonly tabKind: TabKind;
@@ -109,6 +111,11 @@ export interface PlanZone {
   readonly better: readonly { readonly product: string; readonly way: Way; readonly kind: 'later' | 'other-family'; readonly fromOn: CivilDate | null }[];
   readonly reasons: readonly string[];
   readonly strips: readonly PlanStrip[];
+  /** Laid out by hand, with the rules that this breaks. */
+  readonly byHand: boolean;
+  readonly stripFaults: readonly StripFault[];
+  /** The border is thinned out in dabs; the hair between them stays. */
+  readonly fade: boolean;
   readonly field?: readonly (readonly [number, number, number, number])[];
   readonly cover: { readonly coveredShare: number; readonly overlapShare: number; readonly meanAngleErrorDeg: number };
 }

@@ -99,7 +99,7 @@ export function planVisit(visit: VisitCase, settings: PlanSettings = {}): Result
   const schedule = visitSchedule(chosen.map(({ work, choice }): ZoneJobs => zoneJobs(work, choice, studio.level)), studio.maxOnSkin, studio.walkS, memory);
   const orderOf = new Map<string, number>();
   for (const e of schedule.events) if (e.do === 'lay' && e.strip && !orderOf.has(e.strip)) orderOf.set(e.strip, orderOf.size + 1);
-  const planZones = zones.map((z, i) => planZone({ ...z, client: visit.client, memory, choice: choices[i] ?? null, orderOf, withField: settings.withField ?? false }));
+  const planZones = zones.map((z, i) => planZone({ ...z, client: visit.client, memory, choice: choices[i] ?? null, orderOf, level: studio.level, withField: settings.withField ?? false }));
   const regrowth = zones.map((z) => planRegrowth(z.work, z.match, studio, z.learned, visit.on));
   const materials = materialsFor({
     strips: chosen.flatMap(({ work, choice }) => work.layout(choice.product, choice.way).strips.map((s) => ({

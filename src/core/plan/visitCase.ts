@@ -9,7 +9,7 @@ import { SHIPPED_WEIGHTS, WEIGHT_NAMES, type HeatWish, type Schools, type Weight
 import { SHIPPED_PRODUCT_IDS, SHIPPED_PRODUCTS, type Product, type Way } from '../products';
 import type { CivilDate } from '../shared';
 import type { FoundFact, Override, RuleChange } from '../screening';
-import type { HandLevel } from '../strips';
+import type { HandLevel, HandStrip } from '../strips';
 
 export interface ClientCase {
   readonly statureCm?: number | undefined;
@@ -70,6 +70,17 @@ export interface ZoneCase {
   readonly way?: Way | undefined;
   /** Slab and touch asked for by hand for one product. */
   readonly heat?: HeatWish | undefined;
+  /** The zone's border is thinned out in dabs (shoulder, hard wax). */
+  readonly fade?: boolean | undefined;
+  /** Strips laid out by hand, for products of one family worked in one manner. */
+  readonly handStrips?: HandStrips | undefined;
+}
+
+export interface HandStrips {
+  readonly family: Family;
+  /** Worked by hand or under cloth; sugar has both. */
+  readonly way: Way;
+  readonly strips: readonly HandStrip[];
 }
 
 export interface VisitCase {

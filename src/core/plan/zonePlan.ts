@@ -9,7 +9,7 @@ import { choiceReasons, exclusionSentence, heatNeedOf, heatOfOption, lengthRange
 import { mannerName, mannerOf, type Product, type Way } from '../products';
 import type { ZoneJudgement } from '../screening';
 import { isStopped } from '../screening';
-import { handworkOf } from '../strips';
+import { handworkOf, largestStrip, stripFaults, type HandLevel } from '../strips';
 import { addDays, roundTo, samplePoints, type Ring, type Vec } from '../shared';
 import { hairNotes } from './hairNotes';
 import type { PlanMemory } from './planMemory';
@@ -74,7 +74,7 @@ function planStrips(choice: Option, heat: PlanHeat, work: ZoneWork, orderOf: Rea
       const hand = handworkOf({ zone: work.zone.id, family: choice.family, lengthCm: s.lengthCm, coarseness: work.hair.coarseness });
       return {
       id: s.id, order: orderOf.get(s.id) ?? s.order, outline: ring4(s.outline), growth: at6(s.growth),
-      place: subdivisionAt(work.zone.id, work.input.side, work.sheet, middleOf(s.outline)), crossing: crossingUnder(work.field, s.outline), lay: at6(s.lay), pull: at6(s.pull), tab: at4(s.tab),
+      place: subdivisionAt(work.zone.id, work.input.side, work.sheet, middleOf(s.outline)), crossing: crossingUnder(work.field, s.outline), lay: at6(s.lay), pull: at6(s.pull), turnDeg: s.turnDeg ?? 0, tab: at4(s.tab),
       tabOn: s.tabOn, tabKind: s.tabKind, pass: 1, lengthMm: roundTo(s.lengthCm * 10, 1), widthMm: roundTo(s.widthCm * 10, 1), thicknessMm: heat.thicknessMm,
       massG: roundTo(massUsedG({ product: choice.product, manner, areaCm2: s.areaCm2, thicknessMm: heat.thicknessMm, coats: choice.coats }), 2),
       touches: s.touches, needsBefore: s.needsBefore, pulls: hand.pulls, pace: hand.pace, handwork: hand.note, setS: heat.setS,
@@ -98,6 +98,16 @@ function coarseField(field: GrowthField): readonly (readonly [number, number, nu
   return out;
 }
 
+/** What was changed by hand in a zone's strips, and the rules that it breaks. */
+function handFacts(work: ZoneWork, choice: Option | null, level: HandLevel): Pick<PlanZone, 'byHand' | 'stripFaults' | 'fade'> {
+  const layout = choice && work.layout(choice.product, choice.way);
+  const byHand = layout?.byHand ?? false;
+  return {
+    byHand, stripFaults: layout && byHand ? stripFaults(layout, work.field, { largestCm: largestStrip(work.zone, choice.family, level) }) : [],
+    fade: choice?.family === 'hard' && work.input.fade === true && !byHand,
+  };
+}
+
 export interface ZonePlanInput {
   readonly work: ZoneWork;
   readonly judgement: ZoneJudgement;
@@ -108,6 +118,7 @@ export interface ZonePlanInput {
   readonly memory: PlanMemory;
   readonly else: readonly WhatElse[];
   readonly orderOf: ReadonlyMap<string, number>;
+  readonly level: HandLevel;
   readonly withField: boolean;
 }
 
@@ -118,7 +129,7 @@ function togetherReason(choice: Option, options: readonly Option[], forced: bool
   return forced ? [`Chosen by hand; ${best.product.name.toLowerCase()} was the proposal.`] : [`${best.product.name} would score a little higher here alone; one pot for more zones and fewer changes weigh more.`];
 }
 
-export function planZone({ work, judgement, options, choice, match, client, memory, else: others, orderOf, withField }: ZonePlanInput): PlanZone {
+export function planZone({ work, judgement, options, choice, match, client, memory, else: others, orderOf, level, withField }: ZonePlanInput): PlanZone {
   const heat = choice ? planHeat(choice, match, client) : null;
   const cover = choice ? work.layout(choice.product, choice.way).cover : null;
   const reasons = choice
@@ -131,6 +142,7 @@ export function planZone({ work, judgement, options, choice, match, client, memo
     sheetCm: [roundTo(work.sheet.widthCm, 2), roundTo(work.sheet.heightCm, 2)], basis: work.sheet.basis, crossingShare: roundTo(work.crossing.share, 3), outline: ring4(work.sheet.outline), excluded: work.exclusions,
     choice: choice ? { product: choice.product.id, family: choice.family, way: choice.way, coats: choice.coats, passes: choice.passes } : null,
     heat, options: options.map((o) => planOption(o, openersOf(o, match, memory))), better: (isStopped(judgement.outcome) ? [] : others).map((o) => ({ product: o.option.product.id, way: o.option.way, kind: o.kind, fromOn: o.fromOn })), reasons: [...reasons, ...hairNotes(work.hair, work.crossing.share)], strips: choice && heat ? planStrips(choice, heat, work, orderOf) : [],
+    ...handFacts(work, choice, level),
     ...(withField ? { field: coarseField(work.field) } : {}),
     cover: { coveredShare: roundTo(cover?.coveredShare ?? 0, 4), overlapShare: roundTo(cover?.overlapShare ?? 0, 4), meanAngleErrorDeg: roundTo(cover?.meanAngleErrorDeg ?? 0, 2) },
   };

@@ -6,7 +6,7 @@ import type { Hair } from '../hair';
 import { mannerName, type Product, type Way } from '../products';
 import { zoneKey } from '../screening';
 import { angleBetweenDeg, fail, isInside, ok, type Result, type Ring } from '../shared';
-import { hairRegion, largestStrip, layOutZone, zoneShapes, type HandLevel, type Layout } from '../strips';
+import { hairRegion, largestStrip, layOutZone, zoneShapes, type HandLevel, type HandStrip, type Layout } from '../strips';
 import { regionArea } from '../shared';
 import type { PlanMemory } from './planMemory';
 import type { ClientCase, ZoneCase } from './visitCase';
@@ -55,6 +55,12 @@ function crossingOf(field: GrowthField, outline: Ring): ZoneWork['crossing'] {
   return nodes === 0 ? { share: 0, addsDeg: 0 } : { share: share / nodes, addsDeg: off / nodes };
 }
 
+/** Strips by hand, where the product is of the family and manner they were laid out for. */
+function handStripsFor({ handStrips }: ZoneCase, product: Product, way: Way): readonly HandStrip[] | undefined {
+  if (!handStrips || handStrips.family !== product.family) return undefined;
+  return mannerName(product.family, way) === mannerName(handStrips.family, handStrips.way) ? handStrips.strips : undefined;
+}
+
 export function prepareZone(input: ZoneCase, index: number, client: ClientCase, level: HandLevel, memory: PlanMemory): Result<ZoneWork> {
   const zone = ZONES[input.zone];
   const sheet = sheetFor(zone, input.side, client, input.sheetCm);
@@ -68,8 +74,8 @@ export function prepareZone(input: ZoneCase, index: number, client: ClientCase, 
     const key = `${product.family}/${mannerName(product.family, way)}/${way}`;
     const known = layouts.get(key);
     if (known) return known;
-    const ground = [zone.id, input.side, sheet.value.widthCm, sheet.value.heightCm, input.strokes ?? [], exclusions, level, idPrefix];
-    const made = memory.layouts(JSON.stringify([key, ground]), () => layOutZone(sheet.value.outline, field, exclusions, { way, largestCm: largestStrip(zone, product.family, level), ...zoneShapes(zone.id, input.side, product.family, sheet.value) }, idPrefix));
+    const ground = [zone.id, input.side, sheet.value.widthCm, sheet.value.heightCm, input.strokes ?? [], exclusions, level, idPrefix, input.fade ?? false, handStripsFor(input, product, way) ?? null];
+    const made = memory.layouts(JSON.stringify([key, ground]), () => layOutZone(sheet.value.outline, field, exclusions, { way, largestCm: largestStrip(zone, product.family, level), ...zoneShapes({ zone: zone.id, side: input.side, family: product.family, sheet: sheet.value, fade: input.fade ?? false }), byHand: handStripsFor(input, product, way) }, idPrefix));
     layouts.set(key, made);
     return made;
   };

@@ -1,7 +1,7 @@
 // Polygons on the sheet: rings of [x, y] in centimetres, closed without repeating the first point. Regions are lists of rings
 // (outer rings and holes, even-odd). Boolean work by clipper2-ts on a lattice of 1 µm; this file is its only wrapper.
 
-import { areaD as ringArea, areaPathsD, differenceD, FillRule, intersectD, unionD, type PathsD } from 'clipper2-ts';
+import { areaD as ringArea, areaPathsD, differenceD, EndType, FillRule, inflatePathsD, intersectD, JoinType, unionD, type PathsD } from 'clipper2-ts';
 import type { Ring, Vec } from './vec';
 
 export type Region = readonly Ring[];
@@ -18,6 +18,9 @@ export const subtractRegions = (a: Region, b: Region): Region =>
   b.length === 0 ? a : fromPaths(differenceD(toPaths(a), toPaths(b), FillRule.EvenOdd, PRECISION));
 /** Union of overlapping rings (each filled). */
 export const uniteRings = (rings: Region): Region => fromPaths(unionD(toPaths(rings).map(orient), [], FillRule.NonZero, PRECISION));
+
+/** The ring widened by so many centimetres on every side, or narrowed where negative; corners rounded. Empty where nothing is left. */
+export const offsetRing = (ring: Ring, byCm: number): Region => fromPaths(inflatePathsD(toPaths([ring]).map(orient), byCm, JoinType.Round, EndType.Polygon, 2, PRECISION));
 
 /** Signed area of a ring in cm²; positive for outer rings as clipper returns them. */
 export const signedArea = (ring: Ring): number => ringArea(ring.map(([x, y]) => ({ x, y })));

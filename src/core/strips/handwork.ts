@@ -34,6 +34,9 @@ const BIKINI: readonly ZoneId[] = ['bikini-edge', 'bikini-extended', 'front-comp
 /** Strips of the ear shorter than this are the ball at the tragus, cm; longer ones follow the rim. */
 const EAR_BALL_CM = 1.6;
 
+/** Shorter pieces of the shoulder are dabs of its faded border, cm. */
+const DAB_UP_TO_CM = 2.1;
+
 const tugs = (lengthCm: number, tugCm: number): number => Math.max(1, Math.ceil(lengthCm / tugCm - 0.05));
 
 export function handworkOf(input: HandworkInput): Handwork {
@@ -49,6 +52,7 @@ function pullsOf({ zone, family, lengthCm, coarseness }: HandworkInput, fine: bo
   if (zone === 'brow') return { pulls: 3, note: `Eyes closed. Three short pulls, not one${family === 'hard' ? '' : '; a clean strip each time'}.` };
   if (zone === 'upper-lip') return { pulls: 1, note: 'Two-way stretch: the client draws the lip over the teeth. Clear of the nostrils.' };
   if (zone === 'ear') return lengthCm < EAR_BALL_CM ? { pulls: 1, note: 'A ball over and under the tragus, never into the canal; its stick stays as the handle. Until fully cold, ear braced, no half pull.' } : { pulls: 1, note: 'Brace the ear at its base; no half pull.' };
+  if (zone === 'shoulder' && family === 'hard' && lengthCm < DAB_UP_TO_CM) return { pulls: 1, note: 'A dab to thin the border out: grip it by the stick bedded in it; the hair round it stays.' };
   if (BIKINI.includes(zone) && lengthCm > LONG_BIKINI_CM) {
     const pulls = tugs(lengthCm, BIKINI_TUG_CM);
     return { pulls, note: `A row of ${pulls} brief flat tugs, not one long pull.` };

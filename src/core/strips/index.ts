@@ -1,8 +1,12 @@
-export type { Strip, Piece, TabKind, TabOn, HandLevel, LayoutInput } from './types';
+export type { Strip, Piece, TabKind, TabOn, HandLevel, HandStrip, LayoutInput } from './types';
 export { layOutZone, hairRegion } from './layOut';
 export type { Layout, Cover } from './layOut';
 export { largestStrip } from './sizes';
 export { isSliver } from './lanes';
 export { doTouch } from './touches';
 export { handworkOf } from './handwork';
-export { zoneShapes } from './zoneShapes';
+export { canFade, zoneShapes } from './zoneShapes';
+export { fillGaps, growStrip, joinStrips, redrawStrip, removeStrip, splitStrip, turnStrip } from './stripEdits';
+export type { EditResult } from './stripEdits';
+export { stripFaults } from './stripFaults';
+export type { StripFault, StripFaultCode } from './stripFaults';

@@ -3,7 +3,7 @@
 // Slivers join the neighbour with the longest shared border where the joined strip is not too large.
 
 import {
-  angleBetweenDeg, boxOf, connectedPieces, distanceToSegment, extentAlong, intersectRegions, perpendicular, regionArea, samplePoints, uniteRings,
+  angleBetweenDeg, boxOf, connectedPieces, distanceToSegment, extentAlong, intersectRegions, perpendicular, regionArea, rotate, samplePoints, uniteRings,
   type Region, type Ring, type Vec,
 } from '../shared';
 import { meanDirection, type GrowthField } from '../field';
@@ -26,7 +26,7 @@ const JOIN_TURN_DEG = 35;
 const SLIVER_AREA = 0.3;
 const SLIVER_WIDTH = 0.35;
 /** Below this a leftover is a crumb: always joined, else left to the tweezer, cm². */
-const CRUMB_CM2 = 0.08;
+export const CRUMB_CM2 = 0.08;
 
 /** Rectangle from s0 to s1 along `axis` and t0 to t1 along its normal. */
 function band(axis: Vec, s0: number, s1: number, t0: number, t1: number): Ring {
@@ -35,16 +35,16 @@ function band(axis: Vec, s0: number, s1: number, t0: number, t1: number): Ring {
   return [at(s0, t0), at(s1, t0), at(s1, t1), at(s0, t1)];
 }
 
-export function makePiece(outline: Ring, field: GrowthField, input: LayoutInput, fallback: Vec): Piece {
+export function makePiece(outline: Ring, field: GrowthField, input: LayoutInput, fallback: Vec, turnDeg = 0): Piece {
   const region = [outline];
   const box = boxOf(region);
   const step = Math.max(0.1, Math.min(0.4, Math.min(box.x1 - box.x0, box.y1 - box.y0) / 5));
   const growth = meanDirection(field, samplePoints(region, step)) ?? fallback;
-  const { lay, pull } = layAndPull(input.way, growth);
+  const { lay, pull } = layAndPull(input.way, turnDeg === 0 ? growth : rotate(growth, turnDeg));
   const areaCm2 = regionArea(region);
   const [low, high] = extentAlong(region, lay);
   const lengthCm = high - low;
-  return { outline, areaCm2, growth, lay, pull, lengthCm, widthCm: areaCm2 / lengthCm };
+  return { outline, areaCm2, growth, lay, pull, lengthCm, widthCm: areaCm2 / lengthCm, ...(turnDeg === 0 ? {} : { turnDeg }) };
 }
 
 /** Cuts a region with holes across `axis` at each hole's middle until every piece is simple. */

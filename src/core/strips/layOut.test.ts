@@ -23,7 +23,7 @@ function lay({ id, side, family, way, strokes = [], exclusions = [] }: Setup) {
   if (!sheet.ok) throw new Error(sheet.error.code);
   const field = growthField(zone, side, sheet.value, strokes);
   const largestCm = largestStrip(zone, family, 'practised');
-  return { field, sheet: sheet.value, largestCm, exclusions, layout: layOutZone(sheet.value.outline, field, exclusions, { way, largestCm, ...zoneShapes(id, side, family, sheet.value) }, 'A') };
+  return { field, sheet: sheet.value, largestCm, exclusions, layout: layOutZone(sheet.value.outline, field, exclusions, { way, largestCm, ...zoneShapes({ zone: id, side, family, sheet: sheet.value }) }, 'A') };
 }
 
 /** Everything that must hold for any layout. */

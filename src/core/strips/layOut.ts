@@ -2,15 +2,16 @@
 // Method: straight lanes per cell (layout A) and lanes fitted to the field (layout B), the cheaper by strips + slivers + 20·share
 // of area whose growth is off by more than 25°; a tie goes to the straight ones.
 
-import { angleBetweenDeg, connectedPieces, discRing, intersectRegions, perpendicular, regionArea, samplePoints, scale, dot, subtractRegions, uniteRings, type Region, type Ring } from '../shared';
-import { growthAt, type Exclusion, type GrowthField } from '../field';
+import { angleBetweenDeg, connectedPieces, discRing, intersectRegions, perpendicular, regionArea, scale, dot, subtractRegions, uniteRings, type Region, type Ring } from '../shared';
+import type { Exclusion, GrowthField } from '../field';
+import { angleErrors } from './angleErrors';
 import { labelRegions } from './cellBorders';
 import { FLOOD_CROSSED_DEG, FLOOD_DEG, growthCells, nodesInside, type CellLabels } from './cells';
 import { cutFitted, fitCell } from './fittedLanes';
-import { cutCell, GENEROUS_CUTTING, isSliver, isTooLarge, joinSlivers, makePiece, USUAL_CUTTING, withoutHoles, type Cutting } from './lanes';
+import { CRUMB_CM2, cutCell, GENEROUS_CUTTING, isSliver, isTooLarge, joinSlivers, makePiece, USUAL_CUTTING, withoutHoles, type Cutting } from './lanes';
 import { orderPieces } from './order';
 import { doTouch } from './touches';
-import type { LayoutInput, Piece, Strip } from './types';
+import type { Fade, HandStrip, LayoutInput, Piece, Strip } from './types';
 
 export interface Cover {
   readonly coveredShare: number;
@@ -23,35 +24,14 @@ export interface Cover {
 export interface Layout {
   /** In order of laying. */
   readonly strips: readonly Strip[];
+  /** Taken from strips by hand; those that lie nowhere on the hair are as good as none. */
+  readonly byHand: boolean;
   readonly cover: Cover;
   readonly hairAreaCm2: number;
   readonly slivers: number;
 }
 
-const OFF_DEG = 25;
 const OFF_WEIGHT = 20;
-
-interface AngleErrors {
-  readonly meanDeg: number;
-  readonly over25: number;
-  readonly over40: number;
-}
-
-function angleErrors(pieces: readonly Piece[], field: GrowthField): AngleErrors {
-  let [n, total, over25, over40] = [0, 0, 0, 0];
-  const area = pieces.reduce((s, p) => s + p.areaCm2, 0);
-  const step = Math.max(0.1, Math.sqrt(area) / 26);
-  for (const piece of pieces) {
-    for (const point of samplePoints([piece.outline], step)) {
-      const error = angleBetweenDeg(growthAt(field, point), piece.growth);
-      n++;
-      total += error;
-      if (error > OFF_DEG) over25++;
-      if (error > 40) over40++;
-    }
-  }
-  return n === 0 ? { meanDeg: 0, over25: 0, over40: 0 } : { meanDeg: total / n, over25: over25 / n, over40: over40 / n };
-}
 
 /** A mean error above this costs extra, so that the layout stays under the 10° that count as following the growth. */
 const MEAN_DEG = 9.5;
@@ -160,39 +140,68 @@ function fromTheStart(pieces: readonly Piece[]): readonly Piece[] {
     .map(({ piece }) => piece);
 }
 
+/** Strips by hand on the hair that there is: what a mark or the outline cuts away is gone, ground given twice belongs to the first. */
+function piecesByHand(strips: readonly HandStrip[], hair: Region, field: GrowthField, input: LayoutInput): readonly Piece[] {
+  let free = hair;
+  return strips.flatMap(({ outline, turnDeg = 0 }) => {
+    const ground = intersectRegions(free, [outline]);
+    if (ground.length === 0) return [];
+    free = subtractRegions(free, [outline]);
+    const axis = makePiece(outline, field, input, [0, 1]).lay;
+    return connectedPieces(ground).flatMap((part) => withoutHoles(part, axis)).map((ring) => makePiece(ring, field, input, [0, 1], turnDeg)).filter((p) => p.areaCm2 >= CRUMB_CM2 / 4);
+  });
+}
+
+/** Dabs of a faded border, and the hair to be taken at all. */
+function fadedBorder(fade: Fade, hair: Region, field: GrowthField, input: LayoutInput): { readonly dabs: readonly Piece[]; readonly rest: Region } {
+  const dabs = fade.dabs.flatMap((ring) => connectedPieces(intersectRegions(hair, [ring])).flatMap((part) => withoutHoles(part, [0, 1])));
+  return { dabs: dabs.map((ring) => makePiece(ring, field, input, [0, 1])).filter((p) => p.areaCm2 >= CRUMB_CM2), rest: subtractRegions(hair, [fade.band]) };
+}
+
 /** Lays out one zone. `idPrefix` + a number in order of laying makes the ids. */
 export function layOutZone(outline: Ring, field: GrowthField, exclusions: readonly Exclusion[], input: LayoutInput, idPrefix: string): Layout {
   const { hair, excluded } = hairRegion(outline, exclusions);
-  const pieces = fromTheStart(cutAll(outline, field, hair, input));
+  const hand = input.byHand ? piecesByHand(input.byHand, hair, field, input) : [];
+  const byHand = hand.length > 0;
+  const border = input.fade && !byHand ? fadedBorder(input.fade, hair, field, input) : null;
+  const main = byHand ? hand : cutAll(outline, field, border?.rest ?? hair, input);
+  const dabs = border?.dabs ?? [];
+  const pieces = fromTheStart([...main, ...dabs]);
   const covered = uniteRings(pieces.map((p) => p.outline));
-  const hairAreaCm2 = regionArea(hair);
-  const leftOver = subtractRegions(hair, covered);
-  const ordered = orderPieces(pieces, leftOver, excluded);
-  const idOf = new Map(ordered.map((o, k) => [o.piece, `${idPrefix}${k + 1}`]));
-  const bare = ordered.flatMap((o) => {
-    const piece = pieces[o.piece];
-    return piece ? [{ o, piece, id: idOf.get(o.piece) ?? '' }] : [];
-  });
-  // touching is mutual: each pair is looked at once
-  const touches = bare.map((): string[] => []);
-  bare.forEach((a, i) => bare.slice(i + 1).forEach((b, more) => {
-    if (!doTouch({ outline: a.piece.outline, tabRing: a.o.tab.ring }, { outline: b.piece.outline, tabRing: b.o.tab.ring })) return;
-    touches[i]?.push(b.id);
-    touches[i + 1 + more]?.push(a.id);
-  }));
-  const strips = bare.map(({ o, piece, id }, k): Strip => ({
-    ...piece, id, order: k + 1, tab: o.tab.centre, tabRing: o.tab.ring, tabOn: o.tabOn, tabKind: o.tab.kind,
-    touches: touches[k] ?? [],
-    needsBefore: o.needsBefore.map((i) => idOf.get(i) ?? ''),
-  }));
+  // what a fade leaves standing was not meant to be taken
+  const meant = border ? uniteRings([...border.rest, ...dabs.map((d) => d.outline)]) : hair;
+  const hairAreaCm2 = regionArea(meant);
+  const strips = arrange(pieces, subtractRegions(hair, covered), excluded, idPrefix);
   const stripArea = pieces.reduce((s, p) => s + p.areaCm2, 0);
   const coveredArea = regionArea(covered);
   const errors = angleErrors(pieces, field);
   return {
-    strips, hairAreaCm2, slivers: pieces.filter((p) => isSliver(p, input.largestCm)).length,
+    strips, byHand, hairAreaCm2, slivers: main.filter((p) => isSliver(p, input.largestCm)).length,
     cover: {
       coveredShare: hairAreaCm2 > 0 ? Math.min(1, coveredArea / hairAreaCm2) : 1, overlapShare: hairAreaCm2 > 0 ? Math.max(0, (stripArea - coveredArea) / hairAreaCm2) : 0,
       meanAngleErrorDeg: errors.meanDeg, over40Share: errors.over40,
     },
   };
+}
+
+/** Tabs, order, ids and touching for pieces that lie fast. `leftOver`: hair that no piece takes. */
+function arrange(pieces: readonly Piece[], leftOver: Region, excluded: Region, idPrefix: string): readonly Strip[] {
+  const ordered = orderPieces(pieces, leftOver, excluded);
+  const idOf = new Map(ordered.map((o, k) => [o.piece, `${idPrefix}${k + 1}`]));
+  const laid = ordered.flatMap((o) => {
+    const piece = pieces[o.piece];
+    return piece ? [{ o, piece, id: idOf.get(o.piece) ?? '' }] : [];
+  });
+  // touching is mutual: each pair is looked at once
+  const touches = laid.map((): string[] => []);
+  laid.forEach((a, i) => laid.slice(i + 1).forEach((b, more) => {
+    if (!doTouch({ outline: a.piece.outline, tabRing: a.o.tab.ring }, { outline: b.piece.outline, tabRing: b.o.tab.ring })) return;
+    touches[i]?.push(b.id);
+    touches[i + 1 + more]?.push(a.id);
+  }));
+  return laid.map(({ o, piece, id }, k): Strip => ({
+    ...piece, id, order: k + 1, tab: o.tab.centre, tabRing: o.tab.ring, tabOn: o.tabOn, tabKind: o.tab.kind,
+    touches: touches[k] ?? [],
+    needsBefore: o.needsBefore.map((i) => idOf.get(i) ?? ''),
+  }));
 }

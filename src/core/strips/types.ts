@@ -14,6 +14,8 @@ export interface Piece {
   readonly growth: Vec;
   readonly lay: Vec;
   readonly pull: Vec;
+  /** Turned by hand from how the way lays it, degrees, x towards y; absent = not turned. */
+  readonly turnDeg?: number | undefined;
   /** Extent along the lay, and area ÷ extent, cm. */
   readonly lengthCm: number;
   readonly widthCm: number;
@@ -43,6 +45,19 @@ export interface PlannedGround {
   readonly along: Vec | null;
 }
 
+/** A strip drawn or changed by hand. */
+export interface HandStrip {
+  /** Simple ring, sheet centimetres; what lies off the hair or on a mark's clearance is cut away. */
+  readonly outline: Ring;
+  readonly turnDeg?: number | undefined;
+}
+
+/** A border that thins out: dabs of wax and the hair between them that stays. */
+export interface Fade {
+  readonly dabs: readonly Ring[];
+  readonly band: Ring;
+}
+
 export interface LayoutInput {
   readonly way: Way;
   /** Largest strip [width, length], cm. */
@@ -51,4 +66,8 @@ export interface LayoutInput {
   readonly meanErrorDeg?: number | undefined;
   /** Ground laid as a piece of its own where the growth allows it. */
   readonly planned?: readonly PlannedGround[];
+  /** The border is thinned out in dabs instead of ending. */
+  readonly fade?: Fade | undefined;
+  /** Strips laid out by hand: taken as they are, only tabs and order are found. */
+  readonly byHand?: readonly HandStrip[] | undefined;
 }

@@ -1,9 +1,9 @@
 // Ground that practitioners lay as a piece of its own whatever the lanes beside it do: the knee in three deep strips, the spine
-// as its own lane, the ball of the ear at the tragus. In shares of the left or middle sheet. Common practice, no source; places from memory.
+// as its own lane, the ball of the ear at the tragus; and the shoulder's border that fades. In shares of the left or middle sheet. Common practice, no source; places from memory.
 
 import type { Family, Side, ZoneId } from '../anatomy';
-import type { Vec } from '../shared';
-import type { LayoutInput, PlannedGround } from './types';
+import { crossingsAt, discRing, type Ring, type Vec } from '../shared';
+import type { Fade, LayoutInput, PlannedGround } from './types';
 
 interface Row {
   readonly families: readonly Family[];
@@ -25,14 +25,54 @@ const ROWS: Readonly<Partial<Record<ZoneId, readonly Row[]>>> = {
   ear: [{ families: ['hard', 'sugar'], whole: true, along: null, shape: [[-0.1, 0.3], [0.5, 0.3], [0.5, 0.6], [-0.1, 0.66]] }],
 };
 
-/** What a layout owes to its zone beyond the size of strips: grounds of their own, and how closely the growth must be followed. */
-export function zoneShapes(zone: ZoneId, side: Side, family: Family, sheet: { readonly widthCm: number; readonly heightCm: number }): Pick<LayoutInput, 'planned' | 'meanErrorDeg'> {
+interface Ground {
+  readonly widthCm: number;
+  readonly heightCm: number;
+  readonly outline: Ring;
+}
+
+/** Where the shoulder's cap runs out towards the arm, share of its height; below it a fade thins the hair out. */
+const FADE_FROM = 0.64;
+/** Share of the skin that each row of dabs covers, from the strips outward. */
+const FADE_ROWS = [0.62, 0.38, 0.16];
+const DAB_CM = 0.75;
+/** Least way from dab to dab, so that they do not touch, cm. */
+const DAB_APART_CM = 1.75;
+
+/** Dabs in rows that thin out towards the arm, staggered; common practice, no source, shares from memory. */
+function fadeOf(zone: ZoneId, { widthCm, heightCm, outline }: Ground): Fade | undefined {
+  if (zone !== 'shoulder') return undefined;
+  const [top, rowCm] = [FADE_FROM * heightCm, ((1 - FADE_FROM) * heightCm) / FADE_ROWS.length];
+  const dabs = FADE_ROWS.flatMap((coverage, row) => {
+    const y = top + (row + 0.5) * rowCm;
+    const xs = crossingsAt([outline], y);
+    const [from, to] = [(xs[0] ?? 0) + 0.5 * DAB_CM, (xs.at(-1) ?? 0) - 0.5 * DAB_CM];
+    const count = Math.max(1, Math.min(Math.floor((to - from) / DAB_APART_CM), Math.round((coverage * (to - from) * rowCm) / (Math.PI * DAB_CM ** 2))));
+    const stagger = row % 2 === 0 ? 0.5 : 0.35;
+    return Array.from({ length: count }, (_, k) => discRing([from + ((k + stagger) * (to - from)) / count, y], DAB_CM, 24));
+  });
+  return { dabs, band: [[-1, top], [widthCm + 1, top], [widthCm + 1, heightCm + 1], [-1, heightCm + 1]] };
+}
+
+/** Zones whose border can be thinned out. */
+export const canFade = (zone: ZoneId): boolean => zone === 'shoulder';
+
+export interface ZoneShapesInput {
+  readonly zone: ZoneId;
+  readonly side: Side;
+  readonly family: Family;
+  readonly sheet: Ground;
+  readonly fade?: boolean;
+}
+
+/** What a layout owes to its zone beyond the size of strips: grounds of their own, a faded border, and how closely the growth must be followed. */
+export function zoneShapes({ zone, side, family, sheet, fade = false }: ZoneShapesInput): Pick<LayoutInput, 'planned' | 'meanErrorDeg' | 'fade'> {
   // the rim of the ear grows any way: its strips follow the rim, not the hair
-  return { planned: plannedGrounds(zone, side, family, sheet), meanErrorDeg: zone === 'ear' ? 14 : undefined };
+  return { planned: plannedGrounds(zone, side, family, sheet), meanErrorDeg: zone === 'ear' ? 14 : undefined, fade: fade && family === 'hard' ? fadeOf(zone, sheet) : undefined };
 }
 
 /** Planned grounds of a zone in sheet centimetres; none for most. */
-function plannedGrounds(zone: ZoneId, side: Side, family: Family, sheet: { readonly widthCm: number; readonly heightCm: number }): readonly PlannedGround[] {
+function plannedGrounds(zone: ZoneId, side: Side, family: Family, sheet: Ground): readonly PlannedGround[] {
   return (ROWS[zone] ?? []).filter((row) => row.families.includes(family)).map(({ whole, along, shape }) => {
     const ring = shape.map(([u, v]): Vec => [(side === 'right' ? 1 - u : u) * sheet.widthCm, v * sheet.heightCm]);
     return { ring: side === 'right' ? [...ring].reverse() : ring, whole, along };

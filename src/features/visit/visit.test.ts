@@ -33,7 +33,7 @@ const zoneOf = (side: 'left' | 'right'): BenchZone => ({
   data: { v: 1, hair: { lengthMm: 7, coarseness: 4, density: 3, curl: 1, history: 'regular' }, strokes: [], marks: [], product: null, way: null, reason: '', confirmed: side === 'left' },
 });
 const bench = (more: Partial<Bench> = {}): Bench => ({
-  visit: { id: 'v', version: 1, onDate: '2027-05-14', status: 'open', personId: 'p', personName: 'Ines', endedAs: null,
+  visit: { id: 'v', version: 1, onDate: '2027-05-14', status: 'open', personId: 'p', personName: 'Ines', level: 'practised', endedAs: null,
     consult: {
       v: 2, facts: [], asked: [], unsure: [], spots: [], services: [], overrides: [], judged: null, consent: true, guardianConsent: false, sensitivity: 3, confirmedAtMs: null,
       agreed: { howMuch: [], coldPack: false, company: 'either', tweezing: true, words: '' },

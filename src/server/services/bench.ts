@@ -7,6 +7,7 @@ import type { Service } from '../../core/agreement';
 import type { Plan } from '../../core/plan';
 import type { Product } from '../../core/products';
 import type { RuleChange } from '../../core/screening';
+import type { HandLevel } from '../../core/strips';
 import { yearsBetween } from '../../core/shared';
 import type { Db } from '../db/openDatabase';
 import type { CardFact, ChartData, Consult, PatchTest, Reading, StudioSettings } from '../db/schema';
@@ -32,7 +33,7 @@ export interface BenchZone {
 }
 
 export interface Bench {
-  readonly visit: { readonly id: string; readonly version: number; readonly onDate: string; readonly status: 'open' | 'closed'; readonly endedAs: 'postponed' | 'declined' | null; readonly consult: Consult; readonly personId: string; readonly personName: string };
+  readonly visit: { readonly id: string; readonly version: number; readonly onDate: string; readonly status: 'open' | 'closed'; readonly endedAs: 'postponed' | 'declined' | null; readonly consult: Consult; readonly personId: string; readonly personName: string; readonly level: HandLevel };
   readonly client: {
     readonly id: string; readonly name: string; readonly byline: string; readonly ageYears: number | null; readonly visitCount: number; readonly note: string;
     readonly body: BodySize; readonly bornOn: string | null; readonly standing: readonly CardFact[]; readonly patchTests: readonly PatchTest[];
@@ -84,7 +85,7 @@ export function loadBench(db: Db, visitId: string, nowMs: number): ServiceResult
   return {
     ok: true,
     value: {
-      visit: { id: visit.id, version: visit.version, onDate: visit.onDate, status: visit.status, endedAs: visit.endedAs, consult: visit.consult, personId: person.id, personName: person.name },
+      visit: { id: visit.id, version: visit.version, onDate: visit.onDate, status: visit.status, endedAs: visit.endedAs, consult: visit.consult, personId: person.id, personName: person.name, level: person.level },
       client: {
         id: client.id, name: client.name, byline: client.byline, ageYears: client.bornOn ? yearsBetween(client.bornOn, visit.onDate) : null,
         body: { ...(client.profile.statureCm === null ? {} : { statureCm: client.profile.statureCm }), ...(client.profile.massKg === null ? {} : { massKg: client.profile.massKg }) }, bornOn: client.bornOn, standing: client.profile.standing, patchTests: client.profile.patchTests,

@@ -68,7 +68,9 @@ export function startingChart(zone: ZoneId, past: ZonePast | undefined, on: stri
   const lengthMm = Math.min(LONGEST_FORECAST_MM, Math.max(0.5, roundHalf(typicalVisibleLength(growth, history, learned.person, Math.max(1, days)))));
   const { coarseness, density, curl } = past.last.hair;
   const lasting = (past.last.hair.flags ?? []).filter((f) => LASTING_FLAGS.includes(f));
-  return { ...past.last, marks, hair: { coarseness, density, curl, ...(lasting.length > 0 ? { flags: lasting } : {}), history: days > 90 ? 'lapsed' : history, lengthMm }, reason: past.last.product ? past.last.reason : '', confirmed: false };
+  // strips by hand belong to the hair of their day
+  const { handStrips: _ofThatDay, ...last } = past.last;
+  return { ...last, marks, hair: { coarseness, density, curl, ...(lasting.length > 0 ? { flags: lasting } : {}), history: days > 90 ? 'lapsed' : history, lengthMm }, reason: past.last.product ? past.last.reason : '', confirmed: false };
 }
 
 export const zoneKeyOf = (ref: { readonly zone: ZoneId; readonly side: Side }): string => keyOf(ref.zone, ref.side);

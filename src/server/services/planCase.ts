@@ -56,6 +56,7 @@ function zoneCase({ zone, side, data, past }: CaseParts['zones'][number], on: st
     ...(data.product && stocked(data.product) ? { product: data.product } : {}),
     ...(data.way && (!data.product || stocked(data.product)) ? { way: data.way as Way } : {}), // checked by the request's schema
     ...heatWish(data, products),
+    ...(data.fade ? { fade: true } : {}), ...(data.handStrips ? { handStrips: data.handStrips } : {}),
   };
 }
 
@@ -91,7 +92,7 @@ const EMPTY_PLAN = (on: string, currency: string): Plan => ({
 });
 
 /** Raised whenever the engines change what they answer, so that kept plans are made anew. */
-const ENGINES = 9;
+const ENGINES = 10;
 
 /** Shared by all visits of this process: an answer at the consultation lays no strip anew. */
 const memory = planMemory();

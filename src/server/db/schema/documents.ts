@@ -3,7 +3,7 @@
 import type { Figure, Side, ZoneId } from '../../../core/anatomy';
 import type { Mark, Stroke } from '../../../core/field';
 import type { HairFlag, HairHistory } from '../../../core/hair';
-import type { StudioCase } from '../../../core/plan';
+import type { HandStrips, StudioCase } from '../../../core/plan';
 import type { Fact, FormAnswers, FoundFact, Outcome } from '../../../core/screening';
 
 export interface StudioSettings {
@@ -165,6 +165,10 @@ export interface ChartData {
   readonly reason: string;
   /** Slab and touch taken by hand for one product, with the reason; absent = as planned. */
   readonly heat?: { readonly product: string; readonly thicknessMm?: number | undefined; readonly touchC?: number | undefined; readonly reason: string } | undefined;
+  /** The border is thinned out in dabs. */
+  readonly fade?: boolean | undefined;
+  /** Strips laid out by hand for this visit; absent = as planned. */
+  readonly handStrips?: HandStrips | undefined;
   /** Seen and confirmed today, not only carried over. */
   readonly confirmed: boolean;
 }
