@@ -25,3 +25,103 @@ test('the strips say how the hand takes them off, and go on paper one zone a pag
   await page.evaluate(() => window.dispatchEvent(new Event('afterprint')));
   await expect(paper).toHaveCount(0);
 });
+
+test('strips are cut, joined, turned and taken away by mouse, keys and touch; rules answer at once; what is saved is what is planned; undo, back to the plan', async ({ page }) => {
+  const made = await page.request.post('/api/visits', { data: { clientId: 'ottilie', zones: [{ zone: 'lower-leg-front', side: 'left' }] } });
+  const { visitId } = (await made.json()) as { visitId: string };
+  const planned = (await bench(page.request, visitId)).plan.zones[0];
+  if (!planned) throw new Error('the leg is planned');
+  await page.goto(`/visits/${visitId}/strips`);
+  await page.getByRole('button', { name: 'Change strips' }).click();
+  const sheet = page.getByRole('application');
+  await expect(page.locator('[data-laid="yes"]')).toBeVisible();
+  const strips = sheet.locator('[data-strip]');
+  await expect(strips).toHaveCount(planned.strips.length);
+  /** Where a point of the sheet lies on the screen. */
+  const onScreen = (x: number, y: number): Promise<{ x: number; y: number }> => sheet.evaluate((svg, [u, v]) => {
+    const p = new DOMPoint(u, v).matrixTransform((svg as unknown as SVGSVGElement).getScreenCTM() ?? new DOMMatrix());
+    return { x: p.x, y: p.y };
+  }, [x, y] as const);
+  const first = planned.strips[0]?.outline ?? [];
+  const [mx, my] = [first.reduce((s, p) => s + p[0], 0) / first.length, first.reduce((s, p) => s + p[1], 0) / first.length];
+  // the mouse cuts the first strip across
+  await page.getByRole('button', { name: 'Cut', exact: true }).click();
+  const [from, to] = [await onScreen(mx - 3, my), await onScreen(mx + 3, my)];
+  await page.mouse.move(from.x, from.y);
+  await page.mouse.down();
+  for (let k = 1; k <= 6; k++) await page.mouse.move(from.x + ((to.x - from.x) * k) / 6, from.y + ((to.y - from.y) * k) / 6);
+  await page.mouse.up();
+  await expect(strips).toHaveCount(planned.strips.length + 1);
+  await expect(page.getByText('All saved')).toBeVisible();
+  const cut = (await bench(page.request, visitId)).plan.zones[0];
+  expect(cut).toMatchObject({ byHand: true });
+  expect(cut?.strips).toHaveLength(planned.strips.length + 1);
+  expect(cut?.cover.coveredShare).toBeGreaterThan(0.98);
+  // a finger joins the halves again
+  await page.getByRole('button', { name: 'Join', exact: true }).click();
+  for (const dy of [-2.5, 2.5]) {
+    const p = await onScreen(mx, my + dy);
+    await page.touchscreen.tap(p.x, p.y);
+  }
+  await expect(strips).toHaveCount(planned.strips.length);
+  // keys: choose, turn until the rule speaks, undo
+  await page.getByRole('button', { name: 'Choose', exact: true }).click();
+  await sheet.focus();
+  await page.keyboard.press('Tab');
+  await page.getByRole('button', { name: 'Turn ↻' }).focus();
+  for (let k = 0; k < 4; k++) await page.keyboard.press('Enter');
+  await expect(page.getByRole('region', { name: 'Rules' })).toContainText('would be pulled across');
+  await expect(page.getByText('All saved')).toBeVisible();
+  expect((await bench(page.request, visitId)).plan.zones[0]?.stripFaults.map((f) => f.code)).toContain('off-growth');
+  for (let k = 0; k < 4; k++) await page.keyboard.press('z');
+  await expect(page.getByRole('region', { name: 'Rules' })).not.toContainText('would be pulled across');
+  // taken away by key, given to the neighbours
+  await page.getByRole('region', { name: 'Rules' }).waitFor();
+  await page.getByRole('button', { name: '5', exact: true }).click();
+  await page.getByRole('button', { name: 'Take away' }).press('Enter');
+  await expect(page.getByRole('region', { name: 'Rules' })).toContainText('of the hair is covered; the rest would stay');
+  await page.getByRole('button', { name: 'Give free hair to the neighbours' }).click();
+  await expect(page.getByRole('region', { name: 'Rules' })).not.toContainText('the rest would stay');
+  // an edit that cannot be: said, and nothing changed
+  const before = await strips.count();
+  await page.getByRole('button', { name: 'Cut', exact: true }).click();
+  const [a, b] = [await onScreen(-1, -1), await onScreen(1, -1)];
+  await page.mouse.move(a.x, a.y);
+  await page.mouse.down();
+  await page.mouse.move((a.x + b.x) / 2, a.y);
+  await page.mouse.move(b.x, b.y);
+  await page.mouse.up();
+  await expect(page.getByText('Draw the cut across a strip.')).toBeVisible();
+  await expect(strips).toHaveCount(before);
+  await page.getByRole('button', { name: 'Done' }).click();
+  // a reload keeps them; back to the plan drops them
+  await expect(page.getByText('All saved')).toBeVisible();
+  await page.reload();
+  await expect(page.getByText(/Changed by hand/)).toBeVisible();
+  await page.getByRole('button', { name: 'Change strips' }).click();
+  await page.getByRole('button', { name: 'As planned' }).click();
+  await page.getByRole('button', { name: 'Drop it' }).click();
+  await expect(page.getByText(/Changed by hand/)).toBeHidden();
+  await expect(page.getByText('All saved')).toBeVisible();
+  expect((await bench(page.request, visitId)).plan.zones[0]).toMatchObject({ byHand: false });
+});
+
+test('the shoulder is thinned out by one tick, and strips with a fault are refused by path', async ({ page }) => {
+  const made = await page.request.post('/api/visits', { data: { clientId: 'ottilie', zones: [{ zone: 'shoulder', side: 'left' }] } });
+  const { visitId } = (await made.json()) as { visitId: string };
+  const before = await bench(page.request, visitId);
+  const [zone] = before.zones;
+  if (!zone) throw new Error('one zone');
+  const put = (data: object) => page.request.put(`/api/visits/${visitId}/charts/shoulder/left`, { data: { version: before.visit.version, data: { ...zone.data, ...data } } });
+  const bad = await put({ handStrips: { family: 'hard', way: 'with', strips: [{ outline: [[1, 1], [2, 2], [3, 3]] }] } });
+  expect(bad.status()).toBe(422);
+  expect(JSON.stringify(await bad.json())).toContain('handStrips.strips[0].outline');
+  expect((await put({ product: 'film-hard', way: 'with' })).status()).toBe(200);
+  await page.goto(`/visits/${visitId}/strips`);
+  const tick = page.getByRole('checkbox', { name: /Thin out towards the arm/ });
+  await tick.check();
+  await expect(page.getByText('All saved')).toBeVisible();
+  const faded = (await bench(page.request, visitId)).plan.zones[0];
+  expect(faded?.fade).toBe(true);
+  expect(faded?.strips.length).toBeGreaterThan(before.plan.zones[0]?.strips.length ?? 99);
+});

@@ -44,10 +44,10 @@ function fieldOf({ radiusCm, base, bend }: Ground): GrowthField {
   const spacingCm = Math.min(0.5, box / 24);
   const n = Math.ceil(box / spacingCm);
   const direction = new Float64Array(2 * n * n);
-  for (let j = 0; j < n; j++) for (let i = 0; i < n; i++) {
+  for (let j = 0; j < n; j++) {for (let i = 0; i < n; i++) {
     const a = base + bend[0] * (2 * (i / n) - 1) + bend[1] * (2 * (j / n) - 1);
     direction.set([Math.cos(a), Math.sin(a)], 2 * (j * n + i));
-  }
+  }}
   return { spacingCm, columns: n, rows: n, direction, confidence: new Float64Array(n * n), crossing: null };
 }
 
@@ -68,12 +68,12 @@ describe('layOutZone on any ground', () => {
       if (excluded.length > 0) expect(regionArea(intersectRegions(covered, excluded))).toBeLessThan(0.01);
       // the mean over the hair, and the share that would be pulled across
       let [points, total, across] = [0, 0, 0];
-      for (const s of strips) for (const p of samplePoints([s.outline], 0.3)) {
+      for (const s of strips) {for (const p of samplePoints([s.outline], 0.3)) {
         const off = angleBetweenDeg(growthAt(field, p), s.growth);
         points++;
         total += off;
         if (off > 40) across++;
-      }
+      }}
       expect(total / points).toBeLessThanOrEqual(15);
       expect(across / points).toBeLessThanOrEqual(0.05);
       expect(Math.abs(cover.meanAngleErrorDeg - total / points)).toBeLessThan(1); // sampled on another lattice

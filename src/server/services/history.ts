@@ -69,8 +69,7 @@ export function startingChart(zone: ZoneId, past: ZonePast | undefined, on: stri
   const { coarseness, density, curl } = past.last.hair;
   const lasting = (past.last.hair.flags ?? []).filter((f) => LASTING_FLAGS.includes(f));
   // strips by hand belong to the hair of their day
-  const { handStrips: _ofThatDay, ...last } = past.last;
-  return { ...last, marks, hair: { coarseness, density, curl, ...(lasting.length > 0 ? { flags: lasting } : {}), history: days > 90 ? 'lapsed' : history, lengthMm }, reason: past.last.product ? past.last.reason : '', confirmed: false };
+  return { ...past.last, handStrips: undefined, marks, hair: { coarseness, density, curl, ...(lasting.length > 0 ? { flags: lasting } : {}), history: days > 90 ? 'lapsed' : history, lengthMm }, reason: past.last.product ? past.last.reason : '', confirmed: false };
 }
 
 export const zoneKeyOf = (ref: { readonly zone: ZoneId; readonly side: Side }): string => keyOf(ref.zone, ref.side);

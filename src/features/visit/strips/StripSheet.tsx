@@ -19,13 +19,15 @@ interface Props {
   readonly act?: string | null;
   /** The arrow of the act: the stroke of the lay, or the pull from the tab. */
   readonly arrow?: 'lay' | 'pull';
+  /** Strips that break a rule: marked with a bar and an exclamation mark. */
+  readonly broken?: ReadonlySet<string>;
   /** About how tall it is drawn, px; sets the thickness of lines and figures. */
   readonly maxHeight?: number;
 }
 
 const SPARSE = 3.2;
 const MARGIN = 1.4;
-const path = (ring: Ring): string => `M${ring.map(([x, y]) => `${x.toFixed(3)} ${y.toFixed(3)}`).join('L')}Z`;
+export const path = (ring: Ring): string => `M${ring.map(([x, y]) => `${x.toFixed(3)} ${y.toFixed(3)}`).join('L')}Z`;
 export const centreOf = (ring: Ring): Vec => {
   let [area, cx, cy] = [0, 0, 0];
   ring.forEach(([x, y], i) => {
@@ -48,7 +50,7 @@ const FILL: Readonly<Record<StripLook, { fill: string; opacity: number; stroke: 
 };
 
 /** Strips as translucent slabs over the hair: number, thick tab, pull arrow from the tab against the lay. */
-export function StripSheet({ zone, data, looks, chosen, onChoose, act, arrow = 'pull', maxHeight = 400 }: Props) {
+export function StripSheet({ zone, data, looks, chosen, onChoose, act, arrow = 'pull', broken, maxHeight = 400 }: Props) {
   const box = boxOf([zone.outline, ...zone.strips.map((s): Ring => [s.tab])]);
   const [x0, y0] = [Math.min(0, box.x0) - MARGIN, Math.min(0, box.y0) - MARGIN];
   const [w, h] = [Math.max(zone.sheetCm[0], box.x1) + MARGIN - x0, Math.max(zone.sheetCm[1], box.y1) + MARGIN - y0];
@@ -69,7 +71,7 @@ export function StripSheet({ zone, data, looks, chosen, onChoose, act, arrow = '
             {looks.get(s.id) === 'off' || s.pulls < 2 ? null : <Tugs strip={s} centre={centre} unit={unit} />}
             {looks.get(s.id) === 'off' ? null : <Tab strip={s} unit={unit} strong={isAct || isChosen} />}
             {isAct || isChosen ? (arrow === 'lay' && isAct ? <LayArrow strip={s} unit={unit} /> : <PullArrow strip={s} unit={unit} />) : null}
-            <text x={centre[0]} y={centre[1] + size * 0.36} textAnchor="middle" fontSize={size} fontWeight="700" fill={isAct ? 'var(--sheet)' : looks.get(s.id) === 'off' ? 'var(--second-ink)' : 'var(--walnut)'} stroke={isAct ? 'var(--walnut)' : 'var(--sheet)'} strokeWidth={size * 0.16} paintOrder="stroke" style={{ pointerEvents: 'none' }}>{s.order}</text>
+            <text x={centre[0]} y={centre[1] + size * 0.36} textAnchor="middle" fontSize={size} fontWeight="700" fill={isAct ? 'var(--sheet)' : looks.get(s.id) === 'off' ? 'var(--second-ink)' : 'var(--walnut)'} stroke={isAct ? 'var(--walnut)' : 'var(--sheet)'} strokeWidth={size * 0.16} paintOrder="stroke" style={{ pointerEvents: 'none' }}>{s.order}{broken?.has(s.id) ? <tspan fill="var(--madder)"> !</tspan> : null}</text>
           </g>
         );
       })}
@@ -147,7 +149,7 @@ function Arrow({ from, along, length, unit }: { readonly from: Vec; readonly alo
 }
 
 /** A sparse drawing of the hair under the strips. */
-const Hairs = memo(function Hairs({ zone, data, unit }: { readonly zone: PlanZone; readonly data: ChartData; readonly unit: number }) {
+export const Hairs = memo(function Hairs({ zone, data, unit }: { readonly zone: PlanZone; readonly data: ChartData; readonly unit: number }) {
   const facts = ZONES[zone.zone];
   const sheet = sheetFor(facts, zone.side, {}, zone.sheetCm);
   if (!sheet.ok) return null;

@@ -3,12 +3,15 @@
 import { Button, Slider } from 'antd';
 import Link from 'next/link';
 import { useEffect, useMemo, useState } from 'react';
+import { hasBegun } from '@/core/hands';
 import type { Plan, PlanZone } from '@/core/plan';
+import { canFade } from '@/core/strips';
 import { percent, plural, withDates } from '@/ui/words';
 import { useBench } from '../BenchContext.client';
 import { useZone } from '../BenchFrame.client';
 import { keyOfZone, productName } from '../stations';
 import { StationTop } from '../StationTop';
+import { StripEditor } from './StripEditor.client';
 import { StripSheet, type StripLook } from './StripSheet';
 import { looksAt, spansOf } from './playback';
 import { WallPlan } from './WallPlan.client';
@@ -31,18 +34,20 @@ export function StripsStation() {
   }
   return (
     <div className={styles.station}>
-      <Layout zone={planned} plan={bench.plan} />
+      <Layout key={keyOfZone(planned)} zone={planned} plan={bench.plan} />
     </div>
   );
 }
 
 function Layout({ zone, plan }: { readonly zone: PlanZone; readonly plan: Plan }) {
-  const { bench } = useBench();
+  const { bench, saveChart } = useBench();
   const { schedule } = plan;
   const [atS, setAtS] = useState<number | null>(null);
   const [playing, setPlaying] = useState(false);
   const [chosen, setChosen] = useState<string | null>(null);
   const data = bench.zones.find((z) => keyOfZone(z) === keyOfZone(zone))?.data;
+  const [editing, setEditing] = useState(false);
+  const stands = bench.visit.status === 'closed' || hasBegun(bench.journal);
   useEffect(() => {
     if (!playing) return undefined;
     const timer = setInterval(() => setAtS((t) => {
@@ -59,15 +64,18 @@ function Layout({ zone, plan }: { readonly zone: PlanZone; readonly plan: Plan }
   const strip = zone.strips.find((s) => s.id === chosen);
   const gap = schedule.endS - schedule.lowerBoundS;
   if (!data) return null;
+  const broken = new Set(zone.stripFaults.flatMap((f) => f.strip ?? []));
+  const byId = new Map(zone.strips.map((s) => [s.id, s.order]));
   return (
     <>
       <StationTop
         title={plural(zone.strips.length, 'strip')} note={(key) => { const n = bench.plan.zones.find((z) => keyOfZone(z) === key)?.strips.length ?? 0; return n > 0 ? plural(n, 'strip') : 'none'; }}
-        meta={<>{percent(zone.cover.coveredShare)} of the hair covered, {Math.round(zone.cover.meanAngleErrorDeg)}° off the growth on average · all zones {minutes(schedule.endS)}, {gap === 0 && schedule.bound === 'proven' ? 'no order is quicker' : `at most ${Math.ceil(gap)} s from the quickest`}</>}
-        action={<Link href={`/visits/${bench.visit.id}/work`} className={styles.go}>To the table</Link>}
+        meta={<>{percent(zone.cover.coveredShare)} of the hair covered, {Math.round(zone.cover.meanAngleErrorDeg)}° off the growth on average · all zones {minutes(schedule.endS)}, {gap <= 0 ? 'no order is quicker' : `at most ${Math.ceil(gap)} s from the quickest`}</>}
+        action={<div className={styles.actions}><button type="button" className={styles.plain} disabled={stands || editing} title={stands ? 'The table has begun: the strips stand.' : undefined} onClick={() => { setPlaying(false); setAtS(null); setEditing(true); }}>Change strips</button><Link href={`/visits/${bench.visit.id}/work`} className={styles.go}>To the table</Link></div>}
       />
+      {editing && !stands ? <StripEditor zone={zone} data={data} onClose={() => setEditing(false)} /> : <>
       <div className={styles.surface}>
-        <div className={styles.sheet}><StripSheet zone={zone} data={data} looks={looks} chosen={chosen} act={event?.strip ?? null} onChoose={(id) => setChosen(id === chosen ? null : id)} maxHeight={390} /></div>
+        <div className={styles.sheet}><StripSheet zone={zone} data={data} looks={looks} chosen={chosen} act={event?.strip ?? null} onChoose={(id) => setChosen(id === chosen ? null : id)} broken={broken} maxHeight={390} /></div>
         <div className={styles.side}>
           {strip ? (
             <section aria-live="polite">
@@ -83,6 +91,9 @@ function Layout({ zone, plan }: { readonly zone: PlanZone; readonly plan: Plan }
                 {zone.strips.map((s) => <button key={s.id} type="button" onClick={() => setChosen(s.id)}>{s.order}</button>)}
               </div>
               <p className="quiet">Tap a strip for its pull, its tab and why it comes there.</p>
+              {zone.byHand ? <p>Changed by hand{zone.stripFaults.length === 0 ? '; no rule is broken.' : ':'}</p> : null}
+              {zone.stripFaults.length > 0 ? <ul className={styles.broken}>{zone.stripFaults.map((f) => <li key={`${f.code}${f.strip ?? ''}`}>{f.strip === null ? '' : <strong>{byId.get(f.strip)}: </strong>}{f.text}</li>)}</ul> : null}
+              {canFade(zone.zone) && zone.choice?.family === 'hard' && !zone.byHand ? <label className={styles.fade}><input type="checkbox" checked={data.fade ?? false} disabled={stands} onChange={(e) => saveChart(zone, { ...data, fade: e.target.checked })} /> Thin out towards the arm in dabs, no hard border</label> : null}
             </section>
           )}
         </div>
@@ -94,6 +105,7 @@ function Layout({ zone, plan }: { readonly zone: PlanZone; readonly plan: Plan }
         <WallPlan plan={plan} zones={bench.zones} productName={(id) => productName(bench, id)} />
       </div>
       <Timeline spans={spans} endS={schedule.endS} atS={atS} />
+      </>}
     </>
   );
 }
