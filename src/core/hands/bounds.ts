@@ -1,6 +1,6 @@
 // Lower bounds on the time that is still needed: never more than any schedule can do.
 
-import { FIRST_COAT, OFF, SETTING, UNLAID, type TableState } from './state';
+import { FIRST_COAT, OFF, UNLAID, type TableState } from './state';
 import { COAT_REST_S, type HandsInput, type StripJob } from './types';
 
 /** Hands' work of one job, s. */
@@ -36,7 +36,6 @@ export function boundTables(jobs: readonly StripJob[]): BoundTables {
 export function remainingBound(state: TableState, input: HandsInput, tables: BoundTables): number {
   let work = 0;
   let bound = state.nowS;
-  let leastTail = Infinity;
   let open = false;
   for (let i = 0; i < input.jobs.length; i++) {
     const stage = state.stage[i];
@@ -47,13 +46,11 @@ export function remainingBound(state: TableState, input: HandsInput, tables: Bou
     if (stage === UNLAID) {
       work += workOf(job);
       bound = Math.max(bound, state.nowS + (tables.tailS[i] ?? 0));
-      leastTail = Math.min(leastTail, job.setMinS + finish);
     } else {
       const coat = stage === FIRST_COAT ? job.layS + job.setMinS : 0;
       work += (stage === FIRST_COAT ? job.layS : 0) + finish;
       const start = Math.max(state.nowS, state.readyS[i] ?? 0);
       bound = Math.max(bound, start + coat + finish + (tables.afterS[i] ?? 0));
-      if (stage === SETTING) leastTail = Math.min(leastTail, finish);
     }
   }
   return open ? Math.max(bound, state.nowS + work) : state.nowS;

@@ -92,15 +92,13 @@ function stripStates(groups: readonly LiveGroup[], events: readonly TableEvent[]
 
 /** Table state of one group at an instant, seconds from `baseMs`. */
 function tableStateOf(group: LiveGroup, strips: ReadonlyMap<string, LiveStrip>, side: TableState['side'], nowS: number, baseMs: number): TableState {
-  const state = emptyTable(group.jobs.length);
-  group.jobs.forEach((job, i) => {
-    const strip = strips.get(job.id);
-    const laidS = ((strip?.laidAtMs ?? baseMs) - baseMs) / 1000;
-    state.stage[i] = strip?.stage ?? UNLAID;
-    state.readyS[i] = strip?.stage === FIRST_COAT ? laidS + COAT_REST_S : laidS + job.setMinS;
-    state.dueS[i] = laidS + job.setMaxS;
-  });
-  return { ...state, nowS, side };
+  const laidS = (id: string): number => ((strips.get(id)?.laidAtMs ?? baseMs) - baseMs) / 1000;
+  return {
+    ...emptyTable(group.jobs.length), nowS, side,
+    stage: group.jobs.map((job) => strips.get(job.id)?.stage ?? UNLAID),
+    readyS: group.jobs.map((job) => laidS(job.id) + (strips.get(job.id)?.stage === FIRST_COAT ? COAT_REST_S : job.setMinS)),
+    dueS: group.jobs.map((job) => laidS(job.id) + job.setMaxS),
+  };
 }
 
 /** The rest of the plan's own sequence from a state; null where the table no longer fits it. */

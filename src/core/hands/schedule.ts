@@ -1,7 +1,8 @@
-// Schedule of one group of strips: best simple policy → exact proof for small tasks → beam for the rest.
+// Schedule of one group of strips: best simple policy → pilot search → exact proof for small tasks.
 // The result is never worse than the best policy over all numbers of strips on the skin.
 
 import { formulaBound } from './bounds';
+import { pilotSearch } from './pilot';
 import { bestPolicy } from './policies';
 import { searchSchedule } from './search';
 import { opsOf, type TableState } from './state';
@@ -11,6 +12,12 @@ import type { HandsInput, Op } from './types';
 export const EXACT_JOBS = 10;
 const EXACT_LABELS = 150_000;
 const BEAM_WIDTH = 150;
+const PILOT_POLICIES = 2;
+/** Widths of the pilot search: its effort grows with the third power of the strips. */
+function pilotWidths(jobs: number): { readonly width: number; readonly boundWidth: number } {
+  const width = jobs <= EXACT_JOBS ? 4 : Math.max(4, Math.min(40, Math.round(22 * (30 / jobs) ** 3)));
+  return { width, boundWidth: 2 * width };
+}
 const BEAM_LABELS = 400_000;
 
 export interface Schedule {
@@ -37,16 +44,17 @@ export function scheduleHands(input: HandsInput, effort: 'full' | 'quick' = 'ful
   };
   if (best && best.nowS <= formula) return done('proven', formula);
   if (effort === 'quick') return done('formula', formula);
+  best = pilotSearch(input, { ...pilotWidths(input.jobs.length), policies: PILOT_POLICIES }, best?.nowS ?? Infinity) ?? best;
+  if (best && best.nowS <= formula) return done('proven', formula);
   if (input.jobs.length <= EXACT_JOBS) return exact();
-  const beam = searchSchedule(input, { width: BEAM_WIDTH, relaxed: false, beatS: best?.nowS ?? Infinity, maxLabels: BEAM_LABELS });
-  best = beam.best ?? best;
   return done(best && best.nowS <= formula ? 'proven' : 'formula', formula);
 
   function exact(): Schedule {
     const upper = best?.nowS ?? Infinity;
-    const relaxed = searchSchedule(input, { relaxed: true, beatS: upper + 1, maxLabels: EXACT_LABELS });
+    // nothing earlier without latest pulls: what is known is the optimum
+    const relaxed = searchSchedule(input, { relaxed: true, beatS: upper, maxLabels: EXACT_LABELS });
     const proved = relaxed.outcome === 'finished';
-    const floor = proved ? (relaxed.best?.nowS ?? formula) : formula;
+    const floor = proved ? (relaxed.best?.nowS ?? (Number.isFinite(upper) ? upper : formula)) : formula;
     if (proved && relaxed.best && relaxed.best.lateS === 0) {
       best = relaxed.best;
       return done('proven', floor);

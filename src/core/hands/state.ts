@@ -11,20 +11,22 @@ export interface TableState {
   readonly nowS: number;
   readonly side: 'left' | 'right' | null;
   /** Stage of each job. */
-  readonly stage: Uint8Array;
+  readonly stage: readonly number[];
   /** Earliest start of the job's next act (coat or pull). */
-  readonly readyS: Float64Array;
+  readonly readyS: readonly number[];
   /** Latest start of the pull; meaningful while setting. */
-  readonly dueS: Float64Array;
+  readonly dueS: readonly number[];
   /** Seconds by which pulls came too late; 0 in a feasible plan. */
   readonly lateS: number;
   readonly last: Op | null;
   readonly before: TableState | null;
 }
 
+const zeros = (n: number): number[] => Array.from({ length: n }, () => 0);
+
 export function emptyTable(jobCount: number): TableState {
   return {
-    nowS: 0, side: null, stage: new Uint8Array(jobCount), readyS: new Float64Array(jobCount), dueS: new Float64Array(jobCount), lateS: 0, last: null, before: null,
+    nowS: 0, side: null, stage: zeros(jobCount), readyS: zeros(jobCount), dueS: zeros(jobCount), lateS: 0, last: null, before: null,
   };
 }
 
@@ -60,9 +62,9 @@ export function step(state: TableState, input: HandsInput, index: number): Table
   const job = input.jobs[index] as StripJob; // callers pass indices of input.jobs
   const walkS = walkTo(state, job, input.walkS);
   const startS = nextStart(state, input, index);
-  const stage = Uint8Array.from(state.stage);
-  const readyS = Float64Array.from(state.readyS);
-  const dueS = Float64Array.from(state.dueS);
+  const stage = state.stage.slice();
+  const readyS = state.readyS.slice();
+  const dueS = state.dueS.slice();
   const pulling = state.stage[index] === SETTING;
   const endS = startS + (pulling ? job.pullS + job.pressS : job.layS);
   let lateS = state.lateS;
