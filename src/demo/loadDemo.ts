@@ -21,6 +21,11 @@ import { CLIENTS, PEOPLE, REGATTA_IN_DAYS, type DemoClient } from './scenario';
 
 const SEED = 20_270_508;
 const TIME_ZONE = 'Europe/London';
+/** Invented like the rest. */
+const DEMO_MONEY = {
+  labourMinorPerHour: 2100, roomMinorPerHour: 950,
+  priceMinor: { underarms: 1850, shins: 2200, lip: 900, 'leg-lower': 3200, 'leg-upper': 3600, 'leg-full': 5400, brows: 1600, 'face-lower': 1700, 'beard-line': 3400, 'ears-nose': 1500, arms: 2600, 'back-whole': 4600, 'chest-abdomen': 4200, 'bikini-edge': 1900, 'bikini-extended': 2700, 'bikini-complete': 3800, 'bikini-crease': 4400 },
+};
 
 function chartFor(client: DemoClient, zone: DemoClient['zones'][number], lengthMm: number, history: HairHistory): ChartData {
   const marked = zone.side !== 'right';
@@ -102,7 +107,7 @@ export function loadDemo(db: Db, nowMs: number): ServiceResult<{ readonly client
   db.transaction((tx) => {
     tx.insert(studio).values({
       id: 1, name: 'Saltmarsh Row', timeZone: TIME_ZONE, currency: 'EUR',
-      settings: { v: 1, roomC: 22, humidityPct: 55, walkS: 6, schools: { hardLay: 'with', shortHair: 'crossed', maxHardPasses: 2, prep: 'powder', families: ['hard', 'soft', 'sugar'] }, readySign: 'no-thread' },
+      settings: { v: 1, roomC: 22, humidityPct: 55, walkS: 6, schools: { hardLay: 'with', shortHair: 'crossed', maxHardPasses: 2, prep: 'powder', families: ['hard', 'soft', 'sugar'] }, readySign: 'no-thread', money: DEMO_MONEY },
     }).run();
     for (const p of PEOPLE) tx.insert(people).values({ ...p, active: true }).run();
     for (const product of SHIPPED_PRODUCTS) tx.insert(products).values({ id: product.id, data: { v: 1, product }, stocked: true }).run();

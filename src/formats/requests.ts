@@ -194,4 +194,6 @@ export const chartFileRequest = Joi.object({ text: Joi.string().allow('').max(1_
 /** A new product has no version yet. */
 export const productRequest = Joi.object({ version: orNull(Joi.number().integer().min(1)).required(), product: productSchema.required(), stocked: Joi.boolean().required() }).required();
 export const productImportRequest = Joi.object({ text: Joi.string().allow('').max(1_900_000).required(), commit: Joi.boolean().required() }).required();
+const minor = Joi.number().integer().min(0).max(10_000_000);
+export const moneyRequest = Joi.object({ version, money: Joi.object({ labourMinorPerHour: minor.required(), roomMinorPerHour: minor.required(), priceMinor: Joi.object().pattern(id, minor).max(200).required() }).required() }).required();
 export const weightsRequest = Joi.object({ version, weights: weightsSchema.fork([...WEIGHT_NAMES], (s) => s.required()).required() }).required();

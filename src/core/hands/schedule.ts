@@ -15,7 +15,7 @@ const BEAM_WIDTH = 150;
 const PILOT_POLICIES = 2;
 /** Widths of the pilot search: its effort grows with the third power of the strips. */
 function pilotWidths(jobs: number): { readonly width: number; readonly boundWidth: number } {
-  const width = jobs <= EXACT_JOBS ? 4 : Math.max(4, Math.min(40, Math.round(22 * (30 / jobs) ** 3)));
+  const width = jobs <= EXACT_JOBS ? 4 : Math.max(2, Math.min(40, Math.round(22 * (30 / jobs) ** 3)));
   return { width, boundWidth: 2 * width };
 }
 const BEAM_LABELS = 400_000;

@@ -3,3 +3,5 @@ export type { MaterialLine, StripUse, UseInput } from './use';
 export { tableMinutes, tweezeS, visitParts, bookingMinutes } from './time';
 export type { VisitParts } from './time';
 export { yearlyTakingsMinor } from './money';
+export { marginOf } from './margin';
+export type { Margin, Rates } from './margin';

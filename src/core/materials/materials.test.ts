@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { SHIPPED_PRODUCTS } from '../products';
 import { dipsFor, massOnSkinG, materialsFor, productCostMinor, totalMinor, type StripUse } from './use';
 import { bookingMinutes, tableMinutes, visitParts } from './time';
+import { marginOf } from './margin';
 import { yearlyTakingsMinor } from './money';
 
 const product = SHIPPED_PRODUCTS.find((p) => p.id === 'film-hard');
@@ -18,6 +19,19 @@ describe('money', () => {
       expect(yearlyTakingsMinor(price, visits, weeks) / BigInt(Math.max(1, visits * weeks))).toBe(visits * weeks === 0 ? 0n : BigInt(price));
     }), { seed: 1 });
     expect(() => yearlyTakingsMinor(64.5, 7, 46)).toThrow(RangeError);
+  });
+});
+
+describe('marginOf', () => {
+  it('takes off materials, hands and room: 30.00 − 2.50 − 12.00 − 4.50 = 11.00, 22.00 an hour (arithmetic)', () => {
+    expect(marginOf({ priceMinor: 3000, materialsMinor: 250, minutes: 30 }, { labourMinorPerHour: 2400, roomMinorPerHour: 900 })).toEqual({ priceMinor: 3000, materialsMinor: 250, labourMinor: 1200, roomMinor: 450, marginMinor: 1100, marginPerHourMinor: 2200 });
+  });
+  it('never looks better than it is, and stays in whole units', () => {
+    fc.assert(fc.property(fc.nat(100_000), fc.nat(20_000), fc.double({ min: 0.1, max: 400, noNaN: true }), fc.nat(9000), fc.nat(9000), (priceMinor, materialsMinor, minutes, labourMinorPerHour, roomMinorPerHour) => {
+      const m = marginOf({ priceMinor, materialsMinor, minutes }, { labourMinorPerHour, roomMinorPerHour });
+      expect(Object.values(m).every(Number.isInteger)).toBe(true);
+      expect(m.marginMinor).toBeLessThanOrEqual(priceMinor - materialsMinor - ((labourMinorPerHour + roomMinorPerHour) * minutes) / 60);
+    }), { seed: 3 });
   });
 });
 

@@ -2,6 +2,8 @@ export { chooseVisit, judgeCase, planVisit } from './planVisit';
 export { choiceFlips, FLIP_INPUTS } from './choiceFlips';
 export type { ChoiceFlip, FlipInput } from './choiceFlips';
 export type { CaseError, PlanSettings } from './planVisit';
+export { familyMoney } from './familyMoney';
+export type { FamilyMoney } from './familyMoney';
 export { planMemory } from './planMemory';
 export type { PlanMemory } from './planMemory';
 export { caseFaults } from './checkCase';

@@ -3,6 +3,7 @@ import styles from './Studio.module.css';
 
 const ROOMS = [
   { href: '/products', name: 'Products', says: 'What each label says, how it is laid, what is on the shelf, and what counts when products are compared.' },
+  { href: '/prices', name: 'Prices', says: 'What services cost, and what an hour of hands and room costs: for the margin of a visit.' },
   { href: '/rules', name: 'Rules of the consultation', says: 'Who may be waxed today, where, with what; the studio’s own changes and why.' },
 ] as const;
 

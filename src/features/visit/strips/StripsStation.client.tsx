@@ -11,6 +11,7 @@ import { useBench } from '../BenchContext.client';
 import { useZone } from '../BenchFrame.client';
 import { keyOfZone, productName } from '../stations';
 import { StationTop } from '../StationTop';
+import { DeskMoney } from './DeskMoney';
 import { StripEditor } from './StripEditor.client';
 import { StripSheet, type StripLook } from './StripSheet';
 import { looksAt, spansOf } from './playback';
@@ -105,6 +106,7 @@ function Layout({ zone, plan }: { readonly zone: PlanZone; readonly plan: Plan }
         <WallPlan plan={plan} zones={bench.zones} productName={(id) => productName(bench, id)} />
       </div>
       <Timeline spans={spans} endS={schedule.endS} atS={atS} />
+      <DeskMoney bench={bench} />
       </>}
     </>
   );

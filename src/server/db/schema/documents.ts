@@ -14,8 +14,16 @@ export interface StudioSettings {
   readonly schools: NonNullable<StudioCase['schools']>;
   /** What counts when products are compared; absent = as shipped. */
   readonly weights?: StudioCase['weights'];
+  /** Prices of services by their id, and what an hour costs, minor units; absent = not entered. */
+  readonly money?: StudioMoney | undefined;
   /** How the studio tells that hard wax is ready. */
   readonly readySign: 'no-thread' | 'no-dent' | 'taps-hard' | 'no-catch';
+}
+
+export interface StudioMoney {
+  readonly labourMinorPerHour: number;
+  readonly roomMinorPerHour: number;
+  readonly priceMinor: Readonly<Record<string, number>>;
 }
 
 /** A lasting fact of the card, with the time for which it is true. */

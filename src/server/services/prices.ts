@@ -1,0 +1,38 @@
+// The price list: what each service costs the client, and what an hour of hands and room costs the studio.
+
+import 'server-only';
+import type { Service } from '../../core/agreement';
+import { ok } from '../../core/shared';
+import type { Db } from '../db/openDatabase';
+import type { StudioMoney } from '../db/schema';
+import { notFound, refused, stale, type ServiceResult } from '../errors';
+import { readServices, readStudio, setSettings } from '../repos/studioRepo';
+
+export interface PriceList {
+  readonly services: readonly Pick<Service, 'id' | 'name' | 'says'>[];
+  readonly money: StudioMoney;
+  readonly currency: string;
+  readonly studioVersion: number;
+}
+
+const NOTHING_ENTERED: StudioMoney = { labourMinorPerHour: 0, roomMinorPerHour: 0, priceMinor: {} };
+
+export function loadPrices(db: Db): ServiceResult<PriceList> {
+  const studio = readStudio(db);
+  if (!studio) return notFound('studio');
+  return ok({ services: readServices(db).map(({ id, name, says }) => ({ id, name, says })), money: studio.settings.money ?? NOTHING_ENTERED, currency: studio.currency, studioVersion: studio.version });
+}
+
+/** Saves the whole list at once; a price for a service that is not there is refused. */
+export function savePrices(db: Db, body: { readonly version: number; readonly money: StudioMoney }): ServiceResult<PriceList> {
+  const studio = readStudio(db);
+  if (!studio) return notFound('studio');
+  const known = new Set(readServices(db).map((s) => s.id));
+  const strange = Object.keys(body.money.priceMinor).find((id) => !known.has(id));
+  if (strange !== undefined) return refused(`There is no service "${strange}".`, `money.priceMinor.${strange}`);
+  if (studio.version !== body.version || !setSettings(db, { ...studio.settings, money: body.money }, body.version)) {
+    const newer = loadPrices(db);
+    return stale(newer.ok ? newer.value : null);
+  }
+  return loadPrices(db);
+}
