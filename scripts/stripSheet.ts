@@ -31,11 +31,11 @@ function cell(id: ZoneId, index: number): string {
   const [x, y] = [(index % COLUMNS) * CELL.width + 12, Math.floor(index / COLUMNS) * CELL.height + 46];
   const step = Math.max(sheet.value.widthCm, sheet.value.heightCm) / 22;
   let hairs = '';
-  for (let v = step / 2; v < sheet.value.heightCm; v += step) for (let u = step / 2; u < sheet.value.widthCm; u += step) {
+  for (let v = step / 2; v < sheet.value.heightCm; v += step) {for (let u = step / 2; u < sheet.value.widthCm; u += step) {
     if (!isInside([sheet.value.outline], [u, v])) continue;
     const [dx, dy] = growthAt(field, [u, v]);
     hairs += `M${u} ${v}l${dx * step * 0.7} ${dy * step * 0.7}`;
-  }
+  }}
   const drawn = strips.map((s, k) => {
     const [mx, my] = meanOf(s.outline);
     const to: Vec = [s.tab[0] + s.pull[0] * 1.2, s.tab[1] + s.pull[1] * 1.2];

@@ -4,6 +4,8 @@ export type { ChoiceFlip, FlipInput } from './choiceFlips';
 export type { CaseError, PlanSettings } from './planVisit';
 export { familyMoney } from './familyMoney';
 export type { FamilyMoney } from './familyMoney';
+export { secondRound } from './secondRound';
+export type { SecondRound } from './secondRound';
 export { planMemory } from './planMemory';
 export type { PlanMemory } from './planMemory';
 export { caseFaults } from './checkCase';

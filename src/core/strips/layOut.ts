@@ -184,6 +184,14 @@ export function layOutZone(outline: Ring, field: GrowthField, exclusions: readon
   };
 }
 
+/** Lays out only some of a zone's ground, e.g. what a first pass left; all skin round it is cleared, so that tabs may lie there. */
+export function layOutAreas(areas: readonly Ring[], outline: Ring, field: GrowthField, exclusions: readonly Exclusion[], input: LayoutInput, idPrefix: string): readonly Strip[] {
+  const { hair, excluded } = hairRegion(outline, exclusions);
+  const ground = intersectRegions(hair, uniteRings(areas));
+  if (regionArea(ground) < CRUMB_CM2) return [];
+  return arrange(fromTheStart(cut(ground, ground, field, input)), [], excluded, idPrefix);
+}
+
 /** Tabs, order, ids and touching for pieces that lie fast. `leftOver`: hair that no piece takes. */
 function arrange(pieces: readonly Piece[], leftOver: Region, excluded: Region, idPrefix: string): readonly Strip[] {
   const ordered = orderPieces(pieces, leftOver, excluded);

@@ -14,7 +14,7 @@ import { instantOf } from './return/instantOf';
 import { regrowthLines } from './return/regrowthLines';
 import { stationResult, chosenProducts, keyOfZone, productName, STATIONS } from './stations';
 import { looksAt, spansOf } from './strips/playback';
-import { centreOf } from './strips/StripSheet';
+import { ringCentre } from '@/formats/stripsSvg';
 import { whyThisOrder } from './strips/whyThisOrder';
 import { towards } from './work/bodyWords';
 
@@ -94,8 +94,8 @@ describe('the plan played back', () => {
     }
   });
   it('writes numbers in the middle of a strip', () => {
-    expect(centreOf([[0, 0], [4, 0], [4, 2], [0, 2]])).toEqual([2, 1]);
-    expect(centreOf([[4, 0], [0, 0], [0, 2], [4, 2]])).toEqual([2, 1]);
+    expect(ringCentre([[0, 0], [4, 0], [4, 2], [0, 2]])).toEqual([2, 1]);
+    expect(ringCentre([[4, 0], [0, 0], [0, 2], [4, 2]])).toEqual([2, 1]);
   });
 });
 

@@ -10,7 +10,9 @@ import { closeVisit } from './closeVisit';
 import { appendJournal } from './appendJournal';
 import { feltBefore } from './feltBefore';
 import { openVisit } from './openVisit';
+import { loadPrices, savePrices } from './prices';
 import { readClient } from '../repos/clientRepo';
+import { readStudio } from '../repos/studioRepo';
 import { closedVisits } from '../repos/visitRepo';
 
 const NOW = Date.UTC(2027, 4, 8, 8, 0);
@@ -131,5 +133,17 @@ describe('how wax felt before', () => {
     expect(after.at(-1)?.marginK).toBeLessThan(0);
     const client = readClient(open.db, 'ottilie');
     expect(client && closedVisits(open.db, client.id).length).toBeGreaterThan(1);
+  });
+});
+
+describe('the price list', () => {
+  it('is kept whole with its version; a stale one gets what is newer; a service that is not there is refused', () => {
+    const { money, studioVersion } = value(loadPrices(open.db));
+    const dearer = { ...money, priceMinor: { ...money.priceMinor, underarms: 2050 } };
+    expect(savePrices(open.db, { version: studioVersion, money: dearer })).toMatchObject({ ok: true, value: { money: { priceMinor: { underarms: 2050 } }, studioVersion: studioVersion + 1 } });
+    expect(savePrices(open.db, { version: studioVersion, money })).toMatchObject({ ok: false, error: { code: 'stale', newer: { money: dearer } } });
+    expect(code(savePrices(open.db, { version: studioVersion + 1, money: { ...money, priceMinor: { nonsense: 1 } } }))).toBe('refused');
+    // the other settings stand as they were
+    expect(readStudio(open.db)?.settings).toMatchObject({ roomC: 22, readySign: 'no-thread', money: dearer });
   });
 });

@@ -2,7 +2,7 @@
 
 import { Input, InputNumber, Slider } from 'antd';
 import Link from 'next/link';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { LEAST_CROSSING } from '@/core/field';
 import { likelyCauses, nextAction } from '@/core/reading';
 import type { PlanZone } from '@/core/plan';
@@ -14,6 +14,7 @@ import { useZone } from '../BenchFrame.client';
 import { keyOfZone } from '../stations';
 import { StationTop } from '../StationTop';
 import { Choice } from './Choice.client';
+import { SecondRoundPanel } from './SecondRoundPanel';
 import styles from './Read.module.css';
 
 /** What the strip and the skin say, and what to do with what is left. */
@@ -45,7 +46,7 @@ function OneZone({ zone, planned }: { readonly zone: BenchZone; readonly planned
   const { bench, saveReading } = useBench();
   const closed = bench.visit.status === 'closed';
   const stored = bench.readings.find((r) => keyOfZone(r) === keyOfZone(zone))?.data;
-  const marks = new Map(bench.journal.flatMap((e) => (e.kind === 'mark' && e.strip && e.mark ? [[e.strip, e.mark] as const] : [])));
+  const marks = useMemo(() => new Map(bench.journal.flatMap((e) => (e.kind === 'mark' && e.strip && e.mark ? [[e.strip, e.mark] as const] : []))), [bench.journal]);
   const reading = stored ?? startOf(planned, marks);
   const [note, setNote] = useState(reading.note);
   const [removed, setRemoved] = useState(reading.removedPct);
@@ -72,6 +73,7 @@ function OneZone({ zone, planned }: { readonly zone: BenchZone; readonly planned
           <strong>{ACTION_WORDS[action.code]}</strong> {action.text}{action.code === 'second-pass' && heat?.laterPass ? ` On waxed skin about ${degrees(heat.laterPass.target)}, an estimate.` : ''}
         </div>
       ) : <p className="quiet">Nothing has been pulled here yet; what the table marks fills this page.</p>}
+      {action?.code === 'second-pass' ? <SecondRoundPanel zone={zone} planned={planned} reading={reading} marks={marks} /> : null}
       <div className={styles.grid}>
         <section>
           <h2>On the strip</h2>

@@ -7,6 +7,7 @@ import { exclusionOf } from '@/core/field';
 import type { PlanZone } from '@/core/plan';
 import { boxOf, type Ring, type Vec } from '@/core/shared';
 import { hairRegion, type HandStrip } from '@/core/strips';
+import { ringCentre, ringPath } from '@/formats/stripsSvg';
 import type { ChartData } from '@/server/db/schema';
 import { useKeys } from '@/ui/useKeys';
 import { useLiveWorker } from '@/ui/useLiveWorker';
@@ -14,7 +15,7 @@ import { percent } from '@/ui/words';
 import type { LaidStrip, StripsAnswer, StripsQuestion } from '@/workers/strips.worker';
 import { useBench } from '../BenchContext.client';
 import { editStep, startEditing, type EditEvent, type EditTool, type Editing } from './stripEditing';
-import { centreOf, Hairs, path } from './StripSheet';
+import { Hairs } from './StripSheet';
 import styles from './Strips.module.css';
 
 const TOOLS: readonly (readonly [EditTool, string, string])[] = [
@@ -144,16 +145,16 @@ function EditSheet({ zone, data, state, answer, dispatch }: SheetProps) {
       ref={svg} viewBox={`${x0} ${y0} ${w} ${h}`} className={styles.editSheet} role="application" tabIndex={0} aria-label={`${ZONES[zone.zone].name}: drag to change strips; arrow keys move the chosen one`}
       onPointerDown={down} onPointerMove={(e) => { if (state.drag) dispatch({ kind: 'move', at: at(e) }); }} onPointerUp={(e) => dispatch({ kind: 'up', at: at(e) })} onPointerCancel={() => dispatch({ kind: 'cancel' })} onKeyDown={keys}
     >
-      <path d={path(zone.outline)} fill="#fbf4e6" stroke="var(--hairline-strong)" strokeWidth={1.5 * unit} />
+      <path d={ringPath(zone.outline)} fill="#fbf4e6" stroke="var(--hairline-strong)" strokeWidth={1.5 * unit} />
       <Hairs zone={zone} data={data} unit={unit} />
       {state.strips.map((s, i) => {
         const laid = laidOf(i);
-        const centre = centreOf(laid?.outline ?? s.outline);
+        const centre = ringCentre(laid?.outline ?? s.outline);
         const isChosen = i === state.chosen;
         const shift: Vec = state.tool === 'move' && isChosen && state.drag ? [(state.drag.at(-1)?.[0] ?? 0) - (state.drag[0]?.[0] ?? 0), (state.drag.at(-1)?.[1] ?? 0) - (state.drag[0]?.[1] ?? 0)] : [0, 0];
         return (
           <g key={i} transform={shift[0] || shift[1] ? `translate(${shift[0]} ${shift[1]})` : undefined}>
-            <path d={path(s.outline)} data-strip={i} fill="var(--wax)" fillOpacity={isChosen ? 0.5 : 0.2} stroke={broken.has(i) ? 'var(--madder)' : 'var(--wax-dark)'} strokeWidth={(isChosen ? 3.5 : broken.has(i) ? 2.5 : 1.5) * unit} {...(broken.has(i) ? { strokeDasharray: `${7 * unit} ${4 * unit}` } : {})} />
+            <path d={ringPath(s.outline)} data-strip={i} fill="var(--wax)" fillOpacity={isChosen ? 0.5 : 0.2} stroke={broken.has(i) ? 'var(--madder)' : 'var(--wax-dark)'} strokeWidth={(isChosen ? 3.5 : broken.has(i) ? 2.5 : 1.5) * unit} {...(broken.has(i) ? { strokeDasharray: `${7 * unit} ${4 * unit}` } : {})} />
             {laid ? <Way laid={laid} unit={unit} /> : null}
             <text x={centre[0]} y={centre[1] + 7 * unit} textAnchor="middle" fontSize={20 * unit} fontWeight="700" fill="var(--walnut)" stroke="var(--sheet)" strokeWidth={3.5 * unit} paintOrder="stroke" style={{ pointerEvents: 'none' }}>{laid?.order ?? ''}{broken.has(i) ? <tspan fill="var(--madder)"> !</tspan> : null}</text>
           </g>
@@ -172,5 +173,5 @@ function Way({ laid: { tab, pull, tabOn }, unit }: { readonly laid: LaidStrip; r
   const neck: Vec = [tip[0] - pull[0] * 9 * unit, tip[1] - pull[1] * 9 * unit];
   const colour = tabOn === 'hair' ? 'var(--madder)' : 'var(--verdigris)';
   const head: Ring = [tip, [neck[0] + nx, neck[1] + ny], [neck[0] - nx, neck[1] - ny]];
-  return <g style={{ pointerEvents: 'none' }}><line x1={tab[0]} y1={tab[1]} x2={neck[0]} y2={neck[1]} stroke={colour} strokeWidth={2.5 * unit} /><path d={path(head)} fill={colour} /></g>;
+  return <g style={{ pointerEvents: 'none' }}><line x1={tab[0]} y1={tab[1]} x2={neck[0]} y2={neck[1]} stroke={colour} strokeWidth={2.5 * unit} /><path d={ringPath(head)} fill={colour} /></g>;
 }

@@ -5,6 +5,7 @@ import { sheetFor } from '@/core/anatomy';
 import type { PlanZone } from '@/core/plan';
 import type { ChartData } from '@/server/db/schema';
 import { boxOf, type Ring, type Vec } from '@/core/shared';
+import { ringCentre, ringPath } from '@/formats/stripsSvg';
 import { plantRoots, wayOf } from '../chart/hairs';
 
 export type StripLook = 'planned' | 'laying' | 'setting' | 'ready' | 'now' | 'off';
@@ -27,19 +28,6 @@ interface Props {
 
 const SPARSE = 3.2;
 const MARGIN = 1.4;
-export const path = (ring: Ring): string => `M${ring.map(([x, y]) => `${x.toFixed(3)} ${y.toFixed(3)}`).join('L')}Z`;
-export const centreOf = (ring: Ring): Vec => {
-  let [area, cx, cy] = [0, 0, 0];
-  ring.forEach(([x, y], i) => {
-    const [u, v] = ring[(i + 1) % ring.length] ?? [x, y];
-    const k = x * v - u * y;
-    area += k;
-    cx += (x + u) * k;
-    cy += (y + v) * k;
-  });
-  return area === 0 ? (ring[0] ?? [0, 0]) : [cx / (3 * area), cy / (3 * area)];
-};
-
 const FILL: Readonly<Record<StripLook, { fill: string; opacity: number; stroke: string; dash?: string }>> = {
   planned: { fill: 'var(--wax)', opacity: 0.16, stroke: 'var(--wax-dark)' },
   laying: { fill: 'var(--wax)', opacity: 0.55, stroke: 'var(--walnut)' },
@@ -57,17 +45,17 @@ export function StripSheet({ zone, data, looks, chosen, onChoose, act, arrow = '
   const unit = Math.max(w / 760, h / maxHeight);
   return (
     <svg viewBox={`${x0} ${y0} ${w} ${h}`} style={{ width: '100%', height: '100%', display: 'block' }} role="group" aria-label={`${ZONES[zone.zone].name}, ${zone.strips.length} strips`}>
-      <path d={path(zone.outline)} fill="#fbf4e6" stroke="var(--hairline-strong)" strokeWidth={1.5 * unit} />
+      <path d={ringPath(zone.outline)} fill="#fbf4e6" stroke="var(--hairline-strong)" strokeWidth={1.5 * unit} />
       <Hairs zone={zone} data={data} unit={unit} />
       {zone.strips.map((s) => {
         const look = FILL[looks.get(s.id) ?? 'planned'];
         const isAct = s.id === act;
         const isChosen = s.id === chosen;
-        const centre = centreOf(s.outline);
+        const centre = ringCentre(s.outline);
         const size = Math.min(34, Math.max(15, (s.widthMm / 10 / unit) * 0.34)) * unit;
         return (
           <g key={s.id} onClick={onChoose ? () => onChoose(s.id) : undefined} style={onChoose ? { cursor: 'pointer' } : undefined}>
-            <path d={path(s.outline)} fill={look.fill} fillOpacity={look.opacity} stroke={look.stroke} strokeWidth={(isAct || isChosen ? 3.5 : 1.5) * unit} strokeDasharray={look.dash} />
+            <path d={ringPath(s.outline)} fill={look.fill} fillOpacity={look.opacity} stroke={look.stroke} strokeWidth={(isAct || isChosen ? 3.5 : 1.5) * unit} strokeDasharray={look.dash} />
             {looks.get(s.id) === 'off' || s.pulls < 2 ? null : <Tugs strip={s} centre={centre} unit={unit} />}
             {looks.get(s.id) === 'off' ? null : <Tab strip={s} unit={unit} strong={isAct || isChosen} />}
             {isAct || isChosen ? (arrow === 'lay' && isAct ? <LayArrow strip={s} unit={unit} /> : <PullArrow strip={s} unit={unit} />) : null}

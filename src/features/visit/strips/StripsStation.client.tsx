@@ -14,7 +14,7 @@ import { StationTop } from '../StationTop';
 import { DeskMoney } from './DeskMoney';
 import { StripEditor } from './StripEditor.client';
 import { StripSheet, type StripLook } from './StripSheet';
-import { looksAt, spansOf } from './playback';
+import { looksAt, minutes, spansOf } from './playback';
 import { WallPlan } from './WallPlan.client';
 import { whyThisOrder } from './whyThisOrder';
 import styles from './Strips.module.css';
@@ -104,6 +104,8 @@ function Layout({ zone, plan }: { readonly zone: PlanZone; readonly plan: Plan }
         <Slider min={0} max={schedule.endS} value={atS ?? 0} onChange={(t) => { setPlaying(false); setAtS(t); }} tooltip={{ formatter: (t) => minutes(t ?? 0) }} className={styles.slider ?? ''} ariaLabelForHandle="Moment of the schedule" />
         <span className={styles.moment} role="status">{atS === null ? 'the whole plan' : `${minutes(atS)} · ${event ? `${DEEDS[event.do] ?? event.do}${event.strip ? ` ${orderOf.get(event.strip) ?? ''}` : ''}` : 'done'}`}</span>
         <WallPlan plan={plan} zones={bench.zones} productName={(id) => productName(bench, id)} />
+        <a className={styles.file} href={`/api/visits/${bench.visit.id}/strips`} download>As PDF</a>
+        <a className={styles.file} href={`/api/visits/${bench.visit.id}/strips?zone=${zone.zone}&side=${zone.side}`} download>As SVG</a>
       </div>
       <Timeline spans={spans} endS={schedule.endS} atS={atS} />
       <DeskMoney bench={bench} />
@@ -113,7 +115,6 @@ function Layout({ zone, plan }: { readonly zone: PlanZone; readonly plan: Plan }
 }
 
 const DEEDS: Readonly<Record<string, string>> = { lay: 'lay', pull: 'pull', press: 'press', walk: 'walk round', change: 'change pot and gloves', tweeze: 'tweeze meanwhile', powder: 'powder meanwhile', cleanse: 'cleanse meanwhile', wait: 'wait' };
-export const minutes = (s: number): string => `${Math.floor(s / 60)}:${String(Math.round(s) % 60).padStart(2, '0')}`;
 
 function Timeline({ spans, endS, atS }: { readonly spans: ReturnType<typeof spansOf>; readonly endS: number; readonly atS: number | null }) {
   const rows = Math.max(1, ...spans.map((s) => s.row + 1));

@@ -38,3 +38,6 @@ export function looksAt(plan: Plan, atS: number): ReadonlyMap<string, StripLook>
     s.id, atS < s.layFrom ? 'planned' : atS < s.layTo ? 'laying' : atS < s.readyAt ? 'setting' : atS < s.pullFrom ? 'ready' : atS < s.pullTo ? 'now' : 'off',
   ]));
 }
+
+/** `4:07` of seconds. */
+export const minutes = (s: number): string => `${Math.floor(s / 60)}:${String(Math.round(s) % 60).padStart(2, '0')}`;
