@@ -6,7 +6,7 @@ const STATIONS = ['consult', 'chart', 'match', 'strips', 'work', 'read', 'return
 
 test('every page passes axe and has no sideways scroll at 360 px', async ({ page, request }) => {
   const visitId = await openVisit(request, 'saoirse');
-  const pages = ['/', '/clients', '/clients/wilhelmina', '/nowhere', '/rules', '/studio', '/products', '/products/cream-hard', '/products/new?from=soft', ...STATIONS.map((s) => `/visits/${visitId}/${s}`)];
+  const pages = ['/', '/clients', '/clients/wilhelmina', '/nowhere', '/rules', '/studio', '/prices', '/products', '/products/cream-hard', '/products/new?from=soft', ...STATIONS.map((s) => `/visits/${visitId}/${s}`)];
   const found: string[] = [];
   for (const path of pages) {
     await page.setViewportSize({ width: 1280, height: 800 });

@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
 import { bench } from './support';
 
@@ -37,6 +38,8 @@ test('strips are cut, joined, turned and taken away by mouse, keys and touch; ru
   await expect(page.locator('[data-laid="yes"]')).toBeVisible();
   const strips = sheet.locator('[data-strip]');
   await expect(strips).toHaveCount(planned.strips.length);
+  const axe = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
+  expect(axe.violations.map((v) => `${v.id} ${v.nodes[0]?.html.slice(0, 120) ?? ''}`)).toEqual([]);
   /** Where a point of the sheet lies on the screen. */
   const onScreen = (x: number, y: number): Promise<{ x: number; y: number }> => sheet.evaluate((svg, [u, v]) => {
     const p = new DOMPoint(u, v).matrixTransform((svg as unknown as SVGSVGElement).getScreenCTM() ?? new DOMMatrix());
@@ -124,4 +127,63 @@ test('the shoulder is thinned out by one tick, and strips with a fault are refus
   const faded = (await bench(page.request, visitId)).plan.zones[0];
   expect(faded?.fade).toBe(true);
   expect(faded?.strips.length).toBeGreaterThan(before.plan.zones[0]?.strips.length ?? 99);
+});
+
+test('the plan goes out as PDF and SVG without a name; prices are entered by keys, a margin stands at the desk only', async ({ page }) => {
+  const made = await page.request.post('/api/visits', { data: { clientId: 'ottilie', zones: [{ zone: 'underarm', side: 'left' }, { zone: 'underarm', side: 'right' }] } });
+  const { visitId } = (await made.json()) as { visitId: string };
+  const { plan } = await bench(page.request, visitId);
+  const pdf = (await (await page.request.get(`/api/visits/${visitId}/strips`)).body()).toString('latin1');
+  expect(pdf.match(/\/Type \/Page\b[^s]/g)).toHaveLength(2);
+  const svg = await (await page.request.get(`/api/visits/${visitId}/strips?zone=underarm&side=left`)).text();
+  expect(svg.match(/<g>/g)).toHaveLength(plan.zones[0]?.strips.length ?? 0);
+  for (const text of [pdf, svg]) expect(text.toLowerCase()).not.toContain('ottilie');
+  expect((await page.request.get(`/api/visits/${visitId}/strips?zone=chin&side=middle`)).status()).toBe(404);
+  await page.goto('/prices');
+  const price = page.getByRole('spinbutton', { name: 'Price of Underarms' });
+  await expect(price).toBeVisible();
+  await price.focus();
+  await page.keyboard.press('ControlOrMeta+a');
+  await page.keyboard.type('24.5');
+  await page.getByRole('button', { name: 'Save the list' }).press('Enter');
+  await expect(page.getByText('Saved.')).toBeVisible();
+  await page.reload();
+  await expect(price).toHaveValue('24.50');
+  const bad = await page.request.put('/api/prices', { data: { version: 1, money: { labourMinorPerHour: -1, roomMinorPerHour: 0, priceMinor: {} } } });
+  expect(bad.status()).toBe(422);
+  await page.goto(`/visits/${visitId}/strips`);
+  const desk = page.locator('[data-desk]');
+  await expect(desk.getByText('Left over').first()).toBeHidden();
+  await desk.getByText('Money, for the desk').click();
+  await expect(desk.getByText('€24.50')).toBeVisible();
+  await expect(desk.getByRole('row')).toHaveCount(4);
+  await page.goto(`/visits/${visitId}/work`);
+  await expect(page.getByText('€')).toHaveCount(0);
+});
+
+test('what the first pass left is gone over again in small strips, and only there', async ({ page }) => {
+  const made = await page.request.post('/api/visits', { data: { clientId: 'ottilie', zones: [{ zone: 'underarm', side: 'left' }] } });
+  const { visitId } = (await made.json()) as { visitId: string };
+  const before = await bench(page.request, visitId);
+  const [zone] = before.zones;
+  if (!zone) throw new Error('one zone');
+  expect((await page.request.put(`/api/visits/${visitId}/charts/underarm/left`, { data: { version: before.visit.version, data: { ...zone.data, product: 'film-hard', way: 'with' } } })).status()).toBe(200);
+  const { plan } = await bench(page.request, visitId);
+  const strips = plan.zones[0]?.strips ?? [];
+  const at = Date.now() - 400_000;
+  const events = [{ id: 'w', atMs: at, kind: 'wrist', product: 'film-hard' }, ...strips.flatMap((s, i) => [
+    { id: `l${i}`, atMs: at + 60_000 * i + 1000, kind: 'laid', strip: s.id }, { id: `p${i}`, atMs: at + 60_000 * i + 50_000, kind: 'pulled', strip: s.id }, { id: `m${i}`, atMs: at + 60_000 * i + 51_000, kind: 'mark', strip: s.id, mark: i === 0 ? 'some-left' : i === 1 ? 'sore' : 'clean' },
+  ])];
+  expect((await page.request.post(`/api/visits/${visitId}/journal`, { data: { events } })).status()).toBe(200);
+  await page.goto(`/visits/${visitId}/read`);
+  await page.getByRole('radio', { name: 'pink, usual' }).click();
+  await page.getByRole('radio', { name: 'a patch' }).click();
+  const round = page.getByRole('region', { name: 'Another round' });
+  await expect(round).toContainText('Only where hair was left');
+  await expect(round).toContainText('test on your wrist first');
+  await page.getByRole('radio', { name: 'growing another way' }).click();
+  await expect(round).toContainText('counter lay');
+  // on very red skin there is none
+  await page.getByRole('radio', { name: 'very red' }).click();
+  await expect(round).toBeHidden();
 });

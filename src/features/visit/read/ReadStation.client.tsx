@@ -73,7 +73,6 @@ function OneZone({ zone, planned }: { readonly zone: BenchZone; readonly planned
           <strong>{ACTION_WORDS[action.code]}</strong> {action.text}{action.code === 'second-pass' && heat?.laterPass ? ` On waxed skin about ${degrees(heat.laterPass.target)}, an estimate.` : ''}
         </div>
       ) : <p className="quiet">Nothing has been pulled here yet; what the table marks fills this page.</p>}
-      {action?.code === 'second-pass' ? <SecondRoundPanel zone={zone} planned={planned} reading={reading} marks={marks} /> : null}
       <div className={styles.grid}>
         <section>
           <h2>On the strip</h2>
@@ -91,6 +90,7 @@ function OneZone({ zone, planned }: { readonly zone: BenchZone; readonly planned
           <label className={styles.note}>Note for next time<Input.TextArea value={note} rows={2} maxLength={2000} disabled={closed} onChange={(e) => setNote(e.target.value)} onBlur={() => note !== reading.note && save({ note })} /></label>
         </section>
       </div>
+      {action?.code === 'second-pass' ? <SecondRoundPanel zone={zone} planned={planned} reading={reading} marks={marks} /> : null}
       {causes.length > 0 ? (
         <section className={styles.causes}>
           <h2>Likely causes</h2>
