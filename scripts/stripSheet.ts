@@ -1,5 +1,5 @@
 // A contact sheet of the strips of every zone as it usually grows, to be looked at as a practitioner: would you lay it like that?
-// `node --import tsx scripts/stripSheet.ts [hard|soft|sugar] [zone…] [--fade]` writes docs/screenshots/strip-sheet-FAMILY.png (or /tmp/strip-sheet.png with zones named).
+// `node --import tsx scripts/stripSheet.ts [hard|soft|sugar] [zone…] [--fade]` writes docs/screenshots/strip-sheet.png for hard wax, /tmp/strip-sheet.png for what else is asked.
 
 import { chromium } from '@playwright/test';
 import { FAMILIES, sheetFor, sidesOf, ZONE_IDS, ZONES, type Family, type ZoneId } from '../src/core/anatomy';
@@ -51,5 +51,5 @@ const html = `<body style="margin:0;background:#F7F2E8"><svg xmlns="http://www.w
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
 const page = await browser.newPage({ viewport: { width, height } });
 await page.setContent(html);
-await page.screenshot({ path: named.length > 0 ? '/tmp/strip-sheet.png' : `docs/screenshots/strip-sheet-${family}.png` });
+await page.screenshot({ path: named.length > 0 || family !== 'hard' ? '/tmp/strip-sheet.png' : 'docs/screenshots/strip-sheet.png' });
 await browser.close();
