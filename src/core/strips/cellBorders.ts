@@ -151,7 +151,10 @@ function simplifyRing(ring: readonly Corner[], label: number, { lattice, stops, 
     const chain = Array.from({ length: length + 1 }, (_, k) => ring[(start + k) % ring.length] as Corner); // index kept in range
     const other = known ? beyond(lattice, chain[0] ?? 0, chain[1] ?? 0) : OUTSIDE;
     const reversed = (chain[0] ?? 0) > (chain[chain.length - 1] ?? 0);
-    const places = (reversed ? [...chain].reverse() : chain).map((corner) => placed(corner, other));
+    const canonical = reversed ? [...chain].reverse() : chain;
+    // where the border is known every second corner is enough: between two the known border hardly bends
+    const corners = known ? canonical.filter((_, k) => k % 2 === 0 || k === length) : canonical;
+    const places = corners.map((corner) => placed(corner, other));
     const simple = simplifyChain(places, toleranceCm);
     return (reversed ? [...simple].reverse() : simple).slice(0, -1);
   });

@@ -183,19 +183,21 @@ interface Bounds {
 
 /** Where the borders of the pieces run: on the values of t and s at which they were cut. */
 function fittedBorders(field: GrowthField, { fit, spacingCm }: Fine, bounds: readonly Bounds[], tAt: (lane: number) => number): KnownBorder {
-  const valueAt = (values: Float64Array, [x, y]: Vec): number => {
-    const [i, a] = cornerOf(field.columns, x, field.spacingCm);
-    const [j, b] = cornerOf(field.rows, y, field.spacingCm);
-    return between(field, values, i, a, j, b);
-  };
-  const step = field.spacingCm / 4;
+  const { columns, spacingCm: h } = field;
   /** Two steps of Newton's method towards values = level, no further than a node away. */
   const onto = (values: Float64Array, level: number, at: Vec): Vec => {
     let [x, y] = at;
     for (let k = 0; k < 2; k++) {
-      const off = valueAt(values, [x, y]) - level;
-      const gx = (valueAt(values, [x + step, y]) - valueAt(values, [x - step, y])) / (2 * step);
-      const gy = (valueAt(values, [x, y + step]) - valueAt(values, [x, y - step])) / (2 * step);
+      const [i, a] = cornerOf(columns, x, h);
+      const [j, b] = cornerOf(field.rows, y, h);
+      const k00 = j * columns + i;
+      const v00 = values[k00] as number; // of this field; NaN where nothing is known, and then `steep` is NaN too
+      const v10 = values[k00 + 1] as number;
+      const v01 = values[k00 + columns] as number;
+      const v11 = values[k00 + columns + 1] as number;
+      const off = (1 - b) * ((1 - a) * v00 + a * v10) + b * ((1 - a) * v01 + a * v11) - level;
+      const gx = ((1 - b) * (v10 - v00) + b * (v11 - v01)) / h;
+      const gy = ((1 - a) * (v01 - v00) + a * (v11 - v10)) / h;
       const steep = gx * gx + gy * gy;
       if (!(steep > 0.04)) return at; // flat or unknown here
       x -= (off * gx) / steep;

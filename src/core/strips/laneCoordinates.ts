@@ -15,44 +15,51 @@ export interface LaneCoordinates {
 const RESIDUAL = 1e-2;
 const MOST_STEPS = 200;
 
-/** Pairs of neighbours of a cell (right and below), as [from, to, horizontal]. */
-function edgesOf(field: GrowthField, labels: Int32Array, label: number): Int32Array {
-  const { columns, rows } = field;
-  const out: number[] = [];
-  for (let n = 0; n < columns * rows; n++) {
-    if (labels[n] !== label) continue;
-    if ((n + 1) % columns !== 0 && labels[n + 1] === label) out.push(n, n + 1, 1);
-    if (n + columns < columns * rows && labels[n + columns] === label) out.push(n, n + columns, 0);
-  }
-  return Int32Array.from(out);
+/** A cell's nodes as a graph: `node` of the field, and for each its neighbours within the cell as indices into it (itself where there is none). */
+interface CellGraph {
+  readonly node: Int32Array;
+  readonly left: Int32Array;
+  readonly right: Int32Array;
+  readonly above: Int32Array;
+  readonly below: Int32Array;
 }
 
-/** Minimises Σ (x[b] − x[a] − want)² over the edges; x starts at the projection on the cell's mean and keeps its level. */
-function solve(edges: Int32Array, want: Float64Array, x: Float64Array): void {
+function graphOf({ columns }: GrowthField, labels: Int32Array, label: number): CellGraph {
+  const place = new Int32Array(labels.length).fill(-1);
+  let count = 0;
+  for (let n = 0; n < labels.length; n++) if (labels[n] === label) place[n] = count++;
+  const node = new Int32Array(count);
+  const [left, right, above, below] = [new Int32Array(count), new Int32Array(count), new Int32Array(count), new Int32Array(count)];
+  for (let n = 0, k = 0; n < labels.length; n++) {
+    if (labels[n] !== label) continue;
+    const or = (other: number, there: boolean): number => (there && (place[other] ?? -1) >= 0 ? (place[other] as number) : k);
+    const column = n % columns;
+    node[k] = n;
+    left[k] = or(n - 1, column > 0);
+    right[k] = or(n + 1, column + 1 < columns);
+    above[k] = or(n - columns, n >= columns);
+    below[k] = or(n + columns, n + columns < labels.length);
+    k++;
+  }
+  return { node, left, right, above, below };
+}
+
+/** Minimises Σ (x[b] − x[a] − want)² over neighbours, wants as the divergence `source`; x starts at a guess and keeps its level. */
+function solve({ left, right, above, below }: CellGraph, source: Float64Array, x: Float64Array): void {
   const n = x.length;
   const apply = (v: Float64Array, out: Float64Array): void => {
-    out.fill(0);
-    for (let e = 0; e < edges.length; e += 3) {
-      const a = edges[e] as number; // e + 2 < length
-      const b = edges[e + 1] as number;
-      const d = (v[b] as number) - (v[a] as number);
-      out[b] = (out[b] as number) + d;
-      out[a] = (out[a] as number) - d;
-    }
+    for (let i = 0; i < n; i++) out[i] = 4 * (v[i] as number) - (v[left[i] as number] as number) - (v[right[i] as number] as number) - (v[above[i] as number] as number) - (v[below[i] as number] as number); // i < n
   };
   const r = new Float64Array(n);
   const q = new Float64Array(n);
   apply(x, q);
-  for (let e = 0, k = 0; e < edges.length; e += 3, k++) {
-    const a = edges[e] as number;
-    const b = edges[e + 1] as number;
-    const w = want[k] as number;
-    r[b] = (r[b] as number) + w;
-    r[a] = (r[a] as number) - w;
+  let rr = 0;
+  for (let i = 0; i < n; i++) {
+    const left0 = (source[i] as number) - (q[i] as number);
+    r[i] = left0;
+    rr += left0 * left0;
   }
-  for (let i = 0; i < n; i++) r[i] = (r[i] as number) - (q[i] as number);
   const p = Float64Array.from(r);
-  let rr = r.reduce((sum, v) => sum + v * v, 0);
   const enough = Math.max(RESIDUAL ** 2 * rr, 1e-18 * n);
   for (let step = 0; step < MOST_STEPS && rr > enough; step++) {
     apply(p, q);
@@ -63,9 +70,9 @@ function solve(edges: Int32Array, want: Float64Array, x: Float64Array): void {
     let next = 0;
     for (let i = 0; i < n; i++) {
       x[i] = (x[i] as number) + alpha * (p[i] as number);
-      const left = (r[i] as number) - alpha * (q[i] as number);
-      r[i] = left;
-      next += left * left;
+      const rest = (r[i] as number) - alpha * (q[i] as number);
+      r[i] = rest;
+      next += rest * rest;
     }
     const beta = next / rr;
     for (let i = 0; i < n; i++) p[i] = (r[i] as number) + beta * (p[i] as number);
@@ -105,36 +112,32 @@ function spread(field: GrowthField, known: Uint8Array, values: readonly (readonl
  */
 export function laneCoordinates(field: GrowthField, labels: Int32Array, label: number, way: Float64Array): LaneCoordinates {
   const n = field.columns * field.rows;
-  const edges = edgesOf(field, labels, label);
+  const graph = graphOf(field, labels, label);
+  const { node } = graph;
   const h = field.spacingCm;
   const across = Float64Array.from(way, (_, k) => (k % 2 === 0 ? -(way[k + 1] as number) : (way[k - 1] as number))); // a quarter turn
-  const wanted = (along: Float64Array): Float64Array => {
-    const want = new Float64Array(edges.length / 3);
-    for (let e = 0, k = 0; e < edges.length; e += 3, k++) {
-      const axis = edges[e + 2] === 1 ? 0 : 1;
-      want[k] = (h * ((along[2 * (edges[e] as number) + axis] as number) + (along[2 * (edges[e + 1] as number) + axis] as number))) / 2;
-    }
-    return want;
-  };
+  /** Half the slopes of a node and its neighbour, towards it positive: what the least squares want of the sums. */
+  const sourceOf = (along: Float64Array): Float64Array => Float64Array.from(node, (own, k) => {
+    const half = (other: number, axis: 0 | 1, sign: 1 | -1): number => (other === k ? 0 : (sign * h * ((along[2 * own + axis] as number) + (along[2 * (node[other] as number) + axis] as number))) / 2);
+    return half(graph.left[k] as number, 0, 1) + half(graph.right[k] as number, 0, -1) + half(graph.above[k] as number, 1, 1) + half(graph.below[k] as number, 1, -1);
+  });
   let [mx, my] = [0, 0];
   const known = new Uint8Array(n);
-  for (let i = 0; i < n; i++) {
-    if (labels[i] !== label) continue;
+  for (const i of node) {
     known[i] = 1;
     mx += way[2 * i] as number;
     my += way[2 * i + 1] as number;
   }
   const length = Math.hypot(mx, my) || 1;
-  const straight = (ax: number, ay: number): Float64Array => {
-    const x = new Float64Array(n);
-    for (let i = 0; i < n; i++) if (known[i] === 1) x[i] = h * (((i % field.columns) + 0.5) * ax + (Math.floor(i / field.columns) + 0.5) * ay);
-    return x;
+  const straight = (ax: number, ay: number): Float64Array => Float64Array.from(node, (i) => h * (((i % field.columns) + 0.5) * ax + (Math.floor(i / field.columns) + 0.5) * ay));
+  const fitted = (along: Float64Array, guess: Float64Array): Float64Array => {
+    solve(graph, sourceOf(along), guess);
+    const all = new Float64Array(n).fill(NaN);
+    node.forEach((i, k) => { all[i] = guess[k] as number; });
+    return all;
   };
-  const s = straight(mx / length, my / length);
-  const t = straight(-my / length, mx / length);
-  solve(edges, wanted(way), s);
-  solve(edges, wanted(across), t);
+  const s = fitted(way, straight(mx / length, my / length));
+  const t = fitted(across, straight(-my / length, mx / length));
   spread(field, known, [[s, way], [t, across]], 2);
-  for (let i = 0; i < n; i++) if (known[i] !== 1) s[i] = t[i] = NaN;
   return { s, t };
 }

@@ -47,7 +47,9 @@ function costOf(pieces: readonly Piece[], field: GrowthField, input: LayoutInput
 /** Cells of fitted lanes turn this far from their seed. */
 const FITTED_FLOOD_DEG = 55;
 /** Lanes are fitted where straight ones cost this much more than their strips alone. */
-const FITTED_FROM = 0.5;
+const FITTED_FROM = 1.2;
+/** More strips than this times the least number by area: longer pieces are tried. */
+const MANY = 1.25;
 
 /** Fitted lanes must save this much: straight ones are easier to lay. */
 const FITTED_GAIN = 0.5;
@@ -87,6 +89,7 @@ function cut(hair: Region, near: Region, field: GrowthField, input: LayoutInput)
   let best = attempt(USUAL_CUTTING);
   const better = (other: Attempt, by = 0): void => { if (other.cost < best.cost - by || (other.cost <= best.cost && other.pieces.length < best.pieces.length)) best = other; };
   better(attempt({ ...USUAL_CUTTING, extraLanes: 1 }));
+  if (best.pieces.length > MANY * regionArea(hair) / stripArea) better(attempt({ ...USUAL_CUTTING, pieceSlack: GENEROUS_CUTTING.pieceSlack }));
   // whorls and sharp bends: smaller cells follow the growth more closely
   if (angleErrors(best.pieces, field).meanDeg > (input.meanErrorDeg ?? MEAN_DEG)) {
     better(attempt(USUAL_CUTTING, groundsAt(0.65 * floodDeg, 0.25)));
@@ -99,7 +102,7 @@ function cut(hair: Region, near: Region, field: GrowthField, input: LayoutInput)
     const fitted = (cutting: Cutting): Attempt => finished(cells.flatMap((cell) => cutFitted(cell, field, input, cutting)));
     better(fitted(USUAL_CUTTING), FITTED_GAIN);
     if (best.cost > best.pieces.length + FITTED_FROM) better(fitted({ ...USUAL_CUTTING, extraLanes: 1 }), FITTED_GAIN);
-    better(fitted({ ...USUAL_CUTTING, pieceSlack: GENEROUS_CUTTING.pieceSlack }));
+    if (best.pieces.length > MANY * regionArea(hair) / stripArea) better(fitted({ ...USUAL_CUTTING, pieceSlack: GENEROUS_CUTTING.pieceSlack }));
   }
   if (tooMany(best.pieces, regionArea(hair), input.largestCm)) better(attempt(GENEROUS_CUTTING));
   return best.pieces;

@@ -8,7 +8,7 @@ export function whyThisOrder(strip: PlanStrip, plan: Plan): readonly string[] {
   const orderOf = new Map(plan.zones.flatMap((z) => z.strips.map((s) => [s.id, s.order])));
   const numbers = (ids: readonly string[]): string => ids.map((id) => orderOf.get(id) ?? '?').sort((a, b) => Number(a) - Number(b)).join(', ');
   return [
-    strip.tabOn === 'bare' ? `Tab (${TABS[strip.tabKind]}) on skin without hair.` : strip.tabOn === 'cleared' ? `Tab (${TABS[strip.tabKind]}) on skin that ${numbers(strip.needsBefore)} has cleared: after it.` : 'No clear skin for its tab: a sore start, lift it gently.',
+    strip.tabOn === 'bare' ? `Tab (${TABS[strip.tabKind]}) on skin without hair.` : strip.tabOn === 'cleared' ? `Tab (${TABS[strip.tabKind]}) on skin that ${numbers(strip.needsBefore)} has cleared: after it.` : plan.zones.some((z) => z.fade && z.strips.includes(strip)) && strip.lengthMm < 21 ? 'Its rim lies on hair that stays: grip it by its stick, not by a tab.' : 'No clear skin for its tab: a sore start, lift it gently.',
     ...(strip.touches.length > 0 ? [`Never on the skin together with ${numbers(strip.touches)}: they touch.`] : []),
     ...(strip.crossing ? [`About ${Math.round(100 * strip.crossing.share)} % of the hair under it crosses the rest: what stays stands the other way, not missed.`] : []),
     ...(strip.handwork === null ? [] : [strip.handwork]),
