@@ -11,7 +11,7 @@ import { chooseVisit, choiceFlips, planVisit, type VisitCase } from '../src/core
 import { SHIPPED_PRODUCTS } from '../src/core/products';
 import { judge, nextQuestions } from '../src/core/screening';
 import { seededRandom } from '../src/core/shared';
-import { largestStrip, layOutZone, zoneShapes } from '../src/core/strips';
+import { largestStrip, layOutZone, stripFaults, zoneShapes } from '../src/core/strips';
 import { randomTask } from '../src/core/hands/randomTask';
 import { compareWithMilp } from './milp';
 import { benchSearch } from './search';
@@ -67,6 +67,9 @@ measure('strip layout, lower leg', null, () => layoutOf('lower-leg-front', 'left
 measure('strip layout, upper back (largest zone)', 100, () => layoutOf('upper-back', 'middle'), 7, 2);
 const strokes: Stroke[] = Array.from({ length: 60 }, (_, k) => ({ at: [2 + (k % 10) * 3, 2 + Math.floor(k / 10) * 4], towards: [Math.cos(k), Math.sin(k)] }));
 const back = ground('upper-back', 'middle');
+const backField = growthField(back.zone, 'middle', back.sheet, []);
+const handInput = { way: 'with', largestCm: largestStrip(back.zone, 'hard', 'practised'), byHand: layoutOf('upper-back', 'middle').strips } as const;
+measure('strips by hand judged anew, upper back (in a worker)', null, () => stripFaults(layOutZone(back.sheet.outline, backField, [], handInput, 'A'), backField, handInput), 9, 3);
 measure('growth field after a stroke, upper back, 60 strokes', 8, (k) => growthField(back.zone, 'middle', back.sheet, [...strokes, { at: [k % 30, 5], towards: [1, 0] }]), 20);
 
 const chain = (n: number): HandsInput => ({

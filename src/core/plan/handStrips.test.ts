@@ -30,6 +30,15 @@ describe('strips by hand in a case', () => {
     expect(less.stripFaults.map((f) => f.code)).toEqual(expect.arrayContaining(['cover', 'off-growth']));
     expect(less.stripFaults.every((f) => f.strip === null || f.strip === less.strips[0]?.id)).toBe(true);
   });
+  it('never change what is in the pot, however badly they lie', () => {
+    const free: ZoneCase = { zone: 'underarm', side: 'left', hair: { lengthMm: 7, coarseness: 4, density: 3 } };
+    const first = plan(free);
+    if (!first.choice) throw new Error('chosen');
+    const turned = plan({ ...free, handStrips: { family: first.choice.family, way: first.choice.way, strips: first.strips.map((s) => ({ outline: s.outline, turnDeg: 85 })) } });
+    expect(turned.stripFaults.length).toBeGreaterThan(0);
+    expect(turned.choice).toEqual(first.choice);
+    expect(turned.options.map((o) => [o.product, o.way, o.score])).toEqual(first.options.map((o) => [o.product, o.way, o.score]));
+  });
   it('hold only for the family and manner they were laid out for', () => {
     const soft = plan({ ...shoulder, product: 'soft', way: 'with', handStrips: { family: 'hard', way: 'with', strips: strips.slice(0, 1) } });
     expect(soft.byHand).toBe(false);

@@ -38,7 +38,7 @@ export function zoneOptions({ work, on, client, studio, judgement, learned, memo
   const seconds = new Map<string, number>();
   const usualSugar: Way = sugarWayFor(work.zone, studio.schools) === 'hand' ? 'moulded' : 'strip';
   const stripFacts: MatchInput['stripFacts'] = (product, way, coats, setS, thicknessMm): StripFacts => {
-    const layout = work.layout(product, standFor(product, way, usualSugar));
+    const layout = work.ownLayout(product, standFor(product, way, usualSugar));
     const manner = mannerName(product.family, way);
     const key = [product.family, manner, coats, setS.min, setS.max].join('|');
     let scheduleS = seconds.get(key);

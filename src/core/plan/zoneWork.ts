@@ -24,8 +24,10 @@ export interface ZoneWork {
   /** Share of the hair that crosses the rest, 0–0.5, and the mean angle by which it adds to the strips' error, degrees. */
   readonly crossing: { readonly share: number; readonly addsDeg: number };
   readonly idPrefix: string;
-  /** The layout for a product and way; made on demand and kept. */
+  /** The layout for a product and way, by hand where it was; made on demand and kept. */
   readonly layout: (product: Product, way: Way) => Layout;
+  /** The planner's own layout: products are compared by it, so that a strip moved by hand never changes what is in the pot. */
+  readonly ownLayout: (product: Product, way: Way) => Layout;
 }
 
 const LETTERS = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ';
@@ -70,17 +72,18 @@ export function prepareZone(input: ZoneCase, index: number, client: ClientCase, 
   const { hair } = hairRegion(sheet.value.outline, exclusions);
   const idPrefix = prefixOf(index);
   const layouts = new Map<string, Layout>();
-  const layout = (product: Product, way: Way): Layout => {
-    const key = `${product.family}/${mannerName(product.family, way)}/${way}`;
+  const layoutWith = (product: Product, way: Way, byHand: readonly HandStrip[] | undefined): Layout => {
+    const key = `${product.family}/${mannerName(product.family, way)}/${way}/${byHand ? 'hand' : 'own'}`;
     const known = layouts.get(key);
     if (known) return known;
-    const ground = [zone.id, input.side, sheet.value.widthCm, sheet.value.heightCm, input.strokes ?? [], exclusions, level, idPrefix, input.fade ?? false, handStripsFor(input, product, way) ?? null];
-    const made = memory.layouts(JSON.stringify([key, ground]), () => layOutZone(sheet.value.outline, field, exclusions, { way, largestCm: largestStrip(zone, product.family, level), ...zoneShapes({ zone: zone.id, side: input.side, family: product.family, sheet: sheet.value, fade: input.fade ?? false }), byHand: handStripsFor(input, product, way) }, idPrefix));
+    const ground = [zone.id, input.side, sheet.value.widthCm, sheet.value.heightCm, input.strokes ?? [], exclusions, level, idPrefix, input.fade ?? false, byHand ?? null];
+    const made = memory.layouts(JSON.stringify([key, ground]), () => layOutZone(sheet.value.outline, field, exclusions, { way, largestCm: largestStrip(zone, product.family, level), ...zoneShapes({ zone: zone.id, side: input.side, family: product.family, sheet: sheet.value, fade: input.fade ?? false }), byHand }, idPrefix));
     layouts.set(key, made);
     return made;
   };
   return ok({
     input, key: zoneKey(input), zone, sheet: sheet.value, hair: hairOf(input), field, exclusions, hairAreaCm2: regionArea(hair),
-    areaCm2: regionArea([sheet.value.outline]), crossing: crossingOf(field, sheet.value.outline), idPrefix, layout,
+    areaCm2: regionArea([sheet.value.outline]), crossing: crossingOf(field, sheet.value.outline), idPrefix,
+    layout: (product, way) => layoutWith(product, way, handStripsFor(input, product, way)), ownLayout: (product, way) => layoutWith(product, way, undefined),
   });
 }
