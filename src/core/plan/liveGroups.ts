@@ -19,7 +19,7 @@ export function liveGroups(plan: Plan): readonly LiveGroup[] {
       return [{
         id, side: zone.side === 'middle' ? null : zone.side, layS: layS.get(id) ?? 10, coats: zone.choice?.coats === 2 ? 2 : 1,
         setMinS: strip.setS.min, setMaxS: strip.setS.max, pullS: pullS(strip.lengthMm / 10, strip.pulls), pressS: PRESS_S,
-        needs: indices(strip.needsBefore), touches: indices(strip.touches),
+        needs: indices(strip.spreadWith === null ? strip.needsBefore : [...strip.needsBefore, strip.spreadWith]), touches: indices(strip.touches),
       }];
     });
     const sequence = plan.schedule.events.flatMap((e) => ((e.do === 'lay' || e.do === 'pull') && e.strip !== null ? (index.get(e.strip) ?? []) : []));

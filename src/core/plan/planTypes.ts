@@ -62,6 +62,8 @@ export interface PlanStrip {
   readonly massG: number;
   readonly touches: readonly string[];
   readonly needsBefore: readonly string[];
+  /** Strip with which it is spread over a patch at once; null where it is laid on its own or opens the patch. */
+  readonly spreadWith: string | null;
   /** Pulls it is taken off in, and how the hand does it where it is not one usual pull. */
   readonly pulls: number;
   readonly pace: 'quick' | 'steady';

@@ -8,6 +8,7 @@ import { chooseTogether, type Option } from '../matching';
 import { mannerName, SHIPPED_PRODUCTS, type Product } from '../products';
 import type { LearnedGrowth } from '../hair';
 import { isStopped, judge, ruleSetOf, type Judgement, type ZoneJudgement } from '../screening';
+import { isSpread } from '../strips';
 import { fail, ok, roundTo, type CoreError, type Result } from '../shared';
 import { caseFaults, type CaseFault } from './checkCase';
 import { planMemory, type PlanMemory } from './planMemory';
@@ -126,7 +127,7 @@ export function planVisit(visit: VisitCase, settings: PlanSettings = {}): Result
 const zoneJobs = (work: ZoneWork, choice: Option, level: ReturnType<typeof studioFacts>['level']): ZoneJobs => ({
   zone: work.zone.id, product: choice.product.id,
   jobs: stripJobs({
-    strips: work.layout(choice.product, choice.way).strips, side: work.input.side, manner: mannerName(choice.family, choice.way), coats: choice.coats, setS: choice.setS, level, face: work.zone.face, zone: work.zone.id, family: choice.family, coarseness: work.hair.coarseness,
+    strips: work.layout(choice.product, choice.way).strips, side: work.input.side, manner: mannerName(choice.family, choice.way), coats: choice.coats, setS: choice.setS, level, face: work.zone.face, zone: work.zone.id, family: choice.family, coarseness: work.hair.coarseness, spread: isSpread(work.zone, choice.family, choice.way),
   }),
 });
 

@@ -86,7 +86,7 @@ export function secondRound(input: SecondRoundInput): SecondRound | null {
   const name = mannerName(product.family, way);
   const heat = product.setting && touchC !== null ? solveSkinHeat({ product, touchC, thicknessMm, skin: skinInState(facts.skin, 'after-pass'), roomC, endS: LATEST_PULL_CAP_S }) : null;
   const setS = heat ? { min: Math.ceil(heat.setAfterS ?? LATEST_PULL_CAP_S), max: Math.floor(heat.latestPullS) } : manner.waitS;
-  const jobs = stripJobs({ strips: laid, side: zone.side, manner: name, coats: 1, setS, level, face: facts.face, zone: facts.id, family: product.family, coarseness: input.coarseness });
+  const jobs = stripJobs({ strips: laid, side: zone.side, manner: name, coats: 1, setS, level, face: facts.face, zone: facts.id, family: product.family, coarseness: input.coarseness, spread: false });
   return {
     way, thicknessMm, touchC, setS, endS: scheduleHands({ jobs, maxOnSkin: input.maxOnSkin, walkS: input.walkS }, 'quick').endS,
     strips: laid.map((s) => ({ id: s.id, order: s.order, outline: s.outline, lay: s.lay, pull: s.pull, tab: s.tab, tabOn: s.tabOn, tabKind: s.tabKind, lengthMm: roundTo(10 * s.lengthCm, 1), widthMm: roundTo(10 * s.widthCm, 1) })),

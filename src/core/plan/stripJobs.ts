@@ -3,7 +3,7 @@
 import type { Family, Side, ZoneId } from '../anatomy';
 import type { StripJob } from '../hands';
 import type { MannerName } from '../products';
-import { handworkOf, type HandLevel, type Strip } from '../strips';
+import { handworkOf, patchesOf, type HandLevel, type Strip } from '../strips';
 
 export const PRESS_S = 3;
 /** Seconds to load and lay the smallest and the largest strip; paste takes two or three strokes by hand. */
@@ -25,6 +25,8 @@ export interface JobInput {
   readonly zone: ZoneId;
   readonly family: Family;
   readonly coarseness: number;
+  /** Spread over a patch at once, then taken up cloth by cloth. */
+  readonly spread: boolean;
 }
 
 export function layS(areaCm2: number, manner: MannerName, level: HandLevel, face: boolean): number {
@@ -39,12 +41,30 @@ const TUG_S = 2;
 
 export const pullS = (lengthCm: number, pulls = 1): number => (lengthCm > 14 ? 5 : lengthCm > 7 ? 4 : 3) + TUG_S * (pulls - 1);
 
+/** Laying the cloth on what is spread already, s; spreading: the dip and the strokes, s and s/cm² (from memory). */
+const CLOTH_ON_S = 4;
+const DIP_S = 5;
+const SPREAD_S_PER_CM2 = 0.03;
+
+/** Seconds to lay each strip where a patch is spread at once: the first one carries the spreading. */
+function spreadLayS(strips: readonly Strip[], level: HandLevel, face: boolean): ReadonlyMap<string, number> {
+  const area = new Map(strips.map((s) => [s.id, s.areaCm2]));
+  const cloth = CLOTH_ON_S + (face ? 0 : CLOTH_RUB_S);
+  return new Map(patchesOf(strips).flatMap((ids) => ids.map((id, k): [string, number] => {
+    const spreading = k > 0 ? 0 : DIP_S + SPREAD_S_PER_CM2 * ids.reduce((s, i) => s + (area.get(i) ?? 0), 0);
+    return [id, Math.round((cloth + spreading) * SLOWER[level])];
+  })));
+}
+
 /** Jobs of one zone, `needs` and `touches` as indices shifted by `offset`. */
 export function stripJobs(input: JobInput, offset = 0): readonly StripJob[] {
   const index = new Map(input.strips.map((s, i) => [s.id, i + offset]));
   const indices = (ids: readonly string[]): readonly number[] => ids.flatMap((id) => index.get(id) ?? []);
+  const spread = input.spread ? spreadLayS(input.strips, input.level, input.face) : null;
+  // nothing of a patch is taken up before it is spread
+  const opener = new Map(input.spread ? patchesOf(input.strips).flatMap(([first, ...others]) => others.map((id) => [id, first ?? id] as const)) : []);
   return input.strips.map((s) => ({
-    id: s.id, side: input.side === 'middle' ? null : input.side, layS: layS(s.areaCm2, input.manner, input.level, input.face), coats: input.coats,
-    setMinS: input.setS.min, setMaxS: input.setS.max, pullS: pullS(s.lengthCm, handworkOf({ zone: input.zone, family: input.family, lengthCm: s.lengthCm, coarseness: input.coarseness }).pulls), pressS: PRESS_S, needs: indices(s.needsBefore), touches: indices(s.touches),
+    id: s.id, side: input.side === 'middle' ? null : input.side, layS: spread?.get(s.id) ?? layS(s.areaCm2, input.manner, input.level, input.face), coats: input.coats,
+    setMinS: input.setS.min, setMaxS: input.setS.max, pullS: pullS(s.lengthCm, handworkOf({ zone: input.zone, family: input.family, lengthCm: s.lengthCm, coarseness: input.coarseness }).pulls), pressS: PRESS_S, needs: indices([...new Set([...s.needsBefore, ...(opener.has(s.id) ? [opener.get(s.id) ?? ''] : [])])]), touches: indices(s.touches),
   }));
 }

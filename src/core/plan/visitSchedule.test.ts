@@ -59,6 +59,6 @@ describe('strip jobs', () => {
     });
     // the live group's sequence names each strip's lay and pull
     expect(group?.sequence).toHaveLength(2 * strips.length);
-    expect(stripJobs({ strips: [], side: 'left', manner: 'tab', coats: 1, setS: { min: 1, max: 2 }, level: 'expert', face: false, zone: 'underarm', family: 'hard', coarseness: 3 })).toEqual([]);
+    expect(stripJobs({ strips: [], side: 'left', manner: 'tab', coats: 1, setS: { min: 1, max: 2 }, level: 'expert', face: false, zone: 'underarm', family: 'hard', coarseness: 3, spread: false })).toEqual([]);
   });
 });

@@ -6,6 +6,7 @@ import { massUsedG, productCostMinor } from '../materials';
 import { learnFelt } from '../heat';
 import { evaluateAll, matchZone, sugarWayFor, whatElse, type MatchInput, type Option, type StripFacts, type WhatElse } from '../matching';
 import { mannerName, type Product, type Way } from '../products';
+import { isSpread } from '../strips';
 import type { ZoneJudgement } from '../screening';
 import { stripJobs } from './stripJobs';
 import type { PlanMemory } from './planMemory';
@@ -43,7 +44,7 @@ export function zoneOptions({ work, on, client, studio, judgement, learned, memo
     const key = [product.family, manner, coats, setS.min, setS.max].join('|');
     let scheduleS = seconds.get(key);
     if (scheduleS === undefined) {
-      const jobs = stripJobs({ strips: layout.strips, side: work.input.side, manner, coats, setS, level: studio.level, face: work.zone.face, zone: work.zone.id, family: product.family, coarseness: work.hair.coarseness });
+      const jobs = stripJobs({ strips: layout.strips, side: work.input.side, manner, coats, setS, level: studio.level, face: work.zone.face, zone: work.zone.id, family: product.family, coarseness: work.hair.coarseness, spread: isSpread(work.zone, product.family, way) });
       const task = { jobs, maxOnSkin: studio.maxOnSkin, walkS: studio.walkS };
       scheduleS = memory.schedules(JSON.stringify(['quick', task]), () => scheduleHands(task, 'quick')).endS;
       seconds.set(key, scheduleS);

@@ -5,6 +5,7 @@ export { largestStrip } from './sizes';
 export { isSliver } from './lanes';
 export { doTouch } from './touches';
 export { handworkOf } from './handwork';
+export { isSpread, patchesOf } from './patches';
 export { canFade, zoneShapes } from './zoneShapes';
 export { fillGaps, growStrip, joinStrips, redrawStrip, removeStrip, splitStrip, turnStrip } from './stripEdits';
 export type { EditResult } from './stripEdits';
