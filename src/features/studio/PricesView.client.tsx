@@ -16,9 +16,8 @@ export function PricesView({ first }: { readonly first: PriceList }) {
   const [said, setSaid] = useState<{ readonly text: string; readonly bad: boolean } | null>(null);
   const isChanged = JSON.stringify(money) !== JSON.stringify(list.money);
   const price = (id: string, minor: number | null): void => {
-    const { [id]: _was, ...others } = money.priceMinor;
-    void _was;
-    setMoney({ ...money, priceMinor: minor === null ? others : { ...others, [id]: minor } });
+    const others = Object.entries(money.priceMinor).filter(([service]) => service !== id);
+    setMoney({ ...money, priceMinor: Object.fromEntries(minor === null ? others : [...others, [id, minor]]) });
   };
   const save = async (): Promise<void> => {
     const sent = await sendJson<PriceList>('PUT', '/api/prices', { version: list.studioVersion, money });
