@@ -41,7 +41,9 @@ function costOf(pieces: readonly Piece[], field: GrowthField, input: LayoutInput
   const errors = angleErrors(pieces, field);
   const slivers = pieces.filter((p) => isSliver(p, input.largestCm)).length;
   const large = pieces.filter((p) => isTooLarge(p, input.largestCm)).length; // a straight cut by the cell's axis may leave a turned piece longer
-  return pieces.length + slivers + large + OFF_WEIGHT * errors.over25 + PER_DEGREE * Math.max(0, errors.meanDeg - (input.meanErrorDeg ?? MEAN_DEG));
+  // strips beyond what the area asks for count twice
+  const beyond = Math.max(0, pieces.length - mostStrips(pieces.reduce((s, p) => s + p.areaCm2, 0), input.largestCm));
+  return pieces.length + slivers + large + beyond + OFF_WEIGHT * errors.over25 + PER_DEGREE * Math.max(0, errors.meanDeg - (input.meanErrorDeg ?? MEAN_DEG));
 }
 
 /** Cells of fitted lanes turn this far from their seed. */
@@ -58,8 +60,7 @@ const PLANNED_OFF_DEG = 40;
 const PLANNED_MEAN_DEG = 13;
 
 /** More strips than this are too many: 1.6 × the least number by area + 2. */
-const tooMany = (pieces: readonly Piece[], areaCm2: number, [width, length]: readonly [number, number]): boolean =>
-  pieces.length > (1.6 * areaCm2) / (width * length) + 2;
+const mostStrips = (areaCm2: number, [width, length]: readonly [number, number]): number => (1.6 * areaCm2) / (width * length) + 2;
 
 /** Hair-bearing ground less the clearance of marks. */
 export function hairRegion(outline: Ring, exclusions: readonly Exclusion[]): { readonly hair: Region; readonly excluded: Region } {
@@ -87,6 +88,7 @@ function cut(hair: Region, near: Region, field: GrowthField, input: LayoutInput)
   };
   const attempt = (cutting: Cutting, grounds = coarse): Attempt => finished(grounds.flatMap((ground) => cutCell(ground, field, input, cutting)));
   let best = attempt(USUAL_CUTTING);
+  const tooMany = (): boolean => best.pieces.length > mostStrips(regionArea(hair), input.largestCm);
   const better = (other: Attempt, by = 0): void => { if (other.cost < best.cost - by || (other.cost <= best.cost && other.pieces.length < best.pieces.length)) best = other; };
   better(attempt({ ...USUAL_CUTTING, extraLanes: 1 }));
   if (best.pieces.length > MANY * regionArea(hair) / stripArea) better(attempt({ ...USUAL_CUTTING, pieceSlack: GENEROUS_CUTTING.pieceSlack }));
@@ -96,7 +98,7 @@ function cut(hair: Region, near: Region, field: GrowthField, input: LayoutInput)
     better(attempt(USUAL_CUTTING, groundsAt(0.45 * floodDeg, 0.15)));
   }
   // straight lanes that follow the growth this well cannot be bettered by more than a strip
-  if (best.cost > best.pieces.length + FITTED_FROM) {
+  if (best.cost > best.pieces.length + FITTED_FROM || tooMany()) {
     const wide = growthCells(field, inside, stripArea, input.meanErrorDeg === undefined ? FITTED_FLOOD_DEG : 180); // where hair grows any way the lanes lead
     const cells = cellsOf(wide).map((c) => fitCell(c.ground, c.label, wide, inside, field, input));
     const fitted = (cutting: Cutting): Attempt => finished(cells.flatMap((cell) => cutFitted(cell, field, input, cutting)));
@@ -104,7 +106,7 @@ function cut(hair: Region, near: Region, field: GrowthField, input: LayoutInput)
     if (best.cost > best.pieces.length + FITTED_FROM) better(fitted({ ...USUAL_CUTTING, extraLanes: 1 }), FITTED_GAIN);
     if (best.pieces.length > MANY * regionArea(hair) / stripArea) better(fitted({ ...USUAL_CUTTING, pieceSlack: GENEROUS_CUTTING.pieceSlack }));
   }
-  if (tooMany(best.pieces, regionArea(hair), input.largestCm)) better(attempt(GENEROUS_CUTTING));
+  if (tooMany()) better(attempt(GENEROUS_CUTTING));
   return best.pieces;
 }
 
