@@ -2,7 +2,7 @@
 // of strips to a new one; ground is never given twice. Nothing here judges the result: that is stripFaults.
 
 import { connectedPieces, fail, intersectRegions, offsetRing, ok, regionArea, subtractRegions, unit, uniteRings, type Region, type Result, type Ring, type Vec } from '../shared';
-import { CRUMB_CM2, sharedBorder } from './lanes';
+import { CRUMB_CM2, sharedBorder, withoutHoles } from './lanes';
 import type { HandStrip } from './types';
 
 export type EditResult = Result<readonly HandStrip[]>;
@@ -10,6 +10,8 @@ export type EditResult = Result<readonly HandStrip[]>;
 /** Turned further than this a strip no longer follows any growth, degrees. */
 export const MOST_TURN_DEG = 90;
 const REACH_CM = 1e3;
+/** Less than this is rounding, no ground, cm². */
+const SPECK_CM2 = 2e-3;
 
 const at = (strips: readonly HandStrip[], index: number): Result<HandStrip> => {
   const strip = strips[index];
@@ -42,7 +44,7 @@ export function joinStrips(strips: readonly HandStrip[], one: number, other: num
   const [a, b] = [at(strips, one), at(strips, other)];
   if (!a.ok) return a;
   if (!b.ok) return b;
-  const rings = uniteRings([a.value.outline, b.value.outline]);
+  const rings = uniteRings([a.value.outline, b.value.outline]).filter((r) => regionArea([r]) >= SPECK_CM2);
   const [ring] = rings;
   if (one === other || !ring || rings.length !== 1) return fail({ code: 'join.apart', message: 'Only strips that lie side by side can be joined. Both stay as they were.' });
   const larger = regionArea([a.value.outline]) >= regionArea([b.value.outline]) ? a.value : b.value;
@@ -90,16 +92,16 @@ export function growStrip(strips: readonly HandStrip[], index: number, byCm: num
 /** Gives hair that no strip covers to the neighbour with the longest border to it; far off it becomes a strip of its own. */
 export function fillGaps(strips: readonly HandStrip[], hair: Region): EditResult {
   let list = [...strips];
-  const open = connectedPieces(subtractRegions(hair, uniteRings(strips.map((s) => s.outline))));
-  for (const part of open) {
-    const [ring] = part;
-    if (!ring || part.length > 1 || regionArea(part) < 1e-3) continue;
+  const open = connectedPieces(subtractRegions(hair, uniteRings(strips.map((s) => s.outline)))).flatMap((part) => withoutHoles(part.filter((r, i) => i === 0 || regionArea([r]) >= SPECK_CM2), [0, 1]));
+  for (const ring of open) {
+    if (regionArea([ring]) < SPECK_CM2) continue;
     const best = list.map((s, i) => ({ i, border: sharedBorder(ring, s.outline) })).sort((a, b) => b.border - a.border)[0];
     const into = best && best.border > 0.05 ? list[best.i] : undefined;
-    const joined = into ? uniteRings([into.outline, ring]) : [];
+    // borders that were drawn on either side may leave specks between them
+    const joined = into ? uniteRings([into.outline, ring]).filter((r) => regionArea([r]) >= SPECK_CM2) : [];
     const [whole] = joined;
     if (into && whole && joined.length === 1) list = list.map((s) => (s === into ? { ...into, outline: whole } : s));
-    else if (regionArea(part) >= CRUMB_CM2) list = [...list, { outline: ring }];
+    else if (regionArea([ring]) >= CRUMB_CM2) list = [...list, { outline: ring }];
   }
   return ok(list);
 }
