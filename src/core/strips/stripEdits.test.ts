@@ -82,7 +82,7 @@ describe('strips by hand', () => {
   it('any one taken away can be given to the neighbours, on any body, in any family, also where the sheet was rounded since', () => {
     const round = (v: number): number => Math.round(v * 1e4) / 1e4;
     const round2 = (v: number): number => Math.round(v * 100) / 100;
-    for (const body of [{}, { statureCm: 158, massKg: 52 }, { statureCm: 171, massKg: 66 }, { statureCm: 190, massKg: 102 }]) for (const [family, way] of [['hard', 'with'], ['sugar', 'moulded'], ['soft', 'with']] as const) {
+    for (const body of [{}, { statureCm: 158, massKg: 52 }, { statureCm: 171, massKg: 66 }, { statureCm: 190, massKg: 102 }]) {for (const [family, way] of [['hard', 'with'], ['sugar', 'moulded'], ['soft', 'with']] as const) {
       const own = sheetFor(zone, 'left', body);
       if (!own.ok) throw new Error(own.error.code);
       // a plan says the sheet to a tenth of a millimetre: along the outline a hair's breadth is left or missing
@@ -93,7 +93,7 @@ describe('strips by hand', () => {
         const full = valueOf(fillGaps(valueOf(removeStrip(laid, i)), ground));
         expect(regionArea(subtractRegions(ground, uniteRings(full.map((s) => s.outline)))), `${family} ${i}`).toBeLessThan(0.2);
       }
-    }
+    }}
   });
   it('drawn anew take ground from the others and stay on the hair', () => {
     const wide = valueOf(redrawStrip(strips, 5, box(2, 10, 9, 18), hair));
