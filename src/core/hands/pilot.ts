@@ -45,7 +45,7 @@ function packed({ jobs, maxOnSkin, walkS }: HandsInput): Jobs {
 }
 
 /** The table as the rollout changes it in place. */
-class Bench {
+class Table {
   now = 0;
   side = 0;
   off = 0;
@@ -62,7 +62,7 @@ class Bench {
     this.skin = new Int32Array(j.count);
   }
 
-  copyFrom(other: Bench): void {
+  copyFrom(other: Table): void {
     this.now = other.now;
     this.side = other.side;
     this.off = other.off;
@@ -188,7 +188,7 @@ class Bench {
 }
 
 /** The strip that a policy would lay next; −1 for none. */
-function layChoice(b: Bench, j: Jobs, { limit, sides }: Policy): number {
+function layChoice(b: Table, j: Jobs, { limit, sides }: Policy): number {
   if (b.skinCount >= limit) return -1;
   let wanted = -1;
   if (sides === 'one-then-other') {
@@ -209,7 +209,7 @@ function layChoice(b: Bench, j: Jobs, { limit, sides }: Policy): number {
 }
 
 /** Ends a table by a policy: the end, s, or Infinity where a pull would come too late. */
-function rollOut(b: Bench, j: Jobs, policy: Policy, order: Int32Array): number {
+function rollOut(b: Table, j: Jobs, policy: Policy, order: Int32Array): number {
   for (let guard = 0; guard < 4 * j.count + 4; guard++) {
     if (b.off === j.count) return b.now;
     let due = -1;
@@ -230,14 +230,14 @@ function rollOut(b: Bench, j: Jobs, policy: Policy, order: Int32Array): number {
 }
 
 interface Node {
-  readonly bench: Bench;
+  readonly table: Table;
   readonly acts: readonly number[];
   /** Where the policies end it, and what is needed at least. */
   readonly value: number;
   readonly bound: number;
 }
 
-const sooner = (a: Node, b: Node): number => a.bench.now - b.bench.now;
+const sooner = (a: Node, b: Node): number => a.table.now - b.table.now;
 const byValue = (a: Node, b: Node): number => a.value - b.value || sooner(a, b);
 const byBound = (a: Node, b: Node): number => a.bound - b.bound || sooner(a, b);
 
@@ -252,8 +252,8 @@ export function pilotSearch(input: HandsInput, { width, boundWidth, policies }: 
   const j = packed(input);
   const tables = boundTables(input.jobs);
   const order = new Int32Array(j.count + 1);
-  const trial = new Bench(j);
-  const start = new Bench(j);
+  const trial = new Table(j);
+  const start = new Table(j);
   const ends = allPolicies(input).map((policy) => {
     trial.copyFrom(start);
     return { policy, end: rollOut(trial, j, policy, order) };
@@ -261,16 +261,16 @@ export function pilotSearch(input: HandsInput, { width, boundWidth, policies }: 
   const used = ends.sort((a, b) => a.end - b.end).slice(0, policies).map((e) => e.policy);
   let best: { readonly acts: readonly number[]; readonly policy: Policy | null } | null = null;
   let bestS = beatS;
-  let level: readonly Node[] = [{ bench: start, acts: [], value: 0, bound: 0 }];
+  let level: readonly Node[] = [{ table: start, acts: [], value: 0, bound: 0 }];
   while (level.length > 0) {
     const next = new Map<string, Node>();
     const bounded = new Map<string, Node>();
-    for (const { bench, acts } of level) {
+    for (const { table, acts } of level) {
       for (let i = 0; i < j.count; i++) {
-        const stage = bench.stage[i];
-        if (stage === OFF || (stage === UNLAID && !bench.canLay(i, j.maxOnSkin))) continue;
-        const after = new Bench(j);
-        after.copyFrom(bench);
+        const stage = table.stage[i];
+        if (stage === OFF || (stage === UNLAID && !table.canLay(i, j.maxOnSkin))) continue;
+        const after = new Table(j);
+        after.copyFrom(table);
         if (!after.act(i) || (stage === UNLAID && !after.makesDeadlines(-1, order))) continue;
         const done = [...acts, i];
         if (after.off === j.count) {
@@ -287,7 +287,7 @@ export function pilotSearch(input: HandsInput, { width, boundWidth, policies }: 
           if (end < bestS) [best, bestS] = [{ acts: done, policy }, end];
         }
         const key = `${String.fromCharCode(...after.stage)}${after.side}`;
-        const node: Node = { bench: after, acts: done, value, bound };
+        const node: Node = { table: after, acts: done, value, bound };
         keep(next, key, node, byValue);
         keep(bounded, key, node, byBound);
       }
