@@ -27,7 +27,7 @@ test('the strips say how the hand takes them off, and go on paper one zone a pag
   await expect(paper).toHaveCount(0);
 });
 
-test('strips are cut, joined, turned and taken away by mouse, keys and touch; rules answer at once; what is saved is what is planned; undo, back to the plan', async ({ page }) => {
+test('strips are cut, joined, turned, drawn, moved and taken away by mouse, keys and touch; rules answer at once; what is saved is what is planned; undo, back to the plan', async ({ page }) => {
   const made = await page.request.post('/api/visits', { data: { clientId: 'ottilie', zones: [{ zone: 'lower-leg-front', side: 'left' }] } });
   const { visitId } = (await made.json()) as { visitId: string };
   const planned = (await bench(page.request, visitId)).plan.zones[0];
@@ -85,6 +85,27 @@ test('strips are cut, joined, turned and taken away by mouse, keys and touch; ru
   await expect(page.getByRole('region', { name: 'Rules' })).toContainText('of the hair is covered; the rest would stay');
   await page.getByRole('button', { name: 'Give free hair to the neighbours' }).click();
   await expect(page.getByRole('region', { name: 'Rules' })).not.toContainText('the rest would stay');
+  // drawn round a place in the middle: a strip of its own, the others give way; moved by the mouse; both taken back
+  const drag = async (points: readonly (readonly [number, number])[]): Promise<void> => {
+    for (const [k, [x, y]] of points.entries()) {
+      const p = await onScreen(x, y);
+      await page.mouse.move(p.x, p.y);
+      if (k === 0) await page.mouse.down();
+    }
+    await page.mouse.up();
+  };
+  const [w, h] = planned.sheetCm;
+  const there = await strips.count();
+  await page.getByRole('button', { name: 'Draw', exact: true }).click();
+  await drag(Array.from({ length: 13 }, (_, k) => [w / 2 + 2 * Math.cos((k * Math.PI) / 6), h / 2 + 2 * Math.sin((k * Math.PI) / 6)] as const));
+  await expect.poll(() => strips.count()).toBeGreaterThan(there);
+  await expect(page.getByRole('region', { name: 'The chosen strip' })).toBeVisible();
+  await page.getByRole('button', { name: 'Move', exact: true }).click();
+  const drawnBefore = await strips.last().getAttribute('d');
+  await drag([[w / 2, h / 2], [w / 2 + 0.6, h / 2 + 0.3], [w / 2 + 1.2, h / 2 + 0.6]]);
+  await expect.poll(() => strips.last().getAttribute('d')).not.toBe(drawnBefore);
+  for (let k = 0; k < 2; k++) await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(strips).toHaveCount(there);
   // an edit that cannot be: said, and nothing changed
   const before = await strips.count();
   await page.getByRole('button', { name: 'Cut', exact: true }).click();
