@@ -1,12 +1,12 @@
 // Strips by hand, laid out beside the page: tabs, order and the rules they break, anew after every edit. Field and hair are kept
 // from one question to the next, since only the strips change.
 
-import { sheetFor, ZONES, type Side, type ZoneId } from '../core/anatomy';
+import { sheetFor, ZONES, type Sheet, type Side, type ZoneId } from '../core/anatomy';
 import { exclusionOf, growthField, type GrowthField, type Mark, type Stroke } from '../core/field';
 import type { Family } from '../core/anatomy';
 import type { Way } from '../core/products';
 import { isInside, type Ring, type Vec } from '../core/shared';
-import { largestStrip, layOutZone, stripFaults, type HandLevel, type HandStrip, type StripFault, type TabOn } from '../core/strips';
+import { largestStrip, layOutZone, stripFaults, zoneShapes, type HandLevel, type HandStrip, type StripFault, type TabOn } from '../core/strips';
 
 export interface GroundOfStrips {
   readonly zone: ZoneId;
@@ -17,6 +17,7 @@ export interface GroundOfStrips {
   readonly family: Family;
   readonly way: Way;
   readonly level: HandLevel;
+  readonly fade: boolean;
 }
 
 export interface StripsQuestion {
@@ -47,15 +48,20 @@ export interface StripsAnswer {
   readonly tookMs: number;
 }
 
-let known: { readonly key: string; readonly outline: Ring; readonly field: GrowthField } | null = null;
+interface Ground extends Sheet {
+  readonly field: GrowthField;
+}
 
-function groundOf(g: GroundOfStrips): { readonly outline: Ring; readonly field: GrowthField } | null {
+let known: { readonly key: string; readonly ground: Ground } | null = null;
+
+function groundOf(g: GroundOfStrips): Ground | null {
   const key = JSON.stringify([g.zone, g.side, g.sheetCm, g.strokes]);
-  if (known?.key === key) return known;
+  if (known?.key === key) return known.ground;
   const sheet = sheetFor(ZONES[g.zone], g.side, {}, g.sheetCm);
   if (!sheet.ok) return null;
-  known = { key, outline: sheet.value.outline, field: growthField(ZONES[g.zone], g.side, sheet.value, g.strokes) };
-  return known;
+  const ground = { ...sheet.value, field: growthField(ZONES[g.zone], g.side, sheet.value, g.strokes) };
+  known = { key, ground };
+  return ground;
 }
 
 const middleOf = (ring: Ring): Vec => [ring.reduce((s, p) => s + p[0], 0) / ring.length, ring.reduce((s, p) => s + p[1], 0) / ring.length];
@@ -73,7 +79,7 @@ self.onmessage = ({ data: { id, question } }: MessageEvent<{ readonly id: number
     self.postMessage({ id, answer: null });
     return;
   }
-  const input = { way: g.way, largestCm: largestStrip(ZONES[g.zone], g.family, g.level), byHand: strips };
+  const input = { way: g.way, largestCm: largestStrip(ZONES[g.zone], g.family, g.level), byHand: strips, fade: zoneShapes({ zone: g.zone, side: g.side, family: g.family, sheet: ground, fade: g.fade }).fade };
   const layout = layOutZone(ground.outline, ground.field, g.marks.map(exclusionOf), input, 'H');
   const answer: StripsAnswer = {
     strips: layout.strips.map((s) => ({ id: s.id, order: s.order, from: sourceOf(s.outline, strips), outline: s.outline, lay: s.lay, pull: s.pull, tab: s.tab, tabOn: s.tabOn, lengthCm: s.lengthCm, widthCm: s.widthCm })),

@@ -60,6 +60,10 @@ describe('a fade in a case', () => {
     expect(faded.fade).toBe(true);
     expect(faded.strips.filter((s) => s.lengthMm < 21 && s.handwork?.includes('dab')).length).toBeGreaterThan(4);
     expect(faded.cover.coveredShare).toBeGreaterThan(0.98);
+    // changed by hand it still fades: what stays on purpose is no gap, and dabs are no faults
+    const byHand = plan({ ...shoulder, fade: true, handStrips: { family: 'hard', way: 'with', strips: faded.strips.map((s) => ({ outline: s.outline })) } });
+    expect(byHand).toMatchObject({ byHand: true, fade: true, stripFaults: [] });
+    expect(byHand.cover.coveredShare).toBeGreaterThan(0.98);
     expect(plan({ ...shoulder, product: 'soft', fade: true }).fade).toBe(false);
     expect(faultPaths({ zone: 'underarm', side: 'left', hair: shoulder.hair, fade: true })).toEqual(['zones[0].fade']);
   });

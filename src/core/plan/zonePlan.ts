@@ -9,7 +9,7 @@ import { choiceReasons, exclusionSentence, heatNeedOf, heatOfOption, lengthRange
 import { mannerName, mannerOf, type Product, type Way } from '../products';
 import type { ZoneJudgement } from '../screening';
 import { isStopped } from '../screening';
-import { handworkOf, isSpread, largestStrip, patchesOf, stripFaults, type HandLevel } from '../strips';
+import { handworkOf, isSpread, largestStrip, patchesOf, stripFaults, zoneShapes, type HandLevel } from '../strips';
 import { addDays, roundTo, samplePoints, type Ring, type Vec } from '../shared';
 import { hairNotes } from './hairNotes';
 import type { PlanMemory } from './planMemory';
@@ -111,8 +111,8 @@ function handFacts(work: ZoneWork, choice: Option | null, level: HandLevel): Pic
   const layout = choice && work.layout(choice.product, choice.way);
   const byHand = layout?.byHand ?? false;
   return {
-    byHand, stripFaults: layout && byHand ? stripFaults(layout, work.field, { largestCm: largestStrip(work.zone, choice.family, level) }) : [],
-    fade: choice?.family === 'hard' && work.input.fade === true && !byHand,
+    byHand, stripFaults: layout && byHand ? stripFaults(layout, work.field, { largestCm: largestStrip(work.zone, choice.family, level), fade: zoneShapes({ zone: work.zone.id, side: work.input.side, family: choice.family, sheet: work.sheet, fade: work.input.fade ?? false }).fade }) : [],
+    fade: choice?.family === 'hard' && work.input.fade === true,
   };
 }
 

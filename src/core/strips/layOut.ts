@@ -168,13 +168,13 @@ export function layOutZone(outline: Ring, field: GrowthField, exclusions: readon
   const { hair, excluded } = hairRegion(outline, exclusions);
   const hand = input.byHand ? piecesByHand(input.byHand, hair, field, input) : [];
   const byHand = hand.length > 0;
-  const border = input.fade && !byHand ? fadedBorder(input.fade, hair, field, input) : null;
+  const border = input.fade ? fadedBorder(input.fade, hair, field, input) : null;
   const main = byHand ? hand : cutAll(outline, field, border?.rest ?? hair, input);
-  const dabs = border?.dabs ?? [];
+  const dabs = byHand ? [] : (border?.dabs ?? []);
   const pieces = fromTheStart([...main, ...dabs]);
   const covered = uniteRings(pieces.map((p) => p.outline));
   // what a fade leaves standing was not meant to be taken
-  const meant = border ? uniteRings([...border.rest, ...dabs.map((d) => d.outline)]) : hair;
+  const meant = border ? uniteRings([...border.rest, ...pieces.map((p) => p.outline)]) : hair;
   const hairAreaCm2 = regionArea(meant);
   const strips = arrange(pieces, subtractRegions(hair, covered), excluded, idPrefix);
   const stripArea = pieces.reduce((s, p) => s + p.areaCm2, 0);

@@ -5,7 +5,7 @@ import { growthField, type Exclusion } from '../field';
 import { intersectRegions, regionArea, subtractRegions, uniteRings, type Ring } from '../shared';
 import { hairRegion, layOutZone } from './layOut';
 import { largestStrip } from './sizes';
-import { fillGaps, growStrip, joinStrips, redrawStrip, removeStrip, splitStrip, turnStrip, type EditResult } from './stripEdits';
+import { fillGaps, fitStrips, growStrip, joinStrips, redrawStrip, removeStrip, splitStrip, turnStrip, type EditResult } from './stripEdits';
 import { stripFaults } from './stripFaults';
 import type { HandStrip, LayoutInput } from './types';
 
@@ -102,6 +102,11 @@ describe('strips by hand', () => {
     expect(redrawStrip(strips, 5, box(-9, -9, -7, -7), hair)).toMatchObject({ ok: false, error: { code: 'redraw.off-hair' } });
     const grown = valueOf(growStrip(strips, 5, 0.3, hair));
     expect(regionArea([grown[5]?.outline ?? []])).toBeGreaterThan(regionArea([strips[5]?.outline ?? []]));
+  });
+  it('keep their places on a sheet that was measured anew', () => {
+    const wider = fitStrips(strips, [sheet.widthCm, sheet.heightCm], [1.2 * sheet.widthCm, 0.9 * sheet.heightCm]);
+    expect(area(wider)).toBeCloseTo(1.2 * 0.9 * area(strips), 6);
+    expect(fitStrips(wider, [1.2 * sheet.widthCm, 0.9 * sheet.heightCm], [sheet.widthCm, sheet.heightCm])[0]?.outline[0]?.[0]).toBeCloseTo(strips[0]?.outline[0]?.[0] ?? 0, 9);
   });
   it('go round a mark that comes later: what it cuts away is no strip', () => {
     const at = [8.5, 14] as const;

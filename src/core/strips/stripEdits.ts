@@ -27,6 +27,10 @@ function halfPlane(from: Vec, along: Vec, side: 1 | -1): Ring {
   return [corner(-REACH_CM, 0), corner(REACH_CM, 0), corner(REACH_CM, REACH_CM), corner(-REACH_CM, REACH_CM)];
 }
 
+/** Strips for a sheet of another size: they keep their places on it. */
+export const fitStrips = (strips: readonly HandStrip[], [w, h]: readonly [number, number], [toW, toH]: readonly [number, number]): readonly HandStrip[] =>
+  strips.map((s) => ({ ...s, outline: s.outline.map(([x, y]): Vec => [(x * toW) / w, (y * toH) / h]) }));
+
 /** Cuts a strip along the line through two points. Errors: `strip.unknown`, `split.no-line`, `split.misses`. */
 export function splitStrip(strips: readonly HandStrip[], index: number, from: Vec, to: Vec): EditResult {
   const strip = at(strips, index);

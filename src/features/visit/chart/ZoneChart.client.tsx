@@ -3,6 +3,7 @@
 import { useMemo, useState } from 'react';
 import { BODY_REGIONS, sheetFor, shareOnSheet, ZONES } from '@/core/anatomy';
 import { fitChart, mirrorStrokes } from '@/core/field';
+import { fitStrips } from '@/core/strips';
 import type { ReadChart } from '@/formats/chartFile';
 import type { ChartData, ChartMark, Spot } from '@/server/db/schema';
 import type { BenchZone } from '@/server/services/bench';
@@ -67,7 +68,8 @@ export function ZoneChart({ zone, action }: { readonly zone: BenchZone; readonly
     if (!size) return;
     // an undo would put marks where they lay on the other sheet
     edits.clear();
-    save({ ...fitChart(content, [width, height], size), sheetCm: to ?? undefined });
+    const { handStrips } = zone.data;
+    save({ ...fitChart(content, [width, height], size), sheetCm: to ?? undefined, ...(handStrips ? { handStrips: { ...handStrips, strips: fitStrips(handStrips.strips, [width, height], size) } } : {}) });
   };
   const readIn = (read: ReadChart): void => {
     const { shortestMm, longestMm, flags, lengthMm, coarseness, density, curl = zone.data.hair.curl, history = zone.data.hair.history } = read.hair;

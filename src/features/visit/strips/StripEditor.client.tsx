@@ -5,8 +5,8 @@ import { useEffect, useMemo, useReducer, useRef, type KeyboardEvent, type Pointe
 import { sheetFor, ZONES } from '@/core/anatomy';
 import { exclusionOf } from '@/core/field';
 import type { PlanZone } from '@/core/plan';
-import { boxOf, type Ring, type Vec } from '@/core/shared';
-import { hairRegion, type HandStrip } from '@/core/strips';
+import { boxOf, subtractRegions, type Ring, type Vec } from '@/core/shared';
+import { hairRegion, zoneShapes, type HandStrip } from '@/core/strips';
 import { ringCentre, ringPath } from '@/formats/stripsSvg';
 import type { ChartData } from '@/server/db/schema';
 import { useKeys } from '@/ui/useKeys';
@@ -40,7 +40,12 @@ export function StripEditor({ zone, data, onClose }: Props) {
   const sheet = useMemo(() => sheetFor(facts, zone.side, {}, zone.sheetCm), [facts, zone.side, zone.sheetCm]);
   const hair = useMemo(() => (sheet.ok ? hairRegion(sheet.value.outline, data.marks.map(exclusionOf)).hair : []), [sheet, data.marks]);
   const choice = zone.choice;
-  const [state, dispatch] = useReducer((s: Editing, e: EditEvent): Editing => editStep(s, e, hair), null, () => startEditing(zone.byHand && data.handStrips ? data.handStrips.strips : zone.strips.map((s): HandStrip => ({ outline: s.outline }))));
+  // hair that a faded border leaves standing is free for a strip, but no gap
+  const meant = useMemo(() => {
+    const fade = sheet.ok && choice ? zoneShapes({ zone: zone.zone, side: zone.side, family: choice.family, sheet: sheet.value, fade: data.fade ?? false }).fade : undefined;
+    return fade ? subtractRegions(hair, [fade.band]) : hair;
+  }, [sheet, choice, zone.zone, zone.side, data.fade, hair]);
+  const [state, dispatch] = useReducer((s: Editing, e: EditEvent): Editing => editStep(s, e, hair, meant), null, () => startEditing(zone.byHand && data.handStrips ? data.handStrips.strips : zone.strips.map((s): HandStrip => ({ outline: s.outline }))));
   const saved = useRef(state.strips);
   const latest = useRef({ data, saveChart });
   useEffect(() => { latest.current = { data, saveChart }; });
@@ -51,7 +56,7 @@ export function StripEditor({ zone, data, onClose }: Props) {
     latest.current.saveChart(zone, { ...latest.current.data, handStrips: { family: choice.family, way: choice.way, strips } });
   }, [state.strips, choice, zone]);
   const question: StripsQuestion = {
-    ground: { zone: zone.zone, side: zone.side, sheetCm: zone.sheetCm, strokes: data.strokes, marks: data.marks, family: choice?.family ?? 'hard', way: choice?.way ?? 'with', level: bench.visit.level },
+    ground: { zone: zone.zone, side: zone.side, sheetCm: zone.sheetCm, strokes: data.strokes, marks: data.marks, family: choice?.family ?? 'hard', way: choice?.way ?? 'with', level: bench.visit.level, fade: data.fade ?? false },
     strips: state.strips,
   };
   const { answer, isFresh, failed } = useLiveWorker<StripsQuestion, StripsAnswer>(() => new Worker(new URL('../../../workers/strips.worker.ts', import.meta.url), { type: 'module' }), question);

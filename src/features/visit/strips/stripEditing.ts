@@ -87,8 +87,8 @@ function down(state: Editing, at: Vec): Editing {
   return { ...state, drag: [at], refusal: null };
 }
 
-/** One step. `hair`: ground that strips may take (the outline less the clearance of marks). */
-export function editStep(state: Editing, event: EditEvent, hair: Region): Editing {
+/** One step. `hair`: ground that strips may take (the outline less the clearance of marks); `meant`: what of it is to be taken at all. */
+export function editStep(state: Editing, event: EditEvent, hair: Region, meant: Region = hair): Editing {
   const { chosen, strips } = state;
   switch (event.kind) {
     case 'tool': return { ...state, tool: event.tool, drag: null, refusal: null };
@@ -108,7 +108,7 @@ export function editStep(state: Editing, event: EditEvent, hair: Region): Editin
       const target = state.after.at(-1);
       return target ? { ...state, strips: target, after: state.after.slice(0, -1), before: [...state.before, strips], chosen: null, refusal: null } : state;
     }
-    case 'fill': return apply(state, fillGaps(strips, hair));
+    case 'fill': return apply(state, fillGaps(strips, meant));
     case 'remove': return chosen === null ? noneChosen(state) : apply(state, removeStrip(strips, chosen), null);
     case 'turn': return chosen === null ? noneChosen(state) : apply(state, turnStrip(strips, chosen, event.deg));
     case 'grow': return chosen === null ? noneChosen(state) : apply(state, growStrip(strips, chosen, event.cm, hair));
