@@ -1,6 +1,6 @@
 import { expect, test, type Locator, type Page } from '@playwright/test';
 import { sheetFor, ZONES } from '../src/core/anatomy';
-import { growthAt, growthField } from '../src/core/field';
+import { growthAt, growthField, type DensityPlace } from '../src/core/field';
 import { angleBetweenDeg } from '../src/core/shared';
 import { bench, keyBound, openVisit, saved } from './support';
 
@@ -46,6 +46,39 @@ test('a mouse drag turns the hair under the brush and is saved; undo takes it ba
   expect(angleBetweenDeg(growthAt(field, [4.5, 1.5]), [0, -1])).toBeLessThan(30);
   await page.keyboard.press('z');
   await expect.poll(async () => (await bench(request, visitId)).zones[0]?.data.strokes.length).toBe(0);
+});
+
+test('D says where hair is thin: by drag, by keys, seen in the drawing, kept over a reload, taken back by undo', async ({ page, request }) => {
+  const { canvas, visitId } = await chart(page, 'anselm', request);
+  const places = async (): Promise<readonly DensityPlace[]> => (await bench(request, visitId)).zones[0]?.data.densities ?? [];
+  const drawn = async (): Promise<number> => Number(await canvas.getAttribute('data-hairs'));
+  const before = await drawn();
+  await page.keyboard.press('d');
+  await expect(page.getByRole('button', { name: 'Density' })).toHaveAttribute('aria-pressed', 'true');
+  await page.getByRole('button', { name: 'Thinner hair' }).click();
+  const from = await at(canvas, [2.5, 9]);
+  await page.mouse.move(from.x, from.y);
+  await page.mouse.down();
+  for (let k = 1; k <= 10; k++) await page.mouse.move(from.x + k * 14, from.y);
+  await page.mouse.up();
+  await saved(page);
+  await expect.poll(async () => (await places()).length).toBeGreaterThan(2);
+  expect((await places()).every((p) => p.density === 1)).toBe(true);
+  expect(await drawn()).toBeLessThan(0.9 * before);
+  await page.reload();
+  await keyBound(page, 'd');
+  await expect(page.getByText(/places thinner or thicker/)).toBeVisible();
+  const kept = (await places()).length;
+  // keys: the brush is moved, Enter feels there
+  await page.keyboard.press('d');
+  for (let k = 0; k < 4; k++) await page.keyboard.press('+');
+  await page.getByRole('application').focus();
+  for (let k = 0; k < 8; k++) await page.keyboard.press('ArrowUp');
+  await page.keyboard.press('Enter');
+  await expect.poll(async () => (await places()).at(-1)?.density).toBe(5);
+  await page.keyboard.press('z');
+  await expect.poll(async () => (await places()).length).toBe(kept);
+  expect((await bench(request, visitId)).plan.zones[0]?.strips.every((s) => s.density !== null)).toBe(true);
 });
 
 test('touch combs too, and the arrow keys do what the brush does', async ({ page, request }) => {

@@ -2,11 +2,12 @@
 
 import { expect, type APIRequestContext, type Page } from '@playwright/test';
 import { planVisit, type Plan } from '../src/core/plan';
+import type { DensityPlace } from '../src/core/field';
 import type { VisitCase } from '../src/core/plan';
 
 export interface ServerBench {
   readonly visit: { readonly id: string; readonly version: number; readonly status: string; readonly consult: unknown };
-  readonly zones: readonly { readonly zone: string; readonly side: string; readonly data: { readonly strokes: readonly { readonly at: readonly [number, number]; readonly towards: readonly [number, number] }[]; readonly marks: readonly unknown[] } & Record<string, unknown> }[];
+  readonly zones: readonly { readonly zone: string; readonly side: string; readonly data: { readonly strokes: readonly { readonly at: readonly [number, number]; readonly towards: readonly [number, number] }[]; readonly marks: readonly unknown[]; readonly densities?: readonly DensityPlace[] } & Record<string, unknown> }[];
   readonly plan: Plan;
   readonly journal: readonly { readonly id: string; readonly kind: string }[];
 }

@@ -31,7 +31,7 @@ function chartFor(client: DemoClient, zone: DemoClient['zones'][number], lengthM
   const marked = zone.side !== 'right';
   return {
     v: 1, hair: { lengthMm: Math.round(lengthMm * 2) / 2, coarseness: client.coarseness, density: client.density, curl: client.curl ?? 1, history },
-    strokes: marked ? (client.strokes ?? []) : [], marks: marked ? (client.marks ?? []) : [], product: null, way: null, reason: '', confirmed: true,
+    strokes: marked ? (client.strokes ?? []) : [], marks: marked ? (client.marks ?? []) : [], ...(marked && client.densities ? { densities: client.densities } : {}), product: null, way: null, reason: '', confirmed: true,
   };
 }
 

@@ -2,7 +2,7 @@
 // Nobody and nothing here exists. Dates are relative to the day of loading.
 
 import type { Side, ZoneId } from '../core/anatomy';
-import type { Mark, Stroke } from '../core/field';
+import type { DensityPlace, Mark, Stroke } from '../core/field';
 import type { FoundFact } from '../core/screening';
 import { addDays } from '../core/shared';
 import type { CardReaction, PatchTest } from '../server/db/schema';
@@ -44,6 +44,7 @@ export interface DemoClient {
   readonly noConsent?: boolean;
   readonly marks?: readonly Mark[];
   readonly strokes?: readonly Stroke[];
+  readonly densities?: readonly DensityPlace[];
   /** By the day of loading. */
   readonly reactions?: (day: string) => readonly CardReaction[];
   readonly patchTests?: (day: string) => readonly PatchTest[];
@@ -62,7 +63,7 @@ const today = (hour: number, minute: number, minutes: number): NonNullable<DemoC
 
 export const CLIENTS: readonly DemoClient[] = [
   { id: 'ottilie', name: 'Ottilie Brandvik', byline: 'rows in the two', ageYears: 34, note: 'Quiet, please. Likes to know the count.', phone: '0555 0101', zones: underarms, person: 'ines', coarseness: 4, density: 3, sensitivity: 3, skin: 'normal', rateFactor: 1.05, intervals: [44, 41, 38, 39, 36, 37, 35, 36, 35, 36, 35, 36], sinceLast: 35, standing: [{ fact: 'blood-thinner' }], marks: [{ kind: 'mole', at: [5.6, 9.2], radiusMm: 3 }], stature: 171, mass: 66, booked: today(9, 15, 40) },
-  { id: 'corwin', name: 'Corwin Asare', byline: 'strokes the eight', ageYears: 27, note: 'Tall; wants smooth shins for the boat.', phone: '0555 0102', zones: legs, person: 'ines', coarseness: 4, density: 4, sensitivity: 2, skin: 'dry', rateFactor: 1.1, intervals: [52, 45, 44, 41, 40, 40, 37], sinceLast: 39, stature: 191, mass: 88, booked: today(10, 15, 65) },
+  { id: 'corwin', name: 'Corwin Asare', byline: 'strokes the eight', ageYears: 27, note: 'Tall; wants smooth shins for the boat.', phone: '0555 0102', zones: legs, person: 'ines', coarseness: 4, density: 4, sensitivity: 2, skin: 'dry', rateFactor: 1.1, intervals: [52, 45, 44, 41, 40, 40, 37], sinceLast: 39, stature: 191, mass: 88, densities: [{ at: [5, 36], radiusCm: 6, density: 2 }, { at: [4, 30], radiusCm: 5, density: 2 }], booked: today(10, 15, 65) },
   { id: 'marit', name: 'Marit Ovesen', byline: 'open-water swimmer', ageYears: 41, note: 'Comes early before races.', phone: '0555 0103', zones: lip, person: 'ines', coarseness: 2, density: 2, sensitivity: 4, skin: 'dry', rateFactor: 0.9, intervals: [30, 27, 29, 26, 28, 25, 27], sinceLast: 12, booked: today(11, 40, 30) },
   { id: 'teodora', name: 'Teodora Lindqvist', byline: 'plays the organ', ageYears: 52, note: 'Prefers talking about music.', phone: '0555 0104', zones: legs, person: 'bao', coarseness: 2, density: 2, sensitivity: 2, skin: 'normal', rateFactor: 0.95, intervals: [49, 48, 44, 46, 47, 45], sinceLast: 46, stature: 163, mass: 58, booked: today(9, 15, 50) },
   { id: 'jory', name: 'Jory Pelham', byline: 'coxes the junior four', ageYears: 16, note: '', phone: '0555 0105', zones: underarms, person: 'bao', coarseness: 3, density: 3, sensitivity: 3, skin: 'normal', rateFactor: 1, intervals: [], sinceLast: 0, noConsent: true, booked: today(10, 40, 35) },

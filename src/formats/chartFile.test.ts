@@ -4,7 +4,7 @@ import { readChartFile, type ChartTarget } from './chartFile';
 const target: ChartTarget = { zone: 'underarm', side: 'left', sheetCm: [9, 13] };
 const zone = {
   zone: 'underarm', side: 'left', sheetCm: [9, 13], hair: { lengthMm: 7, shortestMm: 4, longestMm: 10, flags: ['layers'], coarseness: 4, density: 3, curl: 2, history: 'regular' },
-  strokes: [{ at: [4, 3], towards: [0, -1] }, { at: [5, 9], towards: [1, 0], share: 0.3 }], marks: [{ kind: 'mole', at: [5.2, 6.1], radiusMm: 4, note: 'dark & flat <2 mm>', since: '2026-03-01' }],
+  strokes: [{ at: [4, 3], towards: [0, -1] }, { at: [5, 9], towards: [1, 0], share: 0.3 }], marks: [{ kind: 'mole', at: [5.2, 6.1], radiusMm: 4, note: 'dark & flat <2 mm>', since: '2026-03-01' }], densities: [{ at: [3, 4], radiusCm: 1.5, density: 2 }],
 } as const;
 const file = { strickle: 'chart', version: 1, zone };
 const read = (data: unknown, to = target) => readChartFile(typeof data === 'string' ? data : JSON.stringify(data), to);
@@ -25,8 +25,8 @@ describe('a chart out of a file', () => {
   });
   it('mirrors the other side’s and fits another sheet', () => {
     const right = read(file, { ...target, side: 'right' });
-    expect(right).toMatchObject({ ok: true, value: { mirrored: true, strokes: [{ at: [5, 3], towards: [0, -1] }, { at: [4, 9], towards: [-1, 0] }], marks: [{ at: [3.8, 6.1] }] } });
-    expect(read(file, { ...target, sheetCm: [18, 13] })).toMatchObject({ ok: true, value: { strokes: [{ at: [8, 3] }, { at: [10, 9] }] } });
+    expect(right).toMatchObject({ ok: true, value: { mirrored: true, strokes: [{ at: [5, 3], towards: [0, -1] }, { at: [4, 9], towards: [-1, 0] }], marks: [{ at: [3.8, 6.1] }], densities: [{ at: [6, 4], radiusCm: 1.5, density: 2 }] } });
+    expect(read(file, { ...target, sheetCm: [18, 13] })).toMatchObject({ ok: true, value: { strokes: [{ at: [8, 3] }, { at: [10, 9] }], densities: [{ at: [6, 4], radiusCm: 2.12 }] } });
   });
   it('refuses what is no chart, with a reason, and names each wrong field', () => {
     expect(faults('not json')).toEqual(['text']);
@@ -35,6 +35,8 @@ describe('a chart out of a file', () => {
     expect(faults({ ...file, extra: 1 })).toEqual(['extra']);
     expect(faults({ ...file, zone: { ...zone, hair: { ...zone.hair, coarseness: 9 } } })).toEqual(['zone.hair.coarseness']);
     expect(faults({ ...file, zone: { ...zone, strokes: [{ at: [4, 3], towards: [0, -1], share: 0.9 }] } })).toEqual(['zone.strokes[0].share']);
+    expect(faults({ ...file, zone: { ...zone, densities: [{ at: [3, 4], radiusCm: 1, density: 6 }] } })).toEqual(['zone.densities[0].density']);
+    expect(faults({ ...file, zone: { ...zone, densities: [{ at: [3, 40], radiusCm: 1, density: 2 }] } })).toEqual(['text']);
     expect(faults({ ...file, zone: { ...zone, marks: [{ kind: 'mole', at: [20, 3], radiusMm: 3 }] } })).toEqual(['text']);
     expect(faults({ ...file, zone: { ...zone, strokes: [{ at: [4, 3], towards: [0, 0] }] } })).toEqual(['text']);
     expect(faults([])).toEqual(['']);

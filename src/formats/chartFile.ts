@@ -3,7 +3,7 @@
 
 import Joi from 'joi';
 import { sheetFor, ZONES, type Side, type ZoneId } from '../core/anatomy';
-import { fitChart, mirrorMarks, mirrorStrokes, type Mark, type Stroke } from '../core/field';
+import { fitChart, mirrorDensity, mirrorMarks, mirrorStrokes, type DensityPlace, type Mark, type Stroke } from '../core/field';
 import type { HairCase, VisitCase, ZoneCase } from '../core/plan';
 import { parseVisitCase, parseWith, zoneCaseSchema, type SchemaFault } from './visitCaseSchema';
 
@@ -19,6 +19,7 @@ export interface ChartTarget {
 export interface ReadChart {
   readonly strokes: readonly Stroke[];
   readonly marks: readonly Mark[];
+  readonly densities?: readonly DensityPlace[] | undefined;
   readonly hair: HairCase;
   /** True where it was the other side's. */
   readonly mirrored: boolean;
@@ -63,10 +64,10 @@ export function readChartFile(text: string, target: ChartTarget): ChartFileResul
   const sheet = sheetFor(ZONES[source.zone], source.side, read.visit?.client ?? {}, source.sheetCm);
   if (!sheet.ok) return refuse(sheet.error.message);
   const size = [sheet.value.widthCm, sheet.value.heightCm] as const;
-  const { strokes = [], marks = [] } = source;
-  const off = [...strokes.map((s) => s.at), ...marks.map((m) => m.at)].some(([x, y]) => x < 0 || y < 0 || x > size[0] + 1e-6 || y > size[1] + 1e-6);
+  const { strokes = [], marks = [], densities = [] } = source;
+  const off = [...strokes, ...marks, ...densities].map(({ at }) => at).some(([x, y]) => x < 0 || y < 0 || x > size[0] + 1e-6 || y > size[1] + 1e-6);
   if (off) return refuse('Something on it lies beside its own sheet.');
   if (strokes.some((s) => Math.hypot(s.towards[0], s.towards[1]) < 1e-9)) return refuse('A stroke on it has no direction.');
-  const turned = own ? { strokes, marks } : { strokes: mirrorStrokes(strokes, size[0]), marks: mirrorMarks(marks, size[0]) };
+  const turned = own ? { strokes, marks, densities } : { strokes: mirrorStrokes(strokes, size[0]), marks: mirrorMarks(marks, size[0]), densities: mirrorDensity(densities, size[0]) };
   return { ok: true, value: { ...fitChart(turned, size, target.sheetCm), hair: source.hair, mirrored: own === undefined } };
 }

@@ -61,6 +61,7 @@ export const chartRequest = Joi.object({
     sheetCm: zoneCaseSchema.extract('sheetCm'),
     strokes: Joi.array().max(2000).items(strokeSchema).required(),
     marks: Joi.array().max(100).items(markSchema.append({ unseen: Joi.boolean() })).required(),
+    densities: zoneCaseSchema.extract('densities'),
     product: orNull(Joi.string().max(60)).required(),
     way: orNull(Joi.string().valid('with', 'against', 'free', 'crossed', 'counter', 'across', 'moulded', 'strip')).required(),
     reason: words(500).required(),

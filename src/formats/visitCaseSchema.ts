@@ -20,6 +20,8 @@ const crossingShare = number(0.01, 0.5);
 export const strokeSchema = Joi.object({ at: point.required(), towards: point.required(), share: crossingShare });
 export const markSchema = Joi.object({ kind: Joi.string().valid(...MARK_KINDS).required(), at: point.required(), radiusMm: number(0.1, 200).required(), note: Joi.string().allow('').max(300), since: civilDate });
 
+export const densityPlaceSchema = Joi.object({ at: point.required(), radiusCm: number(0.05, 50).required(), density: step.required() });
+
 export const foundFactSchema = Joi.object({
   fact: Joi.string().valid(...FACTS).required(),
   lastOn: civilDate,
@@ -106,6 +108,7 @@ export const zoneCaseSchema = Joi.object({
   hair: hairSchema.required(),
   strokes: Joi.array().max(2000).items(strokeSchema),
   marks: Joi.array().max(100).items(markSchema),
+  densities: Joi.array().max(2000).items(densityPlaceSchema),
   sheetCm: pair(number(0.5, 100)),
   product: Joi.string().max(60),
   way: waySchema,

@@ -2,7 +2,7 @@
 // from one question to the next, since only the strips change.
 
 import { sheetFor, ZONES, type Sheet, type Side, type ZoneId } from '../core/anatomy';
-import { exclusionOf, growthField, type GrowthField, type Mark, type Stroke } from '../core/field';
+import { densityAt, exclusionOf, growthField, type DensityPlace, type GrowthField, type Mark, type Stroke } from '../core/field';
 import type { Family } from '../core/anatomy';
 import type { Way } from '../core/products';
 import { isInside, type Ring, type Vec } from '../core/shared';
@@ -14,6 +14,9 @@ export interface GroundOfStrips {
   readonly sheetCm: readonly [number, number];
   readonly strokes: readonly Stroke[];
   readonly marks: readonly Mark[];
+  readonly densities: readonly DensityPlace[];
+  /** Of the zone where no place says otherwise, 1–5. */
+  readonly density: number;
   readonly family: Family;
   readonly way: Way;
   readonly level: HandLevel;
@@ -79,7 +82,7 @@ self.onmessage = ({ data: { id, question } }: MessageEvent<{ readonly id: number
     self.postMessage({ id, answer: null });
     return;
   }
-  const input = { way: g.way, largestCm: largestStrip(ZONES[g.zone], g.family, g.level), byHand: strips, fade: zoneShapes({ zone: g.zone, side: g.side, family: g.family, sheet: ground, fade: g.fade }).fade };
+  const input = { way: g.way, largestCm: largestStrip(ZONES[g.zone], g.family, g.level), byHand: strips, fade: zoneShapes({ zone: g.zone, side: g.side, family: g.family, sheet: ground, fade: g.fade }).fade, ...(g.densities.length > 0 ? { densityAt: (at: Vec) => densityAt(g.densities, g.density, at) } : {}) };
   const layout = layOutZone(ground.outline, ground.field, g.marks.map(exclusionOf), input, 'H');
   const answer: StripsAnswer = {
     strips: layout.strips.map((s) => ({ id: s.id, order: s.order, from: sourceOf(s.outline, strips), outline: s.outline, lay: s.lay, pull: s.pull, tab: s.tab, tabOn: s.tabOn, lengthCm: s.lengthCm, widthCm: s.widthCm })),

@@ -1,17 +1,21 @@
-// A chart carried to a sheet of another size or to the other side: growth and marks move with the sheet, a mark keeps its own size.
+// A chart carried to a sheet of another size or to the other side: growth, marks and densities move with the
+// sheet; a mark keeps its own size.
 
 import { roundTo, unit, type Vec } from '../shared';
+import type { DensityPlace } from './densityPlaces';
 import type { Stroke } from './growthField';
 import type { Mark } from './marks';
 
 export interface ChartContent<M extends Mark = Mark> {
   readonly strokes: readonly Stroke[];
   readonly marks: readonly M[];
+  /** Places where hair is thinner or thicker; absent = none. */
+  readonly densities?: readonly DensityPlace[] | undefined;
 }
 
 type Size = readonly [number, number];
 
-/** Strokes and marks of a sheet of one size [width, height], cm, on a sheet of another. */
+/** Strokes, marks and densities of a sheet of one size [width, height], cm, on a sheet of another. */
 export function fitChart<M extends Mark>(chart: ChartContent<M>, from: Size, to: Size): ChartContent<M> {
   const [fx, fy] = [to[0] / from[0], to[1] / from[1]];
   if (Math.abs(fx - 1) < 1e-6 && Math.abs(fy - 1) < 1e-6) return chart;
@@ -22,6 +26,7 @@ export function fitChart<M extends Mark>(chart: ChartContent<M>, from: Size, to:
       return { ...s, at: place(s.at), towards: [roundTo(dx, 3), roundTo(dy, 3)] };
     }),
     marks: chart.marks.map((m) => ({ ...m, at: place(m.at) })),
+    ...(chart.densities ? { densities: chart.densities.map((d) => ({ ...d, at: place(d.at), radiusCm: roundTo(d.radiusCm * Math.sqrt(fx * fy), 2) })) } : {}),
   };
 }
 

@@ -9,5 +9,7 @@ export { comb, eraseStrokes, mirrorStrokes, pinField } from './comb';
 export type { Drag } from './comb';
 export { COMPASS, strokesFromHandTest } from './handTests';
 export type { Compass, HandTest, HandTestResult } from './handTests';
+export { densityAt, eraseDensity, feelDensity, mirrorDensity } from './densityPlaces';
+export type { DensityPlace } from './densityPlaces';
 export { fitChart, mirrorMarks } from './fitChart';
 export type { ChartContent } from './fitChart';

@@ -1,7 +1,7 @@
 // Every stocked product in every way it can be worked, side by side for one zone and client today: what excludes it, what it
 // would remove, break, leave and cost, and a score. Best first; excluded options follow in catalogue order.
 
-import { hairsPerCm2, type Zone } from '../anatomy';
+import type { Zone } from '../anatomy';
 import { daysUntilWorkable, workableShare, type Hair } from '../hair';
 import { LATEST_PULL_CAP_S, solveSkinHeat, workingWindow, type HeatNeed, type SkinHeat, type SkinState, type WorkingWindow } from '../heat';
 import { tableMinutes } from '../materials';
@@ -25,6 +25,8 @@ export interface MatchInput {
   readonly judgement: ZoneJudgement;
   readonly products: readonly Product[];
   readonly hairAreaCm2: number;
+  /** Visible hairs per cm², the mean over the hair. */
+  readonly hairsPerCm2: number;
   /** mm/day of this client here. */
   readonly rateMmPerDay: number;
   readonly knownProducts?: readonly string[] | undefined;
@@ -106,7 +108,7 @@ export function evaluate(input: MatchInput, product: Product, way: Way, manner: 
   const passLimit = judgement.onePass || way === 'crossed' ? 1 : product.family === 'hard' ? Math.min(schools.maxHardPasses, product.passes.max) : product.passes.usual;
   const passes = passesNeeded(product, passLimit, hair.flags?.includes('layers') ?? false, (n) => removedShare(removal, n));
   const removed = removedShare(removal, passes);
-  const hairs = input.hairAreaCm2 * hairsPerCm2(zone.hairsPerCm2, hair.density);
+  const hairs = input.hairAreaCm2 * input.hairsPerCm2;
   const toTweeze = Math.round(hairs * (1 - removed));
   const pasteWantedC = 36 + 0.3 * (input.roomC - 22) + (input.sensitivity <= 3 ? 1 : 0);
   const pasteOffK = way === 'moulded' ? Math.max(0, pasteWantedC - window.maxC, window.minC - pasteWantedC) : 0;

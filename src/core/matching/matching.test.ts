@@ -23,7 +23,7 @@ const product = (id: string): Product => {
 const match = (more: Partial<MatchInput> = {}): readonly Option[] =>
   matchZone({
     on: '2027-05-14', zone: ZONES.underarm, hair, sensitivity: 3, skin: 'normal', ingrownProne: false, roomC: 22, schools, judgement: free, products: SHIPPED_PRODUCTS,
-    hairAreaCm2: 90, rateMmPerDay: 0.3, stripFacts: () => ({ strips: 6, scheduleS: 120, massG: 20, costMinor: 48, meanAngleErrorDeg: 3 }), ...more,
+    hairAreaCm2: 90, hairsPerCm2: ZONES.underarm.hairsPerCm2, rateMmPerDay: 0.3, stripFacts: () => ({ strips: 6, scheduleS: 120, massG: 20, costMinor: 48, meanAngleErrorDeg: 3 }), ...more,
   });
 const option = (options: readonly Option[], id: string, way: string): Option => {
   const found = options.find((o) => o.product.id === id && o.way === way);

@@ -41,6 +41,9 @@ function zoneFaults(zone: ZoneCase, path: string, visit: VisitCase, catalogue: r
     if (offBox(m.at)) faults.push({ path: `${path}.marks[${i}].at`, message: `The mark is off the sheet (${box}).` });
     if (m.since !== undefined && m.since > visit.on) faults.push({ path: `${path}.marks[${i}].since`, message: 'The date is after the visit.' });
   });
+  zone.densities?.forEach((d, i) => {
+    if (offBox(d.at)) faults.push({ path: `${path}.densities[${i}].at`, message: `The place is off the sheet (${box}).` });
+  });
   if (zone.product !== undefined) {
     const product = catalogue.find((p) => p.id === zone.product);
     if (!product) faults.push({ path: `${path}.product`, message: `No product "${zone.product}" in the catalogue.` });

@@ -48,6 +48,8 @@ export interface PlanStrip {
   readonly place: string | null;
   /** Hair under the strip that crosses the rest; null where too little does. */
   readonly crossing: { readonly growth: Vec; readonly share: number } | null;
+  /** Mean density under the strip, 1–5; null where the chart has one for the whole zone. */
+  readonly density: number | null;
   readonly lay: Vec;
   readonly pull: Vec;
   /** Lay and pull turned by hand from how the way takes the growth, degrees. */

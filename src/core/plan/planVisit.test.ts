@@ -143,6 +143,20 @@ describe('the plan', () => {
     const share = (z: PlanZone): number => z.options.find((o) => o.product === 'cream-hard' && o.way === 'with')?.removedShare ?? 0;
     expect(share(crossed)).toBeLessThan(share(plain));
   });
+  it('counts the hairs where they stand, and starts a leg where they are thin', () => {
+    const film: ZoneCase = { zone: 'lower-leg-front', side: 'left', hair: { ...hair, density: 4 }, product: 'film-hard', way: 'with' };
+    const toTweeze = (zone: ZoneCase): number => one(zone).options.find((o) => o.product === 'film-hard' && o.way === 'with')?.toTweeze ?? NaN;
+    const all = [{ at: [8, 18], radiusCm: 50, density: 1 }] as const;
+    // a place that holds the whole zone is the zone’s own density said otherwise
+    expect(toTweeze({ ...film, densities: all })).toBe(toTweeze({ ...film, hair: { ...film.hair, density: 1 } }));
+    expect(toTweeze({ ...film, densities: [{ at: [8, 9], radiusCm: 10, density: 1 }] })).toBeLessThan(toTweeze(film));
+    const legs: ZoneCase = { zone: 'lower-leg-front', side: 'left', hair, product: 'film-hard', way: 'with' };
+    const first = (zone: ZoneCase): PlanZone['strips'][number] | undefined => one(zone).strips.find((s) => s.id === 'A1');
+    const thin = first({ ...legs, densities: [{ at: [3, 36], radiusCm: 7, density: 1 }] });
+    expect(first(legs)?.density).toBeNull();
+    expect(thin?.density).toBeLessThan(2.5);
+    expect(thin?.outline).not.toEqual(first(legs)?.outline);
+  });
   it('names the place of a strip and how the sheet was sized', () => {
     const legs = one({ zone: 'lower-leg-front', side: 'left', hair });
     expect(new Set(legs.strips.map((s) => s.place)).size).toBeGreaterThan(1);
@@ -166,6 +180,7 @@ describe('faults of meaning', () => {
     expect(faultPaths(make([{ ...leftUnderarm, side: 'middle' }]))).toEqual(['zones[0].side']);
     expect(faultPaths(make([leftUnderarm, leftUnderarm]))).toEqual(['zones[1].zone']);
     expect(faultPaths(make([{ ...leftUnderarm, marks: [{ kind: 'mole', at: [30, 2], radiusMm: 3 }] }]))).toEqual(['zones[0].marks[0].at']);
+    expect(faultPaths(make([{ ...leftUnderarm, densities: [{ at: [3, -2], radiusCm: 3, density: 2 }] }]))).toEqual(['zones[0].densities[0].at']);
     expect(faultPaths(make([{ ...leftUnderarm, strokes: [{ at: [3, 3], towards: [0, 0] }] }]))).toEqual(['zones[0].strokes[0].towards']);
     expect(faultPaths(make([{ ...leftUnderarm, product: 'soft', way: 'moulded' }]))).toEqual(['zones[0].way']);
     expect(faultPaths(make([leftUnderarm], {}, { products: ['nothing'] }))).toEqual(['studio.products[0]']);

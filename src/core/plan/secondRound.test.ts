@@ -14,7 +14,7 @@ function round(id: ZoneId, productId: string, marked: readonly number[], more: P
   const zone = made.ok ? made.value.zones[0] : undefined;
   if (!sheet.ok || !product || !zone) throw new Error(id);
   const marks = new Map(zone.strips.map((s, i): [string, StripMark] => [s.id, marked.includes(i) ? 'some-left' : other]));
-  return { zone, round: secondRound({ zone, sheet: sheet.value, strokes: [], exclusions: [], coarseness: 4, product, level: 'practised', roomC: 22, maxOnSkin: 3, walkS: 6, marks, leftKind: 'anywhere', crossedAllowed: true, ...more }) };
+  return { zone, round: secondRound({ zone, sheet: sheet.value, strokes: [], exclusions: [], densities: [], density: 3, coarseness: 4, product, level: 'practised', roomC: 22, maxOnSkin: 3, walkS: 6, marks, leftKind: 'anywhere', crossedAllowed: true, ...more }) };
 }
 
 describe('secondRound (common practice, no source)', () => {

@@ -3,7 +3,7 @@
 // Whether there may be another round at all is reading/nextAction's to say; caution comes first there.
 
 import { ZONES, type Sheet } from '../anatomy';
-import { growthField, type Exclusion, type Stroke } from '../field';
+import { densityAt, growthField, type DensityPlace, type Exclusion, type Stroke } from '../field';
 import { scheduleHands, type StripMark } from '../hands';
 import { LATEST_PULL_CAP_S, LATER_PASS_MM, skinInState, solveSkinHeat } from '../heat';
 import { mannerName, mannerOf, type Product, type Way } from '../products';
@@ -18,6 +18,9 @@ export interface SecondRoundInput {
   readonly sheet: Sheet;
   readonly strokes: readonly Stroke[];
   readonly exclusions: readonly Exclusion[];
+  readonly densities: readonly DensityPlace[];
+  /** Of the zone where no place says otherwise, 1–5. */
+  readonly density: number;
   readonly coarseness: number;
   readonly product: Product;
   readonly level: HandLevel;
@@ -79,7 +82,7 @@ export function secondRound(input: SecondRoundInput): SecondRound | null {
   if (!manner || (product.family === 'hard' && !zone.heat.laterPass)) return null;
   const [width, length] = largestStrip(facts, product.family, level);
   const field = growthField(facts, zone.side, sheet, input.strokes);
-  const laid = layOutAreas(areas, sheet.outline, field, exclusions, { way, largestCm: [width * SMALLER[0], Math.max(width * SMALLER[0], length * SMALLER[1])] }, `${zone.strips[0]?.id.replace(/\d+$/, '') ?? 'A'}r`);
+  const laid = layOutAreas(areas, sheet.outline, field, exclusions, { way, largestCm: [width * SMALLER[0], Math.max(width * SMALLER[0], length * SMALLER[1])], ...(input.densities.length > 0 ? { densityAt: (at: Vec) => densityAt(input.densities, input.density, at) } : {}) }, `${zone.strips[0]?.id.replace(/\d+$/, '') ?? 'A'}r`);
   if (laid.length === 0) return null;
   const thicknessMm = Math.min(LATER_PASS_MM, manner.thicknessMm.usual);
   const touchC = zone.heat.laterPass?.target ?? null;

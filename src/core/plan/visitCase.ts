@@ -2,7 +2,7 @@
 
 import { FAMILIES, type Family, type Side, type ZoneId } from '../anatomy';
 import type { Blackout } from '../care';
-import type { Mark, Stroke } from '../field';
+import type { DensityPlace, Mark, Stroke } from '../field';
 import type { HairFlag, HairHistory, PastLength } from '../hair';
 import type { FeltVisit } from '../heat';
 import { SHIPPED_WEIGHTS, WEIGHT_NAMES, type HeatWish, type Schools, type Weights } from '../matching';
@@ -65,6 +65,8 @@ export interface ZoneCase {
   readonly hair: HairCase;
   readonly strokes?: readonly Stroke[] | undefined;
   readonly marks?: readonly Mark[] | undefined;
+  /** Where hair is thinner or thicker than `hair.density`; later places lie over earlier ones. */
+  readonly densities?: readonly DensityPlace[] | undefined;
   readonly sheetCm?: readonly [number, number] | undefined;
   readonly product?: string | undefined;
   readonly way?: Way | undefined;

@@ -55,7 +55,7 @@ export function zoneOptions({ work, on, client, studio, judgement, learned, memo
   const force = work.input.product === undefined && work.input.way === undefined ? undefined : { product: work.input.product, way: work.input.way };
   const match: MatchInput = {
     on, zone: work.zone, hair: work.hair, sensitivity: client.sensitivity ?? 3, skin: client.skin ?? 'normal', ingrownProne: client.ingrownProne ?? false,
-    roomC: studio.roomC, schools: studio.schools, judgement, products: studio.products, hairAreaCm2: work.hairAreaCm2,
+    roomC: studio.roomC, schools: studio.schools, judgement, products: studio.products, hairAreaCm2: work.hairAreaCm2, hairsPerCm2: work.hairsPerCm2,
     rateMmPerDay: work.zone.growth.rateMmPerDay * learned.person.rateFactor, stripFacts, knownProducts: client.knownProducts, reactedTo: client.reactedTo, crossingShare: work.crossing.share, windows: memory.windows, heats: memory.heats,
     feltShiftK: learnFelt(client.heatFelt ?? []).shiftK, heat: work.input.heat, weights: studio.weights,
     ...(force ? { force } : {}),

@@ -82,7 +82,7 @@ function planStrips(choice: Option, heat: PlanHeat, work: ZoneWork, orderOf: Rea
       const hand = handworkOf({ zone: work.zone.id, family: choice.family, lengthCm: s.lengthCm, coarseness: work.hair.coarseness });
       return {
       id: s.id, order: orderOf.get(s.id) ?? s.order, outline: ring4(s.outline), growth: at6(s.growth),
-      place: subdivisionAt(work.zone.id, work.input.side, work.sheet, middleOf(s.outline)), crossing: crossingUnder(work.field, s.outline), lay: at6(s.lay), pull: at6(s.pull), turnDeg: s.turnDeg ?? 0, tab: at4(s.tab),
+      place: subdivisionAt(work.zone.id, work.input.side, work.sheet, middleOf(s.outline)), crossing: crossingUnder(work.field, s.outline), density: s.density === null ? null : roundTo(s.density, 2), lay: at6(s.lay), pull: at6(s.pull), turnDeg: s.turnDeg ?? 0, tab: at4(s.tab),
       tabOn: s.tabOn, tabKind: s.tabKind, pass: 1, lengthMm: roundTo(s.lengthCm * 10, 1), widthMm: roundTo(s.widthCm * 10, 1), thicknessMm: heat.thicknessMm,
       massG: roundTo(massUsedG({ product: choice.product, manner, areaCm2: s.areaCm2, thicknessMm: heat.thicknessMm, coats: choice.coats }), 2),
       touches: s.touches, needsBefore: s.needsBefore, pulls: hand.pulls, pace: hand.pace, handwork: spread.get(s.id)?.words ?? hand.note, spreadWith: spread.get(s.id)?.opener ?? null, setS: heat.setS,

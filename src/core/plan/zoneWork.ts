@@ -1,13 +1,12 @@
 // One zone on its way to a plan: sheet, field, hair area, and its layouts, made once per size and way.
 
-import { sheetFor, ZONES, type Sheet, type Zone } from '../anatomy';
-import { crossingAt, exclusionOf, growthField, nodeCentre, nodeDirection, type Exclusion, type GrowthField } from '../field';
+import { hairsPerCm2, sheetFor, ZONES, type Sheet, type Zone } from '../anatomy';
+import { crossingAt, densityAt, exclusionOf, growthField, nodeCentre, nodeDirection, type Exclusion, type GrowthField } from '../field';
 import type { Hair } from '../hair';
 import { mannerName, type Product, type Way } from '../products';
 import { zoneKey } from '../screening';
-import { angleBetweenDeg, fail, isInside, ok, type Result, type Ring } from '../shared';
+import { angleBetweenDeg, fail, isInside, ok, regionArea, samplePoints, type Region, type Result, type Ring, type Vec } from '../shared';
 import { hairRegion, largestStrip, layOutZone, zoneShapes, type HandLevel, type HandStrip, type Layout } from '../strips';
-import { regionArea } from '../shared';
 import type { PlanMemory } from './planMemory';
 import type { ClientCase, ZoneCase } from './visitCase';
 
@@ -21,6 +20,8 @@ export interface ZoneWork {
   readonly exclusions: readonly Exclusion[];
   readonly hairAreaCm2: number;
   readonly areaCm2: number;
+  /** Visible hairs per cm², the mean over the hair. */
+  readonly hairsPerCm2: number;
   /** Share of the hair that crosses the rest, 0–0.5, and the mean angle by which it adds to the strips' error, degrees. */
   readonly crossing: { readonly share: number; readonly addsDeg: number };
   readonly idPrefix: string;
@@ -63,6 +64,15 @@ function handStripsFor({ handStrips }: ZoneCase, product: Product, way: Way): re
   return mannerName(product.family, way) === mannerName(handStrips.family, handStrips.way) ? handStrips.strips : undefined;
 }
 
+/** Points closer than this tell nothing more about where hair is thin, as a share of the square root of the area. */
+const DENSITY_STEP = 1 / 24;
+
+function meanHairsPerCm2({ hair, densities = [] }: ZoneCase, zone: Zone, ground: Region): number {
+  const points = densities.length === 0 ? [] : samplePoints(ground, Math.max(0.1, DENSITY_STEP * Math.sqrt(regionArea(ground))));
+  if (points.length === 0) return hairsPerCm2(zone.hairsPerCm2, hair.density);
+  return points.reduce((s, p) => s + hairsPerCm2(zone.hairsPerCm2, densityAt(densities, hair.density, p)), 0) / points.length;
+}
+
 export function prepareZone(input: ZoneCase, index: number, client: ClientCase, level: HandLevel, memory: PlanMemory): Result<ZoneWork> {
   const zone = ZONES[input.zone];
   const sheet = sheetFor(zone, input.side, client, input.sheetCm);
@@ -71,19 +81,22 @@ export function prepareZone(input: ZoneCase, index: number, client: ClientCase, 
   const exclusions = (input.marks ?? []).map(exclusionOf);
   const { hair } = hairRegion(sheet.value.outline, exclusions);
   const idPrefix = prefixOf(index);
+  const densities = input.densities ?? [];
+  // the zone's own density changes no layout where it is the same everywhere
+  const thin = densities.length === 0 ? null : { densities, usual: input.hair.density };
   const layouts = new Map<string, Layout>();
   const layoutWith = (product: Product, way: Way, byHand: readonly HandStrip[] | undefined): Layout => {
     const key = `${product.family}/${mannerName(product.family, way)}/${way}/${byHand ? 'hand' : 'own'}`;
     const known = layouts.get(key);
     if (known) return known;
-    const ground = [zone.id, input.side, sheet.value.widthCm, sheet.value.heightCm, input.strokes ?? [], exclusions, level, idPrefix, input.fade ?? false, byHand ?? null];
-    const made = memory.layouts(JSON.stringify([key, ground]), () => layOutZone(sheet.value.outline, field, exclusions, { way, largestCm: largestStrip(zone, product.family, level), ...zoneShapes({ zone: zone.id, side: input.side, family: product.family, sheet: sheet.value, fade: input.fade ?? false }), byHand }, idPrefix));
+    const ground = [zone.id, input.side, sheet.value.widthCm, sheet.value.heightCm, input.strokes ?? [], exclusions, level, idPrefix, input.fade ?? false, byHand ?? null, thin];
+    const made = memory.layouts(JSON.stringify([key, ground]), () => layOutZone(sheet.value.outline, field, exclusions, { way, largestCm: largestStrip(zone, product.family, level), ...zoneShapes({ zone: zone.id, side: input.side, family: product.family, sheet: sheet.value, fade: input.fade ?? false }), byHand, ...(thin ? { densityAt: (at: Vec) => densityAt(thin.densities, thin.usual, at) } : {}) }, idPrefix));
     layouts.set(key, made);
     return made;
   };
   return ok({
     input, key: zoneKey(input), zone, sheet: sheet.value, hair: hairOf(input), field, exclusions, hairAreaCm2: regionArea(hair),
-    areaCm2: regionArea([sheet.value.outline]), crossing: crossingOf(field, sheet.value.outline), idPrefix,
+    areaCm2: regionArea([sheet.value.outline]), hairsPerCm2: meanHairsPerCm2(input, zone, hair), crossing: crossingOf(field, sheet.value.outline), idPrefix,
     layout: (product, way) => layoutWith(product, way, handStripsFor(input, product, way)), ownLayout: (product, way) => layoutWith(product, way, undefined),
   });
 }

@@ -15,15 +15,16 @@ interface Setup {
   readonly way: Way;
   readonly strokes?: readonly Stroke[];
   readonly exclusions?: readonly Exclusion[];
+  readonly densityAt?: (at: Vec) => number;
 }
 
-function lay({ id, side, family, way, strokes = [], exclusions = [] }: Setup) {
+function lay({ id, side, family, way, strokes = [], exclusions = [], densityAt }: Setup) {
   const zone = ZONES[id];
   const sheet = sheetFor(zone, side, {});
   if (!sheet.ok) throw new Error(sheet.error.code);
   const field = growthField(zone, side, sheet.value, strokes);
   const largestCm = largestStrip(zone, family, 'practised');
-  return { field, sheet: sheet.value, largestCm, exclusions, layout: layOutZone(sheet.value.outline, field, exclusions, { way, largestCm, ...zoneShapes({ zone: id, side, family, sheet: sheet.value }) }, 'A') };
+  return { field, sheet: sheet.value, largestCm, exclusions, layout: layOutZone(sheet.value.outline, field, exclusions, { way, largestCm, densityAt, ...zoneShapes({ zone: id, side, family, sheet: sheet.value }) }, 'A') };
 }
 
 /** Everything that must hold for any layout. */
@@ -93,6 +94,41 @@ describe('layOutZone', () => {
   it('works wax on downward growth from the bottom up, and moulded sugar from the top down (common practice, no source)', () => {
     expect(rank(lay({ id: 'lower-leg-front', side: 'left', family: 'hard', way: 'with' }).layout)).toBeLessThan(-0.8);
     expect(rank(lay({ id: 'lower-leg-front', side: 'left', family: 'sugar', way: 'moulded' }).layout)).toBeGreaterThan(0.8);
+  });
+  it('starts where the hair is thinnest among strips whose tabs allow it; the tab rule wins (common practice, no source)', () => {
+    const leg: Setup = { id: 'lower-leg-front', side: 'left', family: 'hard', way: 'with' };
+    const even = lay(leg);
+    const [width, height] = [even.sheet.widthCm, even.sheet.heightCm];
+    const middle = (ring: readonly Vec[]): number => ring.reduce((s, p) => s + p[0], 0) / ring.length;
+    const firstOf = (layout: Layout): Layout['strips'][number] => {
+      const [first] = layout.strips;
+      if (!first) throw new Error('a leg has strips');
+      return first;
+    };
+    // the same strips, laid from the side where the hair is thin
+    for (const thinRight of [false, true]) {
+      const made = lay({ ...leg, densityAt: ([x]) => ((x > width / 2) === thinRight ? 1 : 4) });
+      check(made, false);
+      expect(middle(firstOf(made.layout).outline) > width / 2).toBe(thinRight);
+      const outlines = (layout: Layout): readonly string[] => layout.strips.map((s) => JSON.stringify(s.outline)).sort();
+      expect(outlines(made.layout)).toEqual(outlines(even.layout));
+      // one side after the other, each from the ankle up
+      const felt = (strip: Layout['strips'][number]): number => strip.density ?? NaN;
+      for (const own of [made.layout.strips.filter((s) => felt(s) < 1.5), made.layout.strips.filter((s) => felt(s) > 3.5)]) {
+        expect(own.length).toBeGreaterThan(3);
+        expect(rank({ ...made.layout, strips: own })).toBeLessThan(-0.8);
+      }
+    }
+    // thin at the knee: what lies there still waits for the strip that clears the skin under its tab
+    const top = lay({ ...leg, densityAt: ([, y]) => (y < height / 3 ? 1 : 5) });
+    check(top, false);
+    const bare = top.layout.strips.filter((s) => s.tabOn === 'bare' && s.tabKind === 'end');
+    expect(firstOf(top.layout).density).toBeCloseTo(Math.min(...bare.map((s) => s.density ?? NaN)), 1);
+    expect(top.layout.strips.filter((s) => s.density === 1).every((s) => s.order > 1)).toBe(true);
+    expect(top.layout.strips.some((s) => s.tabOn === 'hair')).toBe(false);
+    // what no hand can feel changes nothing
+    expect(lay({ ...leg, densityAt: ([x]) => 3 + (0.2 * x) / width }).layout.strips.map((s) => s.outline)).toEqual(even.layout.strips.map((s) => s.outline));
+    expect(firstOf(even.layout).density).toBeNull();
   });
   it('keeps the underarm\'s parting: no strip holds both directions', () => {
     for (const s of lay({ id: 'underarm', side: 'left', family: 'hard', way: 'with' }).layout.strips) expect(Math.abs(s.growth[1])).toBeGreaterThan(0.9);

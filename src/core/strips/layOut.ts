@@ -2,7 +2,7 @@
 // Method: straight lanes per cell (layout A) and lanes fitted to the field (layout B), the cheaper by strips + slivers + 20·share
 // of area whose growth is off by more than 25°; a tie goes to the straight ones.
 
-import { angleBetweenDeg, connectedPieces, discRing, intersectRegions, perpendicular, regionArea, scale, dot, subtractRegions, uniteRings, type Region, type Ring } from '../shared';
+import { angleBetweenDeg, connectedPieces, discRing, intersectRegions, perpendicular, regionArea, scale, dot, samplePoints, subtractRegions, uniteRings, type Region, type Ring, type Vec } from '../shared';
 import type { Exclusion, GrowthField } from '../field';
 import { angleErrors } from './angleErrors';
 import { labelRegions } from './cellBorders';
@@ -176,7 +176,7 @@ export function layOutZone(outline: Ring, field: GrowthField, exclusions: readon
   // what a fade leaves standing was not meant to be taken
   const meant = border ? uniteRings([...border.rest, ...pieces.map((p) => p.outline)]) : hair;
   const hairAreaCm2 = regionArea(meant);
-  const strips = arrange(pieces, subtractRegions(hair, covered), excluded, idPrefix);
+  const strips = arrange(pieces, subtractRegions(hair, covered), excluded, input, idPrefix);
   const stripArea = pieces.reduce((s, p) => s + p.areaCm2, 0);
   const coveredArea = regionArea(covered);
   const errors = angleErrors(pieces, field);
@@ -194,12 +194,19 @@ export function layOutAreas(areas: readonly Ring[], outline: Ring, field: Growth
   const { hair, excluded } = hairRegion(outline, exclusions);
   const ground = intersectRegions(hair, uniteRings(areas));
   if (regionArea(ground) < CRUMB_CM2) return [];
-  return arrange(fromTheStart(cut(ground, ground, field, input)), [], excluded, idPrefix);
+  return arrange(fromTheStart(cut(ground, ground, field, input)), [], excluded, input, idPrefix);
+}
+
+/** Mean density under a piece, 1–5. */
+function meanDensity(piece: Piece, densityAt: (at: Vec) => number): number {
+  const points = samplePoints([piece.outline], Math.max(0.1, Math.sqrt(piece.areaCm2) / 8));
+  return points.reduce((s, p) => s + densityAt(p), 0) / Math.max(1, points.length);
 }
 
 /** Tabs, order, ids and touching for pieces that lie fast. `leftOver`: hair that no piece takes. */
-function arrange(pieces: readonly Piece[], leftOver: Region, excluded: Region, idPrefix: string): readonly Strip[] {
-  const ordered = orderPieces(pieces, leftOver, excluded);
+function arrange(pieces: readonly Piece[], leftOver: Region, excluded: Region, { densityAt }: LayoutInput, idPrefix: string): readonly Strip[] {
+  const density = densityAt ? pieces.map((p) => meanDensity(p, densityAt)) : [];
+  const ordered = orderPieces(pieces, leftOver, excluded, density);
   const idOf = new Map(ordered.map((o, k) => [o.piece, `${idPrefix}${k + 1}`]));
   const laid = ordered.flatMap((o) => {
     const piece = pieces[o.piece];
@@ -213,7 +220,7 @@ function arrange(pieces: readonly Piece[], leftOver: Region, excluded: Region, i
     touches[i + 1 + more]?.push(a.id);
   }));
   return laid.map(({ o, piece, id }, k): Strip => ({
-    ...piece, id, order: k + 1, tab: o.tab.centre, tabRing: o.tab.ring, tabOn: o.tabOn, tabKind: o.tab.kind,
+    ...piece, id, density: density[o.piece] ?? null, order: k + 1, tab: o.tab.centre, tabRing: o.tab.ring, tabOn: o.tabOn, tabKind: o.tab.kind,
     touches: touches[k] ?? [],
     needsBefore: o.needsBefore.map((i) => idOf.get(i) ?? ''),
   }));

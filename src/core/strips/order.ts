@@ -1,6 +1,6 @@
-// Order of laying from the tabs. Repeatedly a strip with a valid tab is taken: whole end before narrow before hook, then the
-// lowest index (the pieces come sorted from the end where pulls start). Where none has one, the sore strip is the one whose
-// removal frees most others, its tab on hair. So built the order cannot deadlock and needsBefore is acyclic.
+// Order of laying from the tabs. Repeatedly a strip with a valid tab is taken: whole end before narrow before hook, then where the
+// hair is thinnest, then the lowest index (the pieces come sorted from the end where pulls start). Where none has one, the sore strip
+// is the one whose removal frees most others, its tab on hair. So built the order cannot deadlock and needsBefore is acyclic.
 // Bottom-up for wax on downward growth and top-down for moulded sugar follow from this; they are not written here.
 
 import type { Region } from '../shared';
@@ -26,6 +26,9 @@ function once<T>(make: () => T): () => T {
   return () => (known ??= { value: make() }).value;
 }
 
+/** Hair is thinner by what a hand can tell: half a step of five (from memory). Less is no reason to leave the row. */
+const felt = (density: number): number => Math.round(2 * density);
+
 const RANK = { end: 0, narrow: 1, hook: 2 } as const;
 
 /** Shares of a tab on ground that still bears hair, and whether any one strip under it is still to come. */
@@ -40,8 +43,8 @@ function blocked(option: Option, cleared: ReadonlySet<number>): { readonly valid
 const needed = (option: Option, cleared: ReadonlySet<number>): readonly number[] =>
   option.ground().over.filter((o) => o.share > NEEDED_SHARE && cleared.has(o.piece)).map((o) => o.piece);
 
-/** Puts the pieces in order. `hair` is hair that no piece takes, `exclusions` the clearance of marks. */
-export function orderPieces(pieces: readonly Piece[], hair: Region, exclusions: Region): readonly OrderedPiece[] {
+/** Puts the pieces in order. `hair` is hair that no piece takes, `exclusions` the clearance of marks; `density` of each piece, 1–5, where it differs from place to place. */
+export function orderPieces(pieces: readonly Piece[], hair: Region, exclusions: Region, density: readonly number[] = []): readonly OrderedPiece[] {
   const options: readonly (readonly Option[])[] = pieces.map((piece, own) =>
     tabCandidates(piece).map((tab) => ({ tab, ground: once(() => tabGround(tab, pieces, own, hair, exclusions)) })),
   );
@@ -55,7 +58,7 @@ export function orderPieces(pieces: readonly Piece[], hair: Region, exclusions: 
         const option = bestOf(piece, cleared);
         return option ? [{ piece, option }] : [];
       })
-      .sort((a, b) => RANK[a.option.tab.kind] - RANK[b.option.tab.kind] || a.piece - b.piece)[0];
+      .sort((a, b) => RANK[a.option.tab.kind] - RANK[b.option.tab.kind] || felt(density[a.piece] ?? 0) - felt(density[b.piece] ?? 0) || a.piece - b.piece)[0];
     const next = ready ?? sorePiece(open, options, cleared, bestOf);
     if (!next) break; // every piece has at least one candidate, so this ends only with no piece left
     const needsBefore = needed(next.option, cleared);

@@ -22,6 +22,8 @@ export interface Piece {
 }
 
 export interface Strip extends Piece {
+  /** Mean density of the hair under it, 1–5; null where the chart has one for the whole zone. */
+  readonly density: number | null;
   readonly id: string;
   /** Order of laying within the zone, from 1. */
   readonly order: number;
@@ -68,6 +70,8 @@ export interface LayoutInput {
   readonly planned?: readonly PlannedGround[];
   /** The border is thinned out in dabs instead of ending. */
   readonly fade?: Fade | undefined;
+  /** Density felt at a point, 1–5; absent where it is the same everywhere. */
+  readonly densityAt?: ((at: Vec) => number) | undefined;
   /** Strips laid out by hand: taken as they are, only tabs and order are found. */
   readonly byHand?: readonly HandStrip[] | undefined;
 }

@@ -8,7 +8,7 @@ import styles from './Bench.module.css';
 const KEYS: readonly (readonly [string, string])[] = [
   ['T', 'Today'], ['/', 'Search clients'], ['G then 1–7', 'Station: Consult, Chart, Match, Strips, Work, Read, Return'], ['.', 'Privacy curtain'], ['?', 'This list'],
   ['Y · N', 'Consult: answer the first question under Ask next'],
-  ['C · X · M · E', 'Chart: comb, comb crossing hair, mark, erase'], ['[ · ]', 'Chart: brush or mark smaller, larger'], ['Z · Shift+Z', 'Chart: undo, redo'], ['Arrows, Shift+arrows, Enter', 'Chart, sheet in focus: move the brush, comb that way, set or erase'],
+  ['C · X · D · M · E', 'Chart: comb, comb crossing hair, density, mark, erase'], ['[ · ]', 'Chart: brush or mark smaller, larger'], ['− · +', 'Chart, density: thinner, thicker'], ['Z · Shift+Z', 'Chart: undo, redo'], ['Arrows, Shift+arrows, Enter', 'Chart, sheet in focus: move the brush, comb that way, set or erase'],
   ['Z · Shift+Z', 'Strips, while they are changed: undo, redo'], ['Arrows', 'Strips, sheet in focus: move the chosen strip'],
   ['Space · Page Down', 'Work: next (pedal)'], ['Page Up', 'Work: back one'], ['W', 'Work: wrist test done'], ['H', 'Work: hold all'], ['A', 'Work: I laid another'], ['1–4', 'Work: clean, some left, broke, sore'], ['F', 'Work: what do you see, and what to do'], ['0', 'Work: stop'],
 ];

@@ -52,6 +52,7 @@ function zoneCase({ zone, side, data, past }: CaseParts['zones'][number], on: st
     hair: { ...data.hair, ...(past && past.lastOn <= on ? { lastWaxOn: past.lastOn } : {}), ...(older.length > 0 ? { past: older } : {}) },
     ...(data.strokes.length > 0 ? { strokes: data.strokes } : {}),
     ...(data.marks.length > 0 ? { marks: data.marks.map(({ kind, at, radiusMm, note, since }) => ({ kind, at, radiusMm, ...(note ? { note } : {}), ...(since ? { since } : {}) })) } : {}),
+    ...(data.densities && data.densities.length > 0 ? { densities: data.densities } : {}),
     ...(data.sheetCm ? { sheetCm: data.sheetCm } : {}),
     ...(data.product && stocked(data.product) ? { product: data.product } : {}),
     ...(data.way && (!data.product || stocked(data.product)) ? { way: data.way as Way } : {}), // checked by the request's schema
@@ -92,7 +93,7 @@ const EMPTY_PLAN = (on: string, currency: string): Plan => ({
 });
 
 /** Raised whenever the engines change what they answer, so that kept plans are made anew. */
-const ENGINES = 10;
+const ENGINES = 11;
 
 /** Shared by all visits of this process: an answer at the consultation lays no strip anew. */
 const memory = planMemory();

@@ -1,6 +1,5 @@
 import { Select } from 'antd';
 import { MARK_KINDS, type MarkKind } from '@/core/field';
-import type { ChartEdits } from './useChartEdits';
 import type { Tool } from './combTool';
 import styles from './Chart.module.css';
 
@@ -8,7 +7,8 @@ export const BRUSHES_CM = [0.3, 0.5, 0.8, 1.2, 2, 3] as const;
 /** Radii of marks, mm. */
 export const MARKS_MM = [1, 2, 3, 5, 8, 12, 20] as const;
 const SHARES = [[0.25, '1 in 4'], [0.5, 'half']] as const;
-const TOOLS = [['comb', 'Comb', 'C'], ['cross', 'Cross', 'X'], ['mark', 'Mark', 'M'], ['erase', 'Erase', 'E']] as const;
+const DENSITIES = ['sparse', 'thin', 'mid', 'thick', 'dense'] as const;
+const TOOLS = [['comb', 'Comb', 'C'], ['cross', 'Cross', 'X'], ['density', 'Density', 'D'], ['mark', 'Mark', 'M'], ['erase', 'Erase', 'E']] as const;
 
 export interface ToolChoice {
   readonly tool: Tool;
@@ -16,12 +16,12 @@ export interface ToolChoice {
   readonly markKind: MarkKind;
   readonly markSize: number;
   readonly share: number;
+  readonly density: number;
 }
 
 interface Props {
   readonly choice: ToolChoice;
   readonly onChange: (choice: ToolChoice) => void;
-  readonly edits: ChartEdits;
   readonly disabled: boolean;
 }
 
@@ -29,8 +29,11 @@ interface Props {
 export const resized = (c: ToolChoice, by: number): ToolChoice =>
   c.tool === 'mark' ? { ...c, markSize: Math.min(MARKS_MM.length - 1, Math.max(0, c.markSize + by)) } : { ...c, brush: Math.min(BRUSHES_CM.length - 1, Math.max(0, c.brush + by)) };
 
-/** What the hand holds: comb, crossing comb, mark or eraser, its size, and the way back. */
-export function ChartTools({ choice, onChange, edits, disabled }: Props) {
+/** The density that the tool sets, one step on. */
+export const thicker = (c: ToolChoice, by: number): ToolChoice => ({ ...c, density: Math.min(DENSITIES.length, Math.max(1, c.density + by)) });
+
+/** What the hand holds: comb, crossing comb, density, mark or eraser, its size and what it sets. */
+export function ChartTools({ choice, onChange, disabled }: Props) {
   const marking = choice.tool === 'mark';
   return (
     <div className={styles.tools} role="toolbar" aria-label="Tools">
@@ -47,10 +50,12 @@ export function ChartTools({ choice, onChange, edits, disabled }: Props) {
           {SHARES.map(([share, word]) => <button key={word} type="button" role="radio" aria-checked={choice.share === share} onClick={() => onChange({ ...choice, share })}>{word}</button>)}
         </div>
       ) : null}
-      <div className={styles.pair}>
-        <button type="button" className={styles.tool} disabled={disabled || edits.undos === 0} onClick={edits.undo}>Undo<kbd>Z</kbd></button>
-        {edits.redos > 0 ? <button type="button" className={styles.tool} disabled={disabled} onClick={edits.redo}>Redo<kbd>⇧Z</kbd></button> : null}
-      </div>
+      {choice.tool === 'density' ? (
+        <div className={styles.brush} role="group" aria-label="Hair there">
+          <span aria-live="polite">Hair: <b>{DENSITIES[choice.density - 1]}</b></span>
+          <span><button type="button" aria-label="Thinner hair" disabled={choice.density <= 1} onClick={() => onChange(thicker(choice, -1))}>−</button><button type="button" aria-label="Thicker hair" disabled={choice.density >= DENSITIES.length} onClick={() => onChange(thicker(choice, 1))}>+</button></span>
+        </div>
+      ) : null}
     </div>
   );
 }

@@ -1,11 +1,11 @@
 'use client';
 
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { hairsPerCm2, ZONES, type Sheet, type Side, type Zone } from '@/core/anatomy';
+import { ZONES, type Sheet, type Side, type Zone } from '@/core/anatomy';
 import { crossingAt, exclusionOf, growthAt, liveField } from '@/core/field';
 import { regionArea, type Vec } from '@/core/shared';
 import type { ChartHair } from '@/server/db/schema';
-import { plantRoots } from './hairs';
+import { plantRoots, type Root } from './hairs';
 import { stepTool, type SheetContent, type ToolEvent, type ToolState } from './combTool';
 import { drawBrush, drawMarks, layer, pageColours, paintGround, paintHair, type View } from './sheetPainter';
 import styles from './Chart.module.css';
@@ -49,17 +49,22 @@ export function HairSheet({ zone, side, sheet, hair, content, held, readOnly, on
   }, [size, sheet]);
   const live = useMemo(() => liveField(zone, side, sheet), [zone, side, sheet]);
   const area = useMemo(() => regionArea([sheet.outline]), [sheet]);
-  const roots = useMemo(() => plantRoots(sheet.outline, content.marks.map(exclusionOf), area, hairsPerCm2(zone.hairsPerCm2, hair.density)), [sheet, content.marks, area, zone, hair.density]);
+  const plant = useCallback(
+    (places: SheetContent['densities']): readonly Root[] => plantRoots({ outline: sheet.outline, excluded: content.marks.map(exclusionOf), areaCm2: area }, { zone, usual: hair.density, places }),
+    [sheet, content.marks, area, zone, hair.density],
+  );
+  const roots = useMemo(() => plant(content.densities), [plant, content.densities]);
   const latest = useRef({ content, onDone });
   useLayoutEffect(() => { latest.current = { content, onDone }; });
   useEffect(() => { machine.current = { ...held, drag: machine.current.drag }; }, [held]);
 
   const shown = useCallback((): SheetContent => draft.current ?? latest.current.content, []);
   const paintHairs = useCallback((): void => {
-    live.put(shown().strokes);
+    const now = shown();
+    live.put(now.strokes);
     const ctx = layer(hairs.current, view);
-    if (ctx) paintHair(ctx, sheet, live.field, roots, hair, view.pxPerCm, pageColours());
-  }, [live, shown, view, sheet, roots, hair]);
+    if (ctx) paintHair(ctx, sheet, live.field, now.densities === content.densities ? roots : plant(now.densities), hair, view.pxPerCm, pageColours());
+  }, [live, shown, view, sheet, roots, plant, content.densities, hair]);
   const paintTop = useCallback((): void => {
     const ctx = layer(top.current, view);
     if (!ctx) return;
@@ -137,7 +142,7 @@ export function HairSheet({ zone, side, sheet, hair, content, held, readOnly, on
         feed({ kind: 'move', at });
         feed({ kind: 'up', at });
       } else point(to);
-    } else if (e.key === 'Enter' && (tool === 'mark' || tool === 'erase') && !readOnly) {
+    } else if (e.key === 'Enter' && (tool === 'mark' || tool === 'erase' || tool === 'density') && !readOnly) {
       e.preventDefault();
       feed({ kind: 'down', at });
       feed({ kind: 'up', at });

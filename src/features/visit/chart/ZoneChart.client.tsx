@@ -1,8 +1,8 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import { BODY_REGIONS, sheetFor, shareOnSheet, ZONES } from '@/core/anatomy';
-import { fitChart, mirrorStrokes } from '@/core/field';
+import { BODY_REGIONS, hairsPerCm2, sheetFor, shareOnSheet, ZONES } from '@/core/anatomy';
+import { fitChart, mirrorDensity, mirrorStrokes } from '@/core/field';
 import { fitStrips } from '@/core/strips';
 import type { ReadChart } from '@/formats/chartFile';
 import type { ChartData, ChartMark, Spot } from '@/server/db/schema';
@@ -14,7 +14,7 @@ import { keyOfZone } from '../stations';
 import { StationTop } from '../StationTop';
 import { Assessment } from './Assessment.client';
 import { ChartFiles } from './ChartFiles.client';
-import { BRUSHES_CM, ChartTools, MARKS_MM, resized, type ToolChoice } from './ChartTools';
+import { BRUSHES_CM, ChartTools, MARKS_MM, resized, thicker, type ToolChoice } from './ChartTools';
 import { newMark, type SheetContent, type Tool } from './combTool';
 import { FindGrowth } from './FindGrowth.client';
 import { HairSheet } from './HairSheet.client';
@@ -25,6 +25,7 @@ import { useChartEdits } from './useChartEdits';
 import styles from './Chart.module.css';
 
 const BASIS = { measured: 'measured', 'body-surface': '', 'reference-adult': 'reference adult' } as const;
+const NOWHERE: SheetContent['densities'] = [];
 const SORE_MM = 8;
 const TAPPED_MM = 3;
 
@@ -36,7 +37,7 @@ export function ZoneChart({ zone, action }: { readonly zone: BenchZone; readonly
   const { bench, saveChart } = useBench();
   const planned = bench.plan.zones.find((z) => keyOfZone(z) === keyOfZone(zone));
   const facts = ZONES[zone.zone];
-  const [choice, setChoice] = useState<ToolChoice>({ tool: 'comb', brush: facts.sheetCm[0] < 8 ? 1 : facts.sheetCm[0] > 15 ? 4 : 3, markKind: 'mole', markSize: 2, share: 0.25 });
+  const [choice, setChoice] = useState<ToolChoice>({ tool: 'comb', brush: facts.sheetCm[0] < 8 ? 1 : facts.sheetCm[0] > 15 ? 4 : 3, markKind: 'mole', markSize: 2, share: 0.25, density: 2 });
   const [panel, setPanel] = useState<'find' | 'measure' | null>(null);
   const closed = bench.visit.status === 'closed';
   const [width, height] = zone.data.sheetCm ?? planned?.sheetCm ?? facts.sheetCm;
@@ -44,14 +45,15 @@ export function ZoneChart({ zone, action }: { readonly zone: BenchZone; readonly
     const made = sheetFor(facts, zone.side, {}, [width, height]);
     return made.ok ? made.value : null;
   }, [facts, zone.side, width, height]);
-  const content = useMemo((): SheetContent => ({ strokes: zone.data.strokes, marks: zone.data.marks }), [zone.data.strokes, zone.data.marks]);
+  const content = useMemo((): SheetContent => ({ strokes: zone.data.strokes, marks: zone.data.marks, densities: zone.data.densities ?? NOWHERE }), [zone.data.strokes, zone.data.marks, zone.data.densities]);
   const save = (more: Partial<ChartData>): void => saveChart(zone, { ...zone.data, confirmed: true, ...more });
-  const edits = useChartEdits(content, closed, (next) => save({ strokes: next.strokes, marks: next.marks }));
+  const edits = useChartEdits(content, closed, save);
   const put = (next: SheetContent): void => edits.done(content, next);
   const putMarks = (marks: readonly ChartMark[]): void => put({ ...content, marks });
   const size = (by: number): void => setChoice((c) => resized(c, by));
   const hold = (tool: Tool) => (): void => { if (!closed) setChoice((c) => ({ ...c, tool })); };
-  useKeys({ c: hold('comb'), x: hold('cross'), m: hold('mark'), e: hold('erase'), z: edits.undo, 'Shift+Z': edits.redo, '[': () => size(-1), ']': () => size(1) });
+  const felt = (by: number) => (): void => setChoice((c) => thicker(c, by));
+  useKeys({ c: hold('comb'), x: hold('cross'), d: hold('density'), m: hold('mark'), e: hold('erase'), z: edits.undo, 'Shift+Z': edits.redo, '[': () => size(-1), ']': () => size(1), '-': felt(-1), '+': felt(1), 'Shift++': felt(1), '=': felt(1) });
   const other = bench.zones.find((z) => z.zone === zone.zone && z.side !== zone.side);
   const lost = planned ? planned.areaCm2 - planned.hairAreaCm2 : 0;
   const here = bench.visit.consult.spots.filter((s) => s.zone === zone.zone && s.side === zone.side);
@@ -73,8 +75,9 @@ export function ZoneChart({ zone, action }: { readonly zone: BenchZone; readonly
   };
   const readIn = (read: ReadChart): void => {
     const { shortestMm, longestMm, flags, lengthMm, coarseness, density, curl = zone.data.hair.curl, history = zone.data.hair.history } = read.hair;
-    put({ strokes: read.strokes, marks: read.marks });
-    save({ strokes: read.strokes, marks: read.marks, hair: { lengthMm, coarseness, density, curl, history, ...(shortestMm === undefined ? {} : { shortestMm }), ...(longestMm === undefined ? {} : { longestMm }), ...(flags === undefined ? {} : { flags }) } });
+    const chart = { strokes: read.strokes, marks: read.marks, densities: read.densities ?? NOWHERE };
+    put(chart);
+    save({ ...chart, hair: { lengthMm, coarseness, density, curl, history, ...(shortestMm === undefined ? {} : { shortestMm }), ...(longestMm === undefined ? {} : { longestMm }), ...(flags === undefined ? {} : { flags }) } });
   };
   const basis = planned ? BASIS[planned.basis] : '';
   return (
@@ -85,27 +88,29 @@ export function ZoneChart({ zone, action }: { readonly zone: BenchZone; readonly
       />
       <MarksAgain marks={content.marks} tapped={tapped} disabled={closed} onMarks={putMarks} onTapped={putTapped} />
       <div className={styles.surface}>
-        <ChartTools choice={choice} onChange={setChoice} edits={edits} disabled={closed} />
+        <ChartTools choice={choice} onChange={setChoice} disabled={closed} />
         {sheet ? (
           <HairSheet
             zone={facts} side={zone.side} sheet={sheet} hair={zone.data.hair} content={content} readOnly={closed} onDone={edits.done}
-            held={{ tool: choice.tool, radiusCm: BRUSHES_CM[choice.brush] ?? 1, markKind: choice.markKind, markMm: MARKS_MM[choice.markSize] ?? 3, share: choice.share, today: bench.visit.onDate }}
+            held={{ tool: choice.tool, radiusCm: BRUSHES_CM[choice.brush] ?? 1, markKind: choice.markKind, markMm: MARKS_MM[choice.markSize] ?? 3, share: choice.share, density: choice.density, today: bench.visit.onDate }}
           />
         ) : null}
         <div className={styles.aids}>
+          {closed ? null : <button type="button" className={styles.tool} disabled={edits.undos === 0} onClick={edits.undo}>Undo<kbd>Z</kbd></button>}
+          {edits.redos > 0 && !closed ? <button type="button" className={styles.tool} onClick={edits.redo}>Redo<kbd>⇧Z</kbd></button> : null}
           {closed ? null : <button type="button" className={styles.tool} onClick={() => setPanel('find')}>Find the way</button>}
           {closed ? null : <button type="button" className={styles.tool} onClick={() => setPanel('measure')}>Measure</button>}
-          {other && other.data.strokes.length > 0 && !closed ? <button type="button" className={styles.tool} onClick={() => put({ strokes: mirrorStrokes(other.data.strokes, width), marks: content.marks })}>From {other.side}</button> : null}
+          {other && other.data.strokes.length > 0 && !closed ? <button type="button" className={styles.tool} onClick={() => put({ strokes: mirrorStrokes(other.data.strokes, width), marks: content.marks, densities: mirrorDensity(other.data.densities ?? NOWHERE, width) })}>From {other.side}</button> : null}
           {sheet ? <ChartFiles visitId={bench.visit.id} zone={zone} facts={facts} sheet={sheet} disabled={closed} onRead={readIn} /> : null}
         </div>
       </div>
-      {panel === 'find' ? <FindGrowth sheetCm={[width, height]} onClose={() => setPanel(null)} onFound={(found) => put({ strokes: [...content.strokes, ...found.strokes], marks: content.marks })} /> : null}
+      {panel === 'find' ? <FindGrowth sheetCm={[width, height]} onClose={() => setPanel(null)} onFound={(found) => put({ ...content, strokes: [...content.strokes, ...found.strokes] })} /> : null}
       {panel === 'measure' ? <MeasureSheet sheetCm={[width, height]} measured={zone.data.sheetCm !== undefined} onSize={measure} onClose={() => setPanel(null)} /> : null}
       <Assessment hair={zone.data.hair} zone={facts} disabled={closed} onChange={(hair) => save({ hair })} />
       {sheet ? <MarkList zone={zone.zone} side={zone.side} sheet={sheet} marks={content.marks} disabled={closed} onMarks={putMarks} /> : null}
       <details className={styles.table}>
-        <summary>{plural(zone.data.strokes.length, 'combed place')} as a list</summary>
-        <ul>{zone.data.strokes.slice(0, 40).map((s, i) => <li key={i}>at {s.at[0]}, {s.at[1]} cm the tips {s.share === undefined ? '' : `of ${Math.round(100 * s.share)} % `}point {compass(s.towards)}</li>)}</ul>
+        <summary>{plural(zone.data.strokes.length, 'combed place')}{content.densities.length === 0 ? '' : ` and ${plural(content.densities.length, 'place thinner or thicker', 'places thinner or thicker')}`} as a list</summary>
+        <ul>{content.densities.slice(0, 40).map((d, i) => <li key={`d${i}`}>round {d.at[0]}, {d.at[1]} cm, {d.radiusCm} cm about: about {Math.round(hairsPerCm2(facts.hairsPerCm2, d.density) * 10) / 10} hairs per cm²</li>)}{zone.data.strokes.slice(0, 40).map((s, i) => <li key={i}>at {s.at[0]}, {s.at[1]} cm the tips {s.share === undefined ? '' : `of ${Math.round(100 * s.share)} % `}point {compass(s.towards)}</li>)}</ul>
       </details>
     </>
   );

@@ -14,7 +14,7 @@ const ends = (svg: string): readonly (readonly number[])[] => [...svg.matchAll(/
 
 describe('chartSvg', () => {
   it('draws the growth as it is charted: unit hairs, up in the upper half and down in the lower (common practice, no source)', () => {
-    const hairs = ends(chartSvg({ zone: ZONES.underarm, side: 'left', sheet, strokes: [], marks: [], hair }));
+    const hairs = ends(chartSvg({ zone: ZONES.underarm, side: 'left', sheet, strokes: [], marks: [], densities: [], hair }));
     expect(hairs.length).toBeGreaterThan(200);
     for (const [, y = 0, dx = 0, dy = 0] of hairs) {
       expect(Math.hypot(dx, dy)).toBeCloseTo(0.38, 2);
@@ -24,7 +24,7 @@ describe('chartSvg', () => {
   });
   it('follows what was combed and leaves a mark’s clearance free', () => {
     const strokes = [{ at: [4.5, 10], towards: [1, 0] }] as const;
-    const svg = chartSvg({ zone: ZONES.underarm, side: 'left', sheet, strokes, marks: [{ kind: 'mole', at: [4.5, 4], radiusMm: 3 }], hair });
+    const svg = chartSvg({ zone: ZONES.underarm, side: 'left', sheet, strokes, marks: [{ kind: 'mole', at: [4.5, 4], radiusMm: 3 }], densities: [], hair });
     const near = ends(svg).filter(([x = 0, y = 0]) => Math.hypot(x - 4.5, y - 10) < 0.6);
     expect(near.length).toBeGreaterThan(0);
     for (const [, , dx = 0] of near) expect(dx).toBeGreaterThan(0.3);
@@ -33,7 +33,7 @@ describe('chartSvg', () => {
     expect(svg.match(/<svg /g)).toHaveLength(1);
   });
   it('is read back whole, whatever stands in a note', () => {
-    const chart = { strokes: [{ at: [4, 3], towards: [0, -1] }, { at: [5, 9], towards: [1, 0], share: 0.3 }], marks: [{ kind: 'mole', at: [5.2, 6.1], radiusMm: 4, note: 'dark & flat <2 mm> "old"', since: '2026-03-01' }] } as const;
+    const chart = { strokes: [{ at: [4, 3], towards: [0, -1] }, { at: [5, 9], towards: [1, 0], share: 0.3 }], marks: [{ kind: 'mole', at: [5.2, 6.1], radiusMm: 4, note: 'dark & flat <2 mm> "old"', since: '2026-03-01' }], densities: [{ at: [3, 4], radiusCm: 1.2, density: 2 }] } as const;
     const svg = chartSvg({ zone: ZONES.underarm, side: 'left', sheet, hair, ...chart });
     expect(readChartFile(svg, { zone: 'underarm', side: 'left', sheetCm: [sheet.widthCm, sheet.heightCm] })).toEqual({ ok: true, value: { ...chart, hair, mirrored: false } });
     expect(svg).not.toContain('<2 mm>');

@@ -1,7 +1,7 @@
 // A chart as an SVG file: outline, growth as short hairs on a grid, marks with their clearance. In centimetres; it names the zone, never
 // the client.
 
-import { growthAt, growthField, exclusionOf, type Mark, type Stroke } from '@/core/field';
+import { growthAt, growthField, exclusionOf, type DensityPlace, type Mark, type Stroke } from '@/core/field';
 import type { Sheet, Side, Zone } from '@/core/anatomy';
 import type { HairCase } from '@/core/plan';
 import { isInside, type Vec } from '@/core/shared';
@@ -18,15 +18,16 @@ export interface ChartToDraw {
   readonly sheet: Sheet;
   readonly strokes: readonly Stroke[];
   readonly marks: readonly Mark[];
+  readonly densities: readonly DensityPlace[];
   readonly hair: HairCase;
 }
 
 const escaped = (text: string): string => text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;');
 
 /** The chart itself, for reading it back: formats/chartFile.ts. */
-function dataOf({ zone, side, sheet, strokes, marks, hair }: ChartToDraw): string {
+function dataOf({ zone, side, sheet, strokes, marks, hair, densities }: ChartToDraw): string {
   const plain = marks.map(({ kind, at, radiusMm, note, since }) => ({ kind, at, radiusMm, ...(note ? { note } : {}), ...(since ? { since } : {}) }));
-  return escaped(JSON.stringify({ strickle: 'chart', version: 1, zone: { zone: zone.id, side, sheetCm: [sheet.widthCm, sheet.heightCm], hair, strokes, marks: plain } }));
+  return escaped(JSON.stringify({ strickle: 'chart', version: 1, zone: { zone: zone.id, side, sheetCm: [sheet.widthCm, sheet.heightCm], hair, strokes, marks: plain, ...(densities.length > 0 ? { densities } : {}) } }));
 }
 
 /** The drawing; growth that lies within a mark's clearance is left out. */

@@ -6,8 +6,8 @@ import { stepTool, type SheetContent, type ToolEvent, type ToolState } from './c
 const made = sheetFor(ZONES.underarm, 'left', {});
 if (!made.ok) throw new Error(made.error.code);
 const sheet = made.value;
-const idle: ToolState = { tool: 'comb', radiusCm: 1, markKind: 'mole', markMm: 4, share: 0.25, today: '2027-05-08', drag: null };
-const empty: SheetContent = { strokes: [], marks: [] };
+const idle: ToolState = { tool: 'comb', radiusCm: 1, markKind: 'mole', markMm: 4, share: 0.25, density: 2, today: '2027-05-08', drag: null };
+const empty: SheetContent = { strokes: [], marks: [], densities: [] };
 
 function run(state: ToolState, content: SheetContent, events: readonly ToolEvent[]) {
   let finished: SheetContent | null = null;
@@ -34,6 +34,18 @@ describe('stepTool', () => {
     const marked = run({ ...idle, tool: 'mark' }, empty, [{ kind: 'down', at: [4, 5] }]);
     expect(marked.content.marks).toEqual([{ kind: 'mole', at: [4, 5], radiusMm: 4, since: '2027-05-08' }]);
     expect(run({ ...idle, tool: 'erase' }, marked.content, [{ kind: 'down', at: [4.2, 5] }, { kind: 'up', at: [4.2, 5] }]).content.marks).toEqual([]);
+  });
+  it('feels a density at a tap and along a drag, as one gesture, and erases it', () => {
+    const feeling: ToolState = { ...idle, tool: 'density' };
+    const tapped = run(feeling, empty, [{ kind: 'down', at: [3, 3] }, { kind: 'up', at: [3, 3] }]);
+    expect(tapped.content.densities).toEqual([{ at: [3, 3], radiusCm: 1, density: 2 }]);
+    expect(tapped.finished).toBe(empty);
+    const dragged = run(feeling, empty, [{ kind: 'down', at: [3, 3] }, ...[3.3, 3.6, 3.9, 4.2, 4.5].map((x): ToolEvent => ({ kind: 'move', at: [x, 3] })), { kind: 'up', at: [4.5, 3] }]);
+    expect(dragged.content.densities.map((d) => d.at[0])).toEqual([3, 3.6, 4.2]);
+    expect(dragged.content.strokes).toBe(empty.strokes);
+    const erased = run({ ...idle, tool: 'erase' }, dragged.content, [{ kind: 'down', at: [3.2, 3] }, { kind: 'up', at: [3.2, 3] }]);
+    expect(erased.content.densities.map((d) => d.at[0])).toEqual([4.2]);
+    expect(erased.finished).toBe(dragged.content);
   });
   it('combs only a share of the hairs with the crossing comb', () => {
     const { content } = run({ ...idle, tool: 'cross' }, empty, [{ kind: 'down', at: [3, 3] }, { kind: 'move', at: [4, 3] }, { kind: 'up', at: [4, 3] }]);

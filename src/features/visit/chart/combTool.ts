@@ -1,17 +1,18 @@
 // The tool on the sheet as a small state machine: idle or dragging. Pure; the component feeds it pointer and key events in sheet
 // centimetres and carries out what comes back. One undo entry a gesture; Escape or a lost pointer takes the gesture back.
 
-import { comb, eraseStrokes, type GrowthField, type MarkKind, type Stroke } from '@/core/field';
+import { comb, eraseDensity, eraseStrokes, feelDensity, type DensityPlace, type GrowthField, type MarkKind, type Stroke } from '@/core/field';
 import type { Sheet } from '@/core/anatomy';
 import { distance, roundTo, type Vec } from '@/core/shared';
 import type { ChartMark } from '@/server/db/schema';
 
-/** `cross` combs a share of the hairs across the rest. */
-export type Tool = 'comb' | 'cross' | 'mark' | 'erase';
+/** `cross` combs a share of the hairs across the rest, `density` says where hair is thinner or thicker. */
+export type Tool = 'comb' | 'cross' | 'density' | 'mark' | 'erase';
 
 export interface SheetContent {
   readonly strokes: readonly Stroke[];
   readonly marks: readonly ChartMark[];
+  readonly densities: readonly DensityPlace[];
 }
 
 export interface ToolState {
@@ -21,6 +22,8 @@ export interface ToolState {
   readonly markMm: number;
   /** Share of the hairs that the tool `cross` turns. */
   readonly share: number;
+  /** Density that the tool `density` sets, 1–5. */
+  readonly density: number;
   /** The day of the visit: since when a new mark is known. */
   readonly today: string;
   readonly drag: { readonly last: Vec; readonly before: SheetContent } | null;
@@ -37,10 +40,18 @@ export interface ToolStep {
 
 /** A drag piece shorter than this share of the brush is waited for. */
 const PIECE = 0.3;
+const DENSITY_PIECE = 0.5;
+/** Places that a chart takes (formats/visitCaseSchema.ts); a hand feels some dozens. */
+const MOST_PLACES = 2000;
 
 function erase(content: SheetContent, at: Vec, radiusCm: number): SheetContent {
   const hit = content.marks.find((m) => distance(m.at, at) <= Math.max(radiusCm, m.radiusMm / 10));
-  return hit ? { ...content, marks: content.marks.filter((m) => m !== hit) } : { ...content, strokes: eraseStrokes(content.strokes, at, radiusCm) };
+  return hit ? { ...content, marks: content.marks.filter((m) => m !== hit) } : { ...content, strokes: eraseStrokes(content.strokes, at, radiusCm), densities: eraseDensity(content.densities, at, radiusCm) };
+}
+
+function feel(content: SheetContent, at: Vec, { radiusCm, density }: ToolState): SheetContent {
+  const densities = feelDensity(content.densities, { at, radiusCm, density });
+  return densities.length > MOST_PLACES ? content : { ...content, densities };
 }
 
 export const newMark = (at: Vec, kind: MarkKind, radiusMm: number, since: string): ChartMark => ({ kind, at: [roundTo(at[0], 2), roundTo(at[1], 2)], radiusMm, since });
@@ -52,16 +63,18 @@ export function stepTool(state: ToolState, content: SheetContent, event: ToolEve
   const { at } = event;
   if (event.kind === 'down') {
     if (state.tool === 'mark') return { state, content: { ...content, marks: [...content.marks, newMark(at, state.markKind, state.markMm, state.today)] }, finished: content };
-    const next = state.tool === 'erase' ? erase(content, at, state.radiusCm) : content;
+    const next = state.tool === 'erase' ? erase(content, at, state.radiusCm) : state.tool === 'density' ? feel(content, at, state) : content;
     return { state: { ...state, drag: { last: at, before: content } }, content: next, finished: null };
   }
   if (!state.drag) return stay;
   if (event.kind === 'up') {
     const { before } = state.drag;
-    const changed = before.strokes !== content.strokes || before.marks !== content.marks;
+    const changed = before.strokes !== content.strokes || before.marks !== content.marks || before.densities !== content.densities;
     return { state: { ...state, drag: null }, content, finished: changed ? before : null };
   }
-  if (distance(state.drag.last, at) < PIECE * state.radiusCm) return stay;
+  if (distance(state.drag.last, at) < (state.tool === 'density' ? DENSITY_PIECE : PIECE) * state.radiusCm) return stay;
+  const drag = { ...state.drag, last: at };
+  if (state.tool === 'density') return { state: { ...state, drag }, content: feel(content, at, state), finished: null };
   const next = state.tool === 'erase' ? erase(content, at, state.radiusCm) : { ...content, strokes: comb(content.strokes, field, sheet, { from: state.drag.last, to: at, radiusCm: state.radiusCm, ...(state.tool === 'cross' ? { share: state.share } : {}) }) };
-  return { state: { ...state, drag: { ...state.drag, last: at } }, content: next, finished: null };
+  return { state: { ...state, drag }, content: next, finished: null };
 }

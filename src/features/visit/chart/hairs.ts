@@ -2,7 +2,8 @@
 // thickness and curl. Sheet centimetres in, pixels out.
 
 import { isInside, logNormalStrata, seededRandom, type Ring, type Vec } from '@/core/shared';
-import { crossingAt, growthAt, type Exclusion, type GrowthField } from '@/core/field';
+import { hairsPerCm2, type Zone } from '@/core/anatomy';
+import { crossingAt, densityAt, growthAt, type DensityPlace, type Exclusion, type GrowthField } from '@/core/field';
 import { lengthSpreadCv, type Hair } from '@/core/hair';
 
 export interface Root {
@@ -25,11 +26,25 @@ export function wayOf(root: Root, field: GrowthField): Vec {
 const MOST = 2600;
 const SEED = 71;
 
-/** Roots over the hair-bearing ground, evenly jittered. */
-export function plantRoots(outline: Ring, excluded: readonly Exclusion[], areaCm2: number, perCm2: number): readonly Root[] {
-  const random = seededRandom(SEED);
-  const density = Math.min(perCm2, MOST / Math.max(1, areaCm2));
-  const step = 1 / Math.sqrt(Math.max(0.05, density));
+/** The ground that hair stands on. */
+export interface HairGround {
+  readonly outline: Ring;
+  readonly excluded: readonly Exclusion[];
+  readonly areaCm2: number;
+}
+
+/** How dense hair stands: everywhere the same, or changed by places. */
+export interface Thickness {
+  readonly zone: Pick<Zone, 'hairsPerCm2'>;
+  /** 1–5 where no place says otherwise. */
+  readonly usual: number;
+  readonly places: readonly DensityPlace[];
+}
+
+/** Evenly jittered roots, so many per cm², as far as `stays` leaves them: it gets the place and a number 0 ≤ pick < 1. */
+function plantEven({ outline, excluded }: HairGround, perCm2: number, seed: number, stays: (at: Vec, pick: number) => boolean): readonly Root[] {
+  const random = seededRandom(seed);
+  const step = 1 / Math.sqrt(Math.max(0.05, perCm2));
   const xs = outline.map((p) => p[0]);
   const ys = outline.map((p) => p[1]);
   const roots: Root[] = [];
@@ -37,10 +52,25 @@ export function plantRoots(outline: Ring, excluded: readonly Exclusion[], areaCm
     for (let x = Math.min(...xs); x < Math.max(...xs); x += step) {
       const at: Vec = [x + random.between(0.05, 0.95) * step, y + random.between(0.05, 0.95) * step];
       const root = { at, length: random.next(), turnDeg: 7 * random.normal(), bend: random.between(-1, 1), pick: random.next() };
-      if (isInside([outline], at) && !excluded.some((e) => Math.hypot(at[0] - e.at[0], at[1] - e.at[1]) < e.clearanceMm / 10)) roots.push(root);
+      if (stays(at, random.next()) && isInside([outline], at) && !excluded.some((e) => Math.hypot(at[0] - e.at[0], at[1] - e.at[1]) < e.clearanceMm / 10)) roots.push(root);
     }
   }
   return roots;
+}
+
+/**
+ * Roots over the hair-bearing ground. Where a place is thinner some of the usual roots are left out, where it is thicker others stand
+ * between them: painting a place moves no hair beside it. `most` caps the hairs drawn; a denser zone is thinned evenly.
+ */
+export function plantRoots(ground: HairGround, { zone, usual, places }: Thickness, most = MOST): readonly Root[] {
+  const here = hairsPerCm2(zone.hairsPerCm2, usual);
+  const cap = most / Math.max(1, ground.areaCm2);
+  const drawn = Math.min(1, cap / here);
+  const wanted = (at: Vec): number => hairsPerCm2(zone.hairsPerCm2, densityAt(places, usual, at));
+  const even = plantEven(ground, here * drawn, SEED, (at, pick) => places.length === 0 || pick < wanted(at) / here);
+  if (!places.some((p) => p.density > usual)) return even;
+  const more = hairsPerCm2(zone.hairsPerCm2, 5) - here;
+  return [...even, ...plantEven(ground, Math.min(more * drawn, cap), SEED + 1, (at, pick) => pick < (wanted(at) - here) / more)];
 }
 
 const LENGTHS = 12;

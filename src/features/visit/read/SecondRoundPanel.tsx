@@ -23,7 +23,7 @@ export function SecondRoundPanel({ zone, planned, reading, marks }: { readonly z
   const round = useMemo(() => {
     const sheet = sheetFor(ZONES[zone.zone], zone.side, {}, planned.sheetCm);
     return sheet.ok && product ? secondRound({
-      zone: planned, sheet: sheet.value, strokes: zone.data.strokes, exclusions: zone.data.marks.map(exclusionOf), coarseness: zone.data.hair.coarseness, product, level, roomC, walkS,
+      zone: planned, sheet: sheet.value, strokes: zone.data.strokes, exclusions: zone.data.marks.map(exclusionOf), densities: zone.data.densities ?? [], density: zone.data.hair.density, coarseness: zone.data.hair.coarseness, product, level, roomC, walkS,
       maxOnSkin: bench.plan.schedule.maxOnSkin, marks, leftKind: reading.leftKind, crossedAllowed: schools.shortHair !== 'none',
     }) : null;
   }, [zone, planned, product, level, roomC, walkS, schools.shortHair, bench.plan.schedule.maxOnSkin, marks, reading.leftKind]);

@@ -56,7 +56,7 @@ export function StripEditor({ zone, data, onClose }: Props) {
     latest.current.saveChart(zone, { ...latest.current.data, handStrips: { family: choice.family, way: choice.way, strips } });
   }, [state.strips, choice, zone]);
   const question: StripsQuestion = {
-    ground: { zone: zone.zone, side: zone.side, sheetCm: zone.sheetCm, strokes: data.strokes, marks: data.marks, family: choice?.family ?? 'hard', way: choice?.way ?? 'with', level: bench.visit.level, fade: data.fade ?? false },
+    ground: { zone: zone.zone, side: zone.side, sheetCm: zone.sheetCm, strokes: data.strokes, marks: data.marks, densities: data.densities ?? [], density: data.hair.density, family: choice?.family ?? 'hard', way: choice?.way ?? 'with', level: bench.visit.level, fade: data.fade ?? false },
     strips: state.strips,
   };
   const { answer, isFresh, failed } = useLiveWorker<StripsQuestion, StripsAnswer>(() => new Worker(new URL('../../../workers/strips.worker.ts', import.meta.url), { type: 'module' }), question);

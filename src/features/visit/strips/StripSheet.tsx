@@ -142,9 +142,8 @@ export const Hairs = memo(function Hairs({ zone, data, unit }: { readonly zone: 
   const sheet = sheetFor(facts, zone.side, {}, zone.sheetCm);
   if (!sheet.ok) return null;
   const field = growthField(facts, zone.side, sheet.value, data.strokes);
-  const perCm2 = Math.min(SPARSE, 700 / zone.areaCm2);
   const length = Math.min(1.2, data.hair.lengthMm / 10);
-  const d = plantRoots(zone.outline, zone.excluded, zone.areaCm2, perCm2).map((root) => {
+  const d = plantRoots({ outline: zone.outline, excluded: zone.excluded, areaCm2: zone.areaCm2 }, { zone: facts, usual: data.hair.density, places: data.densities ?? [] }, Math.min(700, SPARSE * zone.areaCm2)).map((root) => {
     const { at } = root;
     const [dx, dy] = wayOf(root, field);
     return `M${at[0].toFixed(2)} ${at[1].toFixed(2)}l${(dx * length).toFixed(2)} ${(dy * length).toFixed(2)}`;

@@ -1,7 +1,7 @@
 // Shapes of the JSON columns. Each carries its version `v`; an older shape gets an up-step before it is read (upSteps.ts).
 
 import type { Figure, Side, ZoneId } from '../../../core/anatomy';
-import type { Mark, Stroke } from '../../../core/field';
+import type { DensityPlace, Mark, Stroke } from '../../../core/field';
 import type { HairFlag, HairHistory } from '../../../core/hair';
 import type { HandStrips, StudioCase } from '../../../core/plan';
 import type { Fact, FormAnswers, FoundFact, Outcome } from '../../../core/screening';
@@ -165,6 +165,8 @@ export interface ChartData {
   readonly hair: ChartHair;
   readonly strokes: readonly Stroke[];
   readonly marks: readonly ChartMark[];
+  /** Where hair is thinner or thicker than the zone; absent = nowhere. */
+  readonly densities?: readonly DensityPlace[] | undefined;
   /** Width and height as measured on the client; absent = scaled. */
   readonly sheetCm?: readonly [number, number] | undefined;
   /** Chosen by hand instead of the proposal, with the reason. */
