@@ -1,6 +1,6 @@
 // Pilot search for long tasks: a narrow beam of two halves. One half is judged by finishing each state with the best simple policies,
 // the other by the bound on what is still needed: the first is better on mixed tasks, the second on regular ones, and together they
-// beat a wide beam of either kind in less time (docs/decisions/0011).
+// beat a wide beam of either kind in less time (docs/decisions/0011). It gives polish.ts a place to start from.
 // What it finds on its fast table is replayed by `step`, the one step function that everything shares.
 
 import { boundTables } from './bounds';

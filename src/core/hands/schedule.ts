@@ -1,11 +1,11 @@
-// Schedule of one group of strips: best simple policy → pilot search → exact proof for small tasks → the strips' own order where that
-// costs no time.
+// Schedule of one group of strips: best simple policy → narrow pilot search → polishing → exact proof for small tasks → the strips' own
+// order where that costs no time.
 // The result is never worse than the best policy over all numbers of strips on the skin.
 
 import { formulaBound } from './bounds';
 import { pilotSearch } from './pilot';
 import { bestPolicy } from './policies';
-import { inRowOrder } from './rowOrder';
+import { polished } from './polish';
 import { searchSchedule } from './search';
 import { opsOf, type TableState } from './state';
 import type { HandsInput, Op } from './types';
@@ -14,12 +14,10 @@ import type { HandsInput, Op } from './types';
 export const EXACT_JOBS = 10;
 const EXACT_LABELS = 150_000;
 const BEAM_WIDTH = 150;
-const PILOT_POLICIES = 2;
-/** Widths of the pilot search: its effort grows with the third power of the strips. */
-function pilotWidths(jobs: number): { readonly width: number; readonly boundWidth: number } {
-  const width = jobs <= EXACT_JOBS ? 4 : Math.max(2, Math.min(40, Math.round(22 * (30 / jobs) ** 3)));
-  return { width, boundWidth: 2 * width };
-}
+/** A narrow pilot gives polishing a good place to start from; a wider one costs more than polishing gains from it (decision 13). */
+const PILOT = { width: 2, boundWidth: 4, policies: 2 };
+const CHANGES_FOR_TIME = 20_000;
+const CHANGES_FOR_ORDER = 10_000;
 const BEAM_LABELS = 400_000;
 
 export interface Schedule {
@@ -42,12 +40,13 @@ export function scheduleHands(input: HandsInput, effort: 'full' | 'quick' = 'ful
   let best: TableState | null = start;
   const done = (bound: 'proven' | 'formula', lowerBoundS: number): Schedule => {
     const found = best ?? late;
-    const end = found && found.lateS === 0 && effort === 'full' ? inRowOrder(input, found) : found;
+    const end = found && found.lateS === 0 && effort === 'full' ? polished(input, found, CHANGES_FOR_ORDER, 'order') : found;
     return end ? { ops: opsOf(end), endS: end.nowS, lowerBoundS: Math.min(lowerBoundS, end.nowS), bound, feasible: end.lateS === 0 } : EMPTY;
   };
   if (best && best.nowS <= formula) return done('proven', formula);
   if (effort === 'quick') return done('formula', formula);
-  best = pilotSearch(input, { ...pilotWidths(input.jobs.length), policies: PILOT_POLICIES }, best?.nowS ?? Infinity) ?? best;
+  best = pilotSearch(input, PILOT, best?.nowS ?? Infinity) ?? best;
+  if (best && best.nowS > formula) best = polished(input, best, CHANGES_FOR_TIME, 'time');
   if (best && best.nowS <= formula) return done('proven', formula);
   if (input.jobs.length <= EXACT_JOBS) return exact();
   return done(best && best.nowS <= formula ? 'proven' : 'formula', formula);
