@@ -20,7 +20,7 @@ export async function started(): Promise<() => void> {
   const db = join(mkdtempSync(join(tmpdir(), 'strickle-bench-')), 'comb.sqlite');
   const server = spawn(process.execPath, ['scripts/run.mjs', 'test-server', '--port', String(PORT)], { env: { ...process.env, STRICKLE_DB: db }, stdio: 'ignore', detached: true });
   for (let k = 0; k < 1200; k++) {
-    if (await answers()) return () => { if (server.pid) process.kill(-server.pid, 'SIGTERM'); };
+    if (await answers()) return () => { if (server.pid) process.kill(-server.pid, 'SIGKILL'); }; // its data are thrown away, and one that winds down still answers
     await new Promise((r) => setTimeout(r, 500));
   }
   throw new Error('the app did not start');

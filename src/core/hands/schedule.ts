@@ -1,4 +1,4 @@
-// Schedule of one group of strips: best simple policy → narrow pilot search → polishing → exact proof for small tasks → the strips' own
+// Schedule of one group of strips: best simple policy → two pilot searches, polished → exact proof for small tasks → the strips' own
 // order where that costs no time.
 // The result is never worse than the best policy over all numbers of strips on the skin.
 
@@ -14,10 +14,25 @@ import type { HandsInput, Op } from './types';
 export const EXACT_JOBS = 10;
 const EXACT_LABELS = 150_000;
 const BEAM_WIDTH = 150;
-/** A narrow pilot gives polishing a good place to start from; a wider one costs more than polishing gains from it (decision 13). */
-const PILOT = { width: 2, boundWidth: 4, policies: 2 };
-const CHANGES_FOR_TIME = 20_000;
-const CHANGES_FOR_ORDER = 10_000;
+const PILOT_POLICIES = 2;
+const NARROW = 2;
+/** Width of the wider pilot search: its effort grows with the third power of the strips. */
+const wide = (jobs: number): number => Math.max(NARROW, Math.min(40, Math.round(8 * (30 / jobs) ** 3)));
+/** Changes by polishing, for each strip and at most. */
+const FOR_TIME = { each: 1_000, most: 30_000 };
+const FOR_ORDER = { each: 300, most: 10_000 };
+const changes = ({ each, most }: typeof FOR_TIME, jobs: number): number => Math.min(most, each * jobs);
+
+/** Polished ends of a narrow and a wider pilot search: neither start is the better one for every task (decision 13). */
+function searched(input: HandsInput, known: TableState | null): TableState | null {
+  let best = known;
+  for (const width of new Set([NARROW, input.jobs.length <= EXACT_JOBS ? NARROW : wide(input.jobs.length)])) {
+    const found = pilotSearch(input, { width, boundWidth: 2 * width, policies: PILOT_POLICIES }, known?.nowS ?? Infinity) ?? known;
+    const end = found && polished(input, found, changes(FOR_TIME, input.jobs.length), 'time');
+    if (end && (!best || end.nowS < best.nowS)) best = end;
+  }
+  return best;
+}
 const BEAM_LABELS = 400_000;
 
 export interface Schedule {
@@ -40,13 +55,12 @@ export function scheduleHands(input: HandsInput, effort: 'full' | 'quick' = 'ful
   let best: TableState | null = start;
   const done = (bound: 'proven' | 'formula', lowerBoundS: number): Schedule => {
     const found = best ?? late;
-    const end = found && found.lateS === 0 && effort === 'full' ? polished(input, found, CHANGES_FOR_ORDER, 'order') : found;
+    const end = found && found.lateS === 0 && effort === 'full' ? polished(input, found, changes(FOR_ORDER, input.jobs.length), 'order') : found;
     return end ? { ops: opsOf(end), endS: end.nowS, lowerBoundS: Math.min(lowerBoundS, end.nowS), bound, feasible: end.lateS === 0 } : EMPTY;
   };
   if (best && best.nowS <= formula) return done('proven', formula);
   if (effort === 'quick') return done('formula', formula);
-  best = pilotSearch(input, PILOT, best?.nowS ?? Infinity) ?? best;
-  if (best && best.nowS > formula) best = polished(input, best, CHANGES_FOR_TIME, 'time');
+  best = searched(input, best);
   if (best && best.nowS <= formula) return done('proven', formula);
   if (input.jobs.length <= EXACT_JOBS) return exact();
   return done(best && best.nowS <= formula ? 'proven' : 'formula', formula);
