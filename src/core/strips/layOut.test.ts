@@ -130,6 +130,16 @@ describe('layOutZone', () => {
     expect(lay({ ...leg, densityAt: ([x]) => 3 + (0.2 * x) / width }).layout.strips.map((s) => s.outline)).toEqual(even.layout.strips.map((s) => s.outline));
     expect(firstOf(even.layout).density).toBeNull();
   });
+  it.each(['chest', 'upper-back', 'lower-back', 'nape'] as const)('lays the %s the same left and right, and no longer where a mark stands on one side', (id) => {
+    const made = lay({ id, side: 'middle', family: 'hard', way: 'with' });
+    const middle = made.sheet.widthCm / 2;
+    const image = (ring: readonly Vec[]): readonly Vec[] => ring.map(([x, y]): Vec => [2 * middle - x, y]).reverse();
+    const hasTwin = (s: Layout['strips'][number], all: Layout['strips']): boolean => all.some((o) => regionArea(intersectRegions([image(s.outline)], [o.outline])) > 0.95 * Math.max(s.areaCm2, o.areaCm2));
+    expect(made.layout.strips.filter((s) => !hasTwin(s, made.layout.strips))).toEqual([]);
+    const marked = lay({ id, side: 'middle', family: 'hard', way: 'with', exclusions: [{ at: [0.3 * made.sheet.widthCm, 0.5 * made.sheet.heightCm], clearanceMm: 12 }] });
+    check(marked, false);
+    expect(marked.layout.strips.every((s) => hasTwin(s, marked.layout.strips))).toBe(false);
+  });
   it('keeps the underarm\'s parting: no strip holds both directions', () => {
     for (const s of lay({ id: 'underarm', side: 'left', family: 'hard', way: 'with' }).layout.strips) expect(Math.abs(s.growth[1])).toBeGreaterThan(0.9);
   });

@@ -9,6 +9,7 @@ import { labelRegions } from './cellBorders';
 import { FLOOD_CROSSED_DEG, FLOOD_DEG, growthCells, nodesInside, type CellLabels } from './cells';
 import { cutFitted, fitCell } from './fittedLanes';
 import { CRUMB_CM2, cutCell, GENEROUS_CUTTING, isSliver, isTooLarge, joinSlivers, makePiece, USUAL_CUTTING, withoutHoles, type Cutting } from './lanes';
+import { inMirror } from './mirrored';
 import { orderPieces } from './order';
 import { doTouch } from './touches';
 import type { Fade, HandStrip, LayoutInput, Piece, Strip } from './types';
@@ -169,7 +170,8 @@ export function layOutZone(outline: Ring, field: GrowthField, exclusions: readon
   const hand = input.byHand ? piecesByHand(input.byHand, hair, field, input) : [];
   const byHand = hand.length > 0;
   const border = input.fade ? fadedBorder(input.fade, hair, field, input) : null;
-  const main = byHand ? hand : cutAll(outline, field, border?.rest ?? hair, input);
+  const rest = border?.rest ?? hair;
+  const main = byHand ? hand : inMirror(cutAll(outline, field, rest, input), rest, field, input, { costOf: (made) => costOf(made, field, input), cut: (ground) => cut(ground, ground, field, input) });
   const dabs = byHand ? [] : (border?.dabs ?? []);
   const pieces = fromTheStart([...main, ...dabs]);
   const covered = uniteRings(pieces.map((p) => p.outline));
