@@ -59,6 +59,7 @@ export const chartRequest = Joi.object({
     v: Joi.valid(1).required(),
     hair: Joi.object({ lengthMm: lengthMm.required(), coarseness: coarseness.required(), density: density.required(), curl: curl.required(), history: history.required(), shortestMm: lengthMm, longestMm: lengthMm, flags: hairSchema.extract('flags') }).required(),
     sheetCm: zoneCaseSchema.extract('sheetCm'),
+    drawnOnCm: zoneCaseSchema.extract('sheetCm'),
     strokes: Joi.array().max(2000).items(strokeSchema).required(),
     marks: Joi.array().max(100).items(markSchema.append({ unseen: Joi.boolean() })).required(),
     densities: zoneCaseSchema.extract('densities'),

@@ -32,6 +32,6 @@ export const upPlan = (plan: Plan): Plan => ({
   ...plan,
   zones: plan.zones.map((z) => ({
     ...{ basis: 'reference-adult' as const, crossingShare: 0, better: [], byHand: false, stripFaults: [], fade: false }, ...z, heat: z.heat && { ...HEAT_BEFORE, ...z.heat }, options: z.options.map((o) => ({ ...{ feltMarginK: null }, ...o })),
-    strips: z.strips.map((s) => ({ ...{ place: null, crossing: null, pulls: 1, pace: 'quick' as const, handwork: null, turnDeg: 0, spreadWith: null }, ...s })),
+    strips: z.strips.map((s) => ({ ...{ place: null, crossing: null, pulls: 1, pace: 'quick' as const, handwork: null, turnDeg: 0, spreadWith: null, density: null }, ...s })),
   })),
 });

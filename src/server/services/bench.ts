@@ -17,6 +17,7 @@ import { formsOf } from '../repos/formRepo';
 import { readPeople, readPerson, readProducts, readServices, readStudio } from '../repos/studioRepo';
 import { chartsOf, journalOf, readingsOf, readPlan, readVisit, visitCount, type VisitRow } from '../repos/visitRepo';
 import { alertsOf } from './alerts';
+import { bodyOf, chartOnSheet } from './chartOnSheet';
 import { changesOf } from './consultRules';
 import { feltBefore } from './feltBefore';
 import { zonePasts, type ZonePast } from './history';
@@ -81,6 +82,7 @@ export function loadBench(db: Db, visitId: string, nowMs: number): ServiceResult
   const { client, studio, person } = parts;
   const planned = planCase(db, parts, nowMs);
   const journal = journalOf(db, visit.id);
+  const body = bodyOf(client);
   const fixed = visit.planHash !== null && (visit.status === 'closed' || hasBegun(journal)) ? readPlan(db, visit.planHash) : undefined;
   return {
     ok: true,
@@ -88,11 +90,11 @@ export function loadBench(db: Db, visitId: string, nowMs: number): ServiceResult
       visit: { id: visit.id, version: visit.version, onDate: visit.onDate, status: visit.status, endedAs: visit.endedAs, consult: visit.consult, personId: person.id, personName: person.name, level: person.level },
       client: {
         id: client.id, name: client.name, byline: client.byline, ageYears: client.bornOn ? yearsBetween(client.bornOn, visit.onDate) : null,
-        body: { ...(client.profile.statureCm === null ? {} : { statureCm: client.profile.statureCm }), ...(client.profile.massKg === null ? {} : { massKg: client.profile.massKg }) }, bornOn: client.bornOn, standing: client.profile.standing, patchTests: client.profile.patchTests,
+        body, bornOn: client.bornOn, standing: client.profile.standing, patchTests: client.profile.patchTests,
         lastWaxOn: [...found.pasts].map(([zone, past]) => ({ zone, on: past.lastOn })), visitCount: visitCount(db, client.id), heatFelt: [...parts.heatFelt].reverse(), note: client.note, alerts: alertsOf(client, visit.onDate), skin: client.profile.skin, ingrownProne: client.profile.ingrownProne,
       },
       zones: parts.zones.map((z) => ({
-        zone: z.zone, side: z.side, name: zoneName(z.zone), data: z.data,
+        zone: z.zone, side: z.side, name: zoneName(z.zone), data: fixed ? z.data : chartOnSheet(z.zone, z.side, z.data, body),
         last: z.past ? { on: z.past.lastOn, data: z.past.last, reading: z.past.lastReading } : null, past: z.past?.past ?? [],
       })),
       // the plan that the table works by stands; what the screening says stays as fresh as the answers

@@ -7,10 +7,11 @@ import type { ChartData } from '../db/schema';
 import { loadBench, partsOf, type Bench, type BenchZone } from './bench';
 import { saveChart, saveConsult } from './changeVisit';
 import { closeVisit } from './closeVisit';
-import { loadClientCard } from './clients';
+import { changeClient, loadClientCard } from './clients';
 import { openVisit } from './openVisit';
 import { buildCase } from './planCase';
 import { putOff } from './putOff';
+import { readClient } from '../repos/clientRepo';
 import { readVisit } from '../repos/visitRepo';
 
 const NOW = Date.UTC(2027, 4, 8, 8, 0);
@@ -98,6 +99,42 @@ describe('a chart', () => {
     expect(up.zones[0]).toMatchObject({ basis: 'reference-adult', crossingShare: 0 });
     expect(up.zones[0]?.strips[0]).toMatchObject({ place: null, crossing: null });
     expect(upPlan(plan)).toEqual(plan);
+  });
+  it('moves with its sheet when the body is measured anew, so that nothing comes to lie beside it', () => {
+    const weigh = (massKg: number): void => {
+      const card = readClient(open.db, 'ottilie');
+      if (!card) throw new Error('a card');
+      const { name, byline, bornOn, phone, note } = card;
+      value(changeClient(open.db, 'ottilie', { version: card.version, name, byline, bornOn, phone, note, profile: { ...card.profile, statureCm: 170, massKg } }, null, NOW));
+    };
+    weigh(90);
+    const { id, bench } = visit('ottilie', 0);
+    const [w, h] = bench.plan.zones[0]?.sheetCm ?? [0, 0];
+    const low = { ...scar, at: [w / 2, h - 0.2] } as const;
+    chart(id, bench, { marks: [low], strokes: [{ at: [w - 0.1, h / 2], towards: [1, 0] }], densities: [{ at: [w / 2, h - 0.1], radiusCm: 2, density: 1 }] });
+    weigh(60);
+    const after = value(loadBench(open.db, id, NOW));
+    const [w2, h2] = after.plan.zones[0]?.sheetCm ?? [0, 0];
+    expect(h2).toBeLessThan(0.95 * h);
+    expect(after.faults).toEqual([]);
+    const { data } = first(after);
+    expect(data.marks[0]?.at[1]).toBeCloseTo((low.at[1] * h2) / h, 1);
+    expect(data.marks[0]?.radiusMm).toBe(scar.radiusMm);
+    expect(data.strokes[0]?.at[0]).toBeLessThanOrEqual(w2);
+    expect(data.densities?.[0]?.radiusCm).toBeCloseTo((2 * h2) / h, 1);
+    // saved as it is shown, it stays there
+    const again = chart(id, after, {});
+    expect(first(again).data.marks).toEqual(data.marks);
+  });
+  it('of before sheets were kept is drawn in from over the rim; what lies far off is refused', () => {
+    const { id, bench } = visit('ottilie', 0);
+    const [, h] = bench.plan.zones[0]?.sheetCm ?? [0, 0];
+    const over = chart(id, bench, { drawnOnCm: undefined, marks: [{ ...scar, at: [4, h + 0.5] }] });
+    expect(over.faults).toEqual([]);
+    expect(first(over).data.marks[0]?.at[0]).toBe(4);
+    expect(first(over).data.marks[0]?.at[1]).toBeCloseTo(h, 1);
+    const far = saveChart(open.db, id, first(over), { version: over.visit.version, data: { ...first(over).data, marks: [{ ...scar, at: [4, 3 * h] }] } }, NOW);
+    expect(far).toMatchObject({ ok: false, error: { code: 'invalid', details: [{ path: 'zones[0].marks[0].at' }] } });
   });
   it('expects no mark earlier than it was found', () => {
     const { id, bench } = visit('ottilie', 0);

@@ -11,6 +11,7 @@ import type { ChartData, Consult } from '../db/schema';
 import type { ClientRow } from '../repos/clientRepo';
 import type { PersonRow, StudioRow } from '../repos/studioRepo';
 import { keepPlan, readPlan } from '../repos/visitRepo';
+import { bodyOf, chartOnSheet } from './chartOnSheet';
 import type { ZonePast } from './history';
 
 export interface CaseParts {
@@ -65,12 +66,13 @@ function zoneCase({ zone, side, data, past }: CaseParts['zones'][number], on: st
 export function buildCase(parts: CaseParts): VisitCase {
   const { client, consult, studio, person, products } = parts;
   const { profile } = client;
+  const body = bodyOf(client);
   const reacted = [...new Set([...profile.patchTests.filter((t) => t.result === 'reacted').map((t) => t.product), ...profile.reactions.flatMap((r) => r.product ?? [])])];
   const age = client.bornOn && client.bornOn < parts.on ? yearsBetween(client.bornOn, parts.on) : undefined;
   return {
     version: 1, on: parts.on,
     client: {
-      ...(profile.statureCm === null ? {} : { statureCm: profile.statureCm }), ...(profile.massKg === null ? {} : { massKg: profile.massKg }),
+      ...body,
       ...(age === undefined ? {} : { ageYears: age }), sensitivity: consult.sensitivity, skin: profile.skin, ingrownProne: profile.ingrownProne,
       consent: consult.consent, guardianConsent: consult.guardianConsent, screening: consult.facts, blackout: profile.blackout,
       ...(consult.overrides.length === 0 ? {} : { overrides: consult.overrides.map((o) => ({ code: o.code, reason: o.reason, ...(o.zone === null ? {} : { zone: o.zone }) })) }),
@@ -81,7 +83,7 @@ export function buildCase(parts: CaseParts): VisitCase {
       roomC: studio.settings.roomC, humidityPct: studio.settings.humidityPct, level: person.level, walkS: studio.settings.walkS, schools: studio.settings.schools, ...(studio.settings.weights ? { weights: studio.settings.weights } : {}),
       products: products.map((p) => p.id), ...(parts.rules.length === 0 ? {} : { rules: parts.rules }),
     },
-    zones: parts.zones.map((z) => zoneCase(z, parts.on, products)),
+    zones: parts.zones.map((z) => zoneCase({ ...z, data: chartOnSheet(z.zone, z.side, z.data, body) }, parts.on, products)),
   };
 }
 

@@ -71,7 +71,7 @@ export function ZoneChart({ zone, action }: { readonly zone: BenchZone; readonly
     // an undo would put marks where they lay on the other sheet
     edits.clear();
     const { handStrips } = zone.data;
-    save({ ...fitChart(content, [width, height], size), sheetCm: to ?? undefined, ...(handStrips ? { handStrips: { ...handStrips, strips: fitStrips(handStrips.strips, [width, height], size) } } : {}) });
+    save({ ...fitChart(content, [width, height], size), sheetCm: to ?? undefined, drawnOnCm: size, ...(handStrips ? { handStrips: { ...handStrips, strips: fitStrips(handStrips.strips, [width, height], size) } } : {}) });
   };
   const readIn = (read: ReadChart): void => {
     const { shortestMm, longestMm, flags, lengthMm, coarseness, density, curl = zone.data.hair.curl, history = zone.data.hair.history } = read.hair;

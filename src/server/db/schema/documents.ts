@@ -169,6 +169,8 @@ export interface ChartData {
   readonly densities?: readonly DensityPlace[] | undefined;
   /** Width and height as measured on the client; absent = scaled. */
   readonly sheetCm?: readonly [number, number] | undefined;
+  /** Size of the sheet that it was drawn on; absent on charts of before it was kept. */
+  readonly drawnOnCm?: readonly [number, number] | undefined;
   /** Chosen by hand instead of the proposal, with the reason. */
   readonly product: string | null;
   readonly way: string | null;
