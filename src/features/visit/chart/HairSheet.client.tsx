@@ -5,7 +5,7 @@ import { ZONES, type Sheet, type Side, type Zone } from '@/core/anatomy';
 import { crossingAt, exclusionOf, growthAt, liveField } from '@/core/field';
 import { regionArea, type Vec } from '@/core/shared';
 import type { ChartHair } from '@/server/db/schema';
-import { plantRoots, type Root } from './hairs';
+import { plantHair } from './hairs';
 import { stepTool, type SheetContent, type ToolEvent, type ToolState } from './combTool';
 import { drawBrush, drawMarks, layer, pageColours, paintGround, paintHair, type View } from './sheetPainter';
 import styles from './Chart.module.css';
@@ -49,11 +49,8 @@ export function HairSheet({ zone, side, sheet, hair, content, held, readOnly, on
   }, [size, sheet]);
   const live = useMemo(() => liveField(zone, side, sheet), [zone, side, sheet]);
   const area = useMemo(() => regionArea([sheet.outline]), [sheet]);
-  const plant = useCallback(
-    (places: SheetContent['densities']): readonly Root[] => plantRoots({ outline: sheet.outline, excluded: content.marks.map(exclusionOf), areaCm2: area }, { zone, usual: hair.density, places }),
-    [sheet, content.marks, area, zone, hair.density],
-  );
-  const roots = useMemo(() => plant(content.densities), [plant, content.densities]);
+  const hairOf = useMemo(() => plantHair({ outline: sheet.outline, excluded: content.marks.map(exclusionOf), areaCm2: area }, zone, hair.density), [sheet, content.marks, area, zone, hair.density]);
+  const roots = useMemo(() => hairOf(content.densities), [hairOf, content.densities]);
   const latest = useRef({ content, onDone });
   useLayoutEffect(() => { latest.current = { content, onDone }; });
   useEffect(() => { machine.current = { ...held, drag: machine.current.drag }; }, [held]);
@@ -63,8 +60,8 @@ export function HairSheet({ zone, side, sheet, hair, content, held, readOnly, on
     const now = shown();
     live.put(now.strokes);
     const ctx = layer(hairs.current, view);
-    if (ctx) paintHair(ctx, sheet, live.field, now.densities === content.densities ? roots : plant(now.densities), hair, view.pxPerCm, pageColours());
-  }, [live, shown, view, sheet, roots, plant, content.densities, hair]);
+    if (ctx) paintHair(ctx, sheet, live.field, now.densities === content.densities ? roots : hairOf(now.densities), hair, view.pxPerCm, pageColours());
+  }, [live, shown, view, sheet, roots, hairOf, content.densities, hair]);
   const paintTop = useCallback((): void => {
     const ctx = layer(top.current, view);
     if (!ctx) return;

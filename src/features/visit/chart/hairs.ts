@@ -33,44 +33,51 @@ export interface HairGround {
   readonly areaCm2: number;
 }
 
-/** How dense hair stands: everywhere the same, or changed by places. */
-export interface Thickness {
-  readonly zone: Pick<Zone, 'hairsPerCm2'>;
-  /** 1–5 where no place says otherwise. */
-  readonly usual: number;
-  readonly places: readonly DensityPlace[];
+/** Places at which a hair may stand, and which share of them does where hair is that dense. */
+interface Planting {
+  readonly roots: readonly (Root & { readonly stays: number })[];
+  /** Of the number at which a root stands: none below the one, all above the other, hairs per cm². */
+  readonly noneAt: number;
+  readonly allAt: number;
 }
 
-/** Evenly jittered roots, so many per cm², as far as `stays` leaves them: it gets the place and a number 0 ≤ pick < 1. */
-function plantEven({ outline, excluded }: HairGround, perCm2: number, seed: number, stays: (at: Vec, pick: number) => boolean): readonly Root[] {
+/** Evenly jittered places, so many per cm². */
+function plantEven({ outline, excluded }: HairGround, perCm2: number, seed: number): Planting['roots'] {
   const random = seededRandom(seed);
   const step = 1 / Math.sqrt(Math.max(0.05, perCm2));
   const xs = outline.map((p) => p[0]);
   const ys = outline.map((p) => p[1]);
-  const roots: Root[] = [];
+  const roots: (Root & { stays: number })[] = [];
   for (let y = Math.min(...ys); y < Math.max(...ys); y += step) {
     for (let x = Math.min(...xs); x < Math.max(...xs); x += step) {
       const at: Vec = [x + random.between(0.05, 0.95) * step, y + random.between(0.05, 0.95) * step];
-      const root = { at, length: random.next(), turnDeg: 7 * random.normal(), bend: random.between(-1, 1), pick: random.next() };
-      if (stays(at, random.next()) && isInside([outline], at) && !excluded.some((e) => Math.hypot(at[0] - e.at[0], at[1] - e.at[1]) < e.clearanceMm / 10)) roots.push(root);
+      const root = { at, length: random.next(), turnDeg: 7 * random.normal(), bend: random.between(-1, 1), pick: random.next(), stays: random.next() };
+      if (isInside([outline], at) && !excluded.some((e) => Math.hypot(at[0] - e.at[0], at[1] - e.at[1]) < e.clearanceMm / 10)) roots.push(root);
     }
   }
   return roots;
 }
 
 /**
- * Roots over the hair-bearing ground. Where a place is thinner some of the usual roots are left out, where it is thicker others stand
- * between them: painting a place moves no hair beside it. `most` caps the hairs drawn; a denser zone is thinned evenly.
+ * Hair on its ground, planted once; gives the roots that stand where some places are thinner or thicker. There some of the usual roots
+ * are left out, or others stand between them: painting a place moves no hair beside it and costs no planting anew. `usual` is the zone's
+ * density, 1–5; `most` caps the hairs drawn, a denser zone is thinned evenly.
  */
-export function plantRoots(ground: HairGround, { zone, usual, places }: Thickness, most = MOST): readonly Root[] {
+export function plantHair(ground: HairGround, zone: Pick<Zone, 'hairsPerCm2'>, usual: number, most = MOST): (places: readonly DensityPlace[]) => readonly Root[] {
   const here = hairsPerCm2(zone.hairsPerCm2, usual);
   const cap = most / Math.max(1, ground.areaCm2);
   const drawn = Math.min(1, cap / here);
-  const wanted = (at: Vec): number => hairsPerCm2(zone.hairsPerCm2, densityAt(places, usual, at));
-  const even = plantEven(ground, here * drawn, SEED, (at, pick) => places.length === 0 || pick < wanted(at) / here);
-  if (!places.some((p) => p.density > usual)) return even;
-  const more = hairsPerCm2(zone.hairsPerCm2, 5) - here;
-  return [...even, ...plantEven(ground, Math.min(more * drawn, cap), SEED + 1, (at, pick) => pick < (wanted(at) - here) / more)];
+  const even: Planting = { roots: plantEven(ground, here * drawn, SEED), noneAt: 0, allAt: here };
+  let more: Planting | null = null;
+  const standing = ({ roots, noneAt, allAt }: Planting, places: readonly DensityPlace[]): readonly Root[] =>
+    roots.filter(({ at, stays }) => stays < (hairsPerCm2(zone.hairsPerCm2, densityAt(places, usual, at)) - noneAt) / (allAt - noneAt));
+  return (places) => {
+    if (places.length === 0) return even.roots;
+    if (!places.some((p) => p.density > usual)) return standing(even, places);
+    const densest = hairsPerCm2(zone.hairsPerCm2, 5);
+    more ??= { roots: plantEven(ground, Math.min((densest - here) * drawn, cap), SEED + 1), noneAt: here, allAt: densest };
+    return [...standing(even, places), ...standing(more, places)];
+  };
 }
 
 const LENGTHS = 12;

@@ -6,7 +6,7 @@ import type { PlanZone } from '@/core/plan';
 import type { ChartData } from '@/server/db/schema';
 import { boxOf, type Ring, type Vec } from '@/core/shared';
 import { ringCentre, ringPath } from '@/formats/stripsSvg';
-import { plantRoots, wayOf } from '../chart/hairs';
+import { plantHair, wayOf } from '../chart/hairs';
 
 export type StripLook = 'planned' | 'laying' | 'setting' | 'ready' | 'now' | 'off';
 
@@ -143,7 +143,7 @@ export const Hairs = memo(function Hairs({ zone, data, unit }: { readonly zone: 
   if (!sheet.ok) return null;
   const field = growthField(facts, zone.side, sheet.value, data.strokes);
   const length = Math.min(1.2, data.hair.lengthMm / 10);
-  const d = plantRoots({ outline: zone.outline, excluded: zone.excluded, areaCm2: zone.areaCm2 }, { zone: facts, usual: data.hair.density, places: data.densities ?? [] }, Math.min(700, SPARSE * zone.areaCm2)).map((root) => {
+  const d = plantHair({ outline: zone.outline, excluded: zone.excluded, areaCm2: zone.areaCm2 }, facts, data.hair.density, Math.min(700, SPARSE * zone.areaCm2))(data.densities ?? []).map((root) => {
     const { at } = root;
     const [dx, dy] = wayOf(root, field);
     return `M${at[0].toFixed(2)} ${at[1].toFixed(2)}l${(dx * length).toFixed(2)} ${(dy * length).toFixed(2)}`;
