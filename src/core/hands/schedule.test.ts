@@ -96,8 +96,8 @@ describe('scheduleHands', () => {
       const task = { ...randomTask(random, 30), maxOnSkin: 2 + (k % 3) };
       const ours = scheduleHands(task);
       expect(ours.endS, `task ${k}`).toBeLessThanOrEqual(known);
-      // what searches of some minutes reached: at most a second is left
-      expect(ours.endS - (THIRTY_STRIPS.longSearchS[k] ?? 0), `task ${k}`).toBeLessThanOrEqual(1);
+      // what searches of some minutes reached: at most two seconds are left
+      expect(ours.endS - (THIRTY_STRIPS.longSearchS[k] ?? 0), `task ${k}`).toBeLessThanOrEqual(2);
     });
   });
 });

@@ -1,4 +1,4 @@
-// Schedule of one group of strips: best simple policy → two pilot searches, polished → exact proof for small tasks → the strips' own
+// Schedule of one group of strips: best simple policy → pilot searches, polished → exact proof for small tasks → the strips' own
 // order where that costs no time.
 // The result is never worse than the best policy over all numbers of strips on the skin.
 
@@ -16,6 +16,8 @@ const EXACT_LABELS = 150_000;
 const BEAM_WIDTH = 150;
 const PILOT_POLICIES = 2;
 const NARROW = 2;
+/** Above this many strips more narrow starts are tried as well: there one of them often ends earlier than all others. */
+const MANY_JOBS = 20;
 /** Width of the wider pilot search: its effort grows with the third power of the strips. */
 const wide = (jobs: number): number => Math.max(NARROW, Math.min(40, Math.round(8 * (30 / jobs) ** 3)));
 /** Changes by polishing, for each strip and at most. */
@@ -23,12 +25,14 @@ const FOR_TIME = { each: 1_000, most: 30_000 };
 const FOR_ORDER = { each: 300, most: 10_000 };
 const changes = ({ each, most }: typeof FOR_TIME, jobs: number): number => Math.min(most, each * jobs);
 
-/** Polished ends of a narrow and a wider pilot search: neither start is the better one for every task (decision 13). */
+/** The best polished end of narrow and wider pilot searches: no start is the better one for every task (decision 13). */
 function searched(input: HandsInput, known: TableState | null): TableState | null {
   let best = known;
-  for (const width of new Set([NARROW, input.jobs.length <= EXACT_JOBS ? NARROW : wide(input.jobs.length)])) {
+  const jobs = input.jobs.length;
+  const widths = jobs <= EXACT_JOBS ? [NARROW] : jobs <= MANY_JOBS ? [NARROW, wide(jobs)] : [1, NARROW, 3, wide(jobs)];
+  for (const width of new Set(widths)) {
     const found = pilotSearch(input, { width, boundWidth: 2 * width, policies: PILOT_POLICIES }, known?.nowS ?? Infinity) ?? known;
-    const end = found && polished(input, found, changes(FOR_TIME, input.jobs.length), 'time');
+    const end = found && polished(input, found, changes(FOR_TIME, jobs), 'time');
     if (end && (!best || end.nowS < best.nowS)) best = end;
   }
   return best;
