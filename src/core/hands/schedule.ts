@@ -19,7 +19,7 @@ const NARROW = 2;
 /** Above this many strips more narrow starts are tried as well: there one of them often ends earlier than all others. */
 const MANY_JOBS = 20;
 /** Width of the wider pilot search: its effort grows with the third power of the strips. */
-const wide = (jobs: number): number => Math.max(NARROW, Math.min(40, Math.round(8 * (30 / jobs) ** 3)));
+const wide = (jobs: number): number => Math.max(NARROW, Math.min(24, Math.round(8 * (30 / jobs) ** 3)));
 /** Changes by polishing, for each strip and at most. */
 const FOR_TIME = { each: 1_000, most: 30_000 };
 const FOR_ORDER = { each: 300, most: 10_000 };

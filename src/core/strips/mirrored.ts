@@ -1,7 +1,7 @@
 // Ground that is the same left and right is laid the same left and right: the hand learns one half and works the other in the mirror.
 // Where nothing is laid across the upright middle but its own mirror image, the half that comes out better is taken for both.
 
-import { angleBetweenDeg, boxOf, intersectRegions, regionArea, subtractRegions, type Region, type Ring, type Vec } from '../shared';
+import { angleBetweenDeg, boxOf, intersectRegions, regionArea, subtractRegions, type Box, type Region, type Ring, type Vec } from '../shared';
 import { growthAt, nodeCentre, nodeDirection, type GrowthField } from '../field';
 import { makePiece } from './lanes';
 import type { LayoutInput, Piece } from './types';
@@ -11,6 +11,8 @@ const SAME_AREA = 0.005;
 const SAME_GROWTH_DEG = 2;
 /** A strip counts as another's image up to this share of its area. */
 const SAME_STRIP = 0.03;
+/** Boxes of two images differ by less, cm. */
+const NEAR_CM = 0.6;
 /** The middle is told to the nearest node; beyond that a strip crosses it, cm. */
 const OVER_CM = 0.05;
 /** Strips that working in the mirror is worth. */
@@ -44,16 +46,18 @@ export function inMirror(pieces: readonly Piece[], hair: Region, field: GrowthFi
   if (pieces.length < 2) return pieces;
   const { x0, x1, y0, y1 } = boxOf(hair);
   const middle = (x0 + x1) / 2;
-  const boxes = pieces.map((p) => boxOf([p.outline]));
-  const isTwin = (a: Piece, b: Piece): boolean => Math.abs(a.areaCm2 - b.areaCm2) <= SAME_STRIP * a.areaCm2 && regionArea(subtractRegions([mirrorRing(a.outline, middle)], [b.outline])) <= SAME_STRIP * a.areaCm2;
-  const across = pieces.filter((_, i) => { const box = boxes[i]; return box !== undefined && box.x0 < middle - field.spacingCm - OVER_CM && box.x1 > middle + field.spacingCm + OVER_CM; });
+  const boxed = pieces.map((piece) => ({ piece, box: boxOf([piece.outline]) }));
+  const near = (a: number, b: number): boolean => Math.abs(a - b) < NEAR_CM;
+  /** Boxes first: areas are costly to cut. */
+  const isTwin = (a: Piece, b: Piece, boxA: Box, boxB: Box): boolean => near(boxA.y0, boxB.y0) && near(boxA.y1, boxB.y1) && near(2 * middle - boxA.x0, boxB.x1) && near(2 * middle - boxA.x1, boxB.x0) && regionArea(subtractRegions([mirrorRing(a.outline, middle)], [b.outline])) <= SAME_STRIP * a.areaCm2;
+  const across = boxed.filter(({ box }) => box.x0 < middle - field.spacingCm - OVER_CM && box.x1 > middle + field.spacingCm + OVER_CM);
   // one that crosses stays where it is its own mirror image, as along the spine
-  if (across.some((p) => !isTwin(p, p)) || !isSame(hair, middle, field) || pieces.every((p) => pieces.some((other) => isTwin(p, other)))) return pieces;
-  const free = subtractRegions(hair, across.map((p) => p.outline));
+  if (across.some(({ piece, box }) => !isTwin(piece, piece, box, box)) || !isSame(hair, middle, field) || boxed.every((a) => boxed.some((b) => isTwin(a.piece, b.piece, a.box, b.box)))) return pieces;
+  const free = subtractRegions(hair, across.map((p) => p.piece.outline));
   const halves: readonly Ring[] = [[[x0, y0], [middle, y0], [middle, y1], [x0, y1]], [[middle, y0], [x1, y0], [x1, y1], [middle, y1]]];
   const best = halves
     .map((half) => cut(intersectRegions(free, [half])))
-    .map((half) => [...across, ...half, ...half.map((p) => makePiece(mirrorRing(p.outline, middle), field, input, [-p.growth[0], p.growth[1]]))])
+    .map((half) => [...across.map((p) => p.piece), ...half, ...half.map((p) => makePiece(mirrorRing(p.outline, middle), field, input, [-p.growth[0], p.growth[1]]))])
     .map((made) => ({ made, cost: costOf(made) }))
     .sort((a, b) => a.cost - b.cost)[0];
   return best && best.cost <= costOf(pieces) + WORTH ? best.made : pieces;
