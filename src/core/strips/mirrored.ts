@@ -1,5 +1,5 @@
 // Ground that is the same left and right is laid the same left and right: the hand learns one half and works the other in the mirror.
-// Where nothing is laid across the upright middle but its own mirror image, the half that comes out better is taken for both.
+// Where nothing is laid across the upright middle but its own mirror image, a half is laid anew and taken for both.
 
 import { angleBetweenDeg, boxOf, intersectRegions, regionArea, subtractRegions, type Box, type Region, type Ring, type Vec } from '../shared';
 import { growthAt, nodeCentre, nodeDirection, type GrowthField } from '../field';
@@ -41,7 +41,7 @@ export interface Cutter {
   readonly cut: (ground: Region) => readonly Piece[];
 }
 
-/** The pieces, or one half laid anew and mirrored onto the other where that costs at most `WORTH` more. */
+/** The pieces, or the first half that, laid anew and mirrored onto the other, costs at most `WORTH` more. */
 export function inMirror(pieces: readonly Piece[], hair: Region, field: GrowthField, input: LayoutInput, { costOf, cut }: Cutter): readonly Piece[] {
   if (pieces.length < 2) return pieces;
   const { x0, x1, y0, y1 } = boxOf(hair);
@@ -55,10 +55,12 @@ export function inMirror(pieces: readonly Piece[], hair: Region, field: GrowthFi
   if (across.some(({ piece, box }) => !isTwin(piece, piece, box, box)) || !isSame(hair, middle, field) || boxed.every((a) => boxed.some((b) => isTwin(a.piece, b.piece, a.box, b.box)))) return pieces;
   const free = subtractRegions(hair, across.map((p) => p.piece.outline));
   const halves: readonly Ring[] = [[[x0, y0], [middle, y0], [middle, y1], [x0, y1]], [[middle, y0], [x1, y0], [x1, y1], [middle, y1]]];
-  const best = halves
-    .map((half) => cut(intersectRegions(free, [half])))
-    .map((half) => [...across.map((p) => p.piece), ...half, ...half.map((p) => makePiece(mirrorRing(p.outline, middle), field, input, [-p.growth[0], p.growth[1]]))])
-    .map((made) => ({ made, cost: costOf(made) }))
-    .sort((a, b) => a.cost - b.cost)[0];
-  return best && best.cost <= costOf(pieces) + WORTH ? best.made : pieces;
+  const most = costOf(pieces) + WORTH;
+  // the first half that is good enough: laying costs time
+  for (const ring of halves) {
+    const half = cut(intersectRegions(free, [ring]));
+    const made = [...across.map((p) => p.piece), ...half, ...half.map((p) => makePiece(mirrorRing(p.outline, middle), field, input, [-p.growth[0], p.growth[1]]))];
+    if (costOf(made) <= most) return made;
+  }
+  return pieces;
 }
