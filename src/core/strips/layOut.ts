@@ -130,8 +130,11 @@ function cutPlanned(hair: Region, field: GrowthField, input: LayoutInput): { rea
 
 function cutAll(outline: Ring, field: GrowthField, hair: Region, input: LayoutInput): readonly Piece[] {
   const { pieces, rest } = cutPlanned(hair, field, input);
-  if (pieces.length === 0) return cut(hair, [outline], field, input);
-  return rest.length === 0 ? pieces : [...pieces, ...cut(rest, rest, field, input)];
+  // what is planned is even already: only the rest may be laid in the mirror
+  const mirrored = (found: readonly Piece[], ground: Region): readonly Piece[] =>
+    inMirror(found, ground, field, input, { costOf: (made) => costOf(made, field, input), cut: (half) => cut(half, half, field, input) });
+  if (pieces.length === 0) return mirrored(cut(hair, [outline], field, input), hair);
+  return rest.length === 0 ? pieces : [...pieces, ...mirrored(cut(rest, rest, field, input), rest)];
 }
 
 /** Sorted from the end where pulls start, then across: this is the order in which equal strips are taken. */
@@ -171,7 +174,7 @@ export function layOutZone(outline: Ring, field: GrowthField, exclusions: readon
   const byHand = hand.length > 0;
   const border = input.fade ? fadedBorder(input.fade, hair, field, input) : null;
   const rest = border?.rest ?? hair;
-  const main = byHand ? hand : inMirror(cutAll(outline, field, rest, input), rest, field, input, { costOf: (made) => costOf(made, field, input), cut: (ground) => cut(ground, ground, field, input) });
+  const main = byHand ? hand : cutAll(outline, field, rest, input);
   const dabs = byHand ? [] : (border?.dabs ?? []);
   const pieces = fromTheStart([...main, ...dabs]);
   const covered = uniteRings(pieces.map((p) => p.outline));
