@@ -18,6 +18,8 @@ const PILOT_POLICIES = 2;
 const NARROW = 2;
 /** Above this many strips more narrow starts are tried as well: there one of them often ends earlier than all others. */
 const MANY_JOBS = 20;
+/** Above this many one start has to do: a search grows with the third power. */
+const MOST_JOBS = 45;
 /** Width of the wider pilot search: its effort grows with the third power of the strips. */
 const wide = (jobs: number): number => Math.max(NARROW, Math.min(24, Math.round(8 * (30 / jobs) ** 3)));
 /** Changes by polishing, for each strip and at most. */
@@ -29,7 +31,7 @@ const changes = ({ each, most }: typeof FOR_TIME, jobs: number): number => Math.
 function searched(input: HandsInput, known: TableState | null): TableState | null {
   let best = known;
   const jobs = input.jobs.length;
-  const widths = jobs <= EXACT_JOBS ? [NARROW] : jobs <= MANY_JOBS ? [NARROW, wide(jobs)] : [1, NARROW, 3, wide(jobs)];
+  const widths = jobs <= EXACT_JOBS || jobs > MOST_JOBS ? [NARROW] : jobs <= MANY_JOBS ? [NARROW, wide(jobs)] : [1, NARROW, 3, wide(jobs)];
   for (const width of new Set(widths)) {
     const found = pilotSearch(input, { width, boundWidth: 2 * width, policies: PILOT_POLICIES }, known?.nowS ?? Infinity) ?? known;
     const end = found && polished(input, found, changes(FOR_TIME, jobs), 'time');
