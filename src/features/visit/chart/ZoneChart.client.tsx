@@ -100,7 +100,7 @@ export function ZoneChart({ zone, action }: { readonly zone: BenchZone; readonly
           {edits.redos > 0 && !closed ? <button type="button" className={styles.tool} onClick={edits.redo}>Redo<kbd>⇧Z</kbd></button> : null}
           {closed ? null : <button type="button" className={styles.tool} onClick={() => setPanel('find')}>Find the way</button>}
           {closed ? null : <button type="button" className={styles.tool} onClick={() => setPanel('measure')}>Measure</button>}
-          {other && other.data.strokes.length > 0 && !closed ? <button type="button" className={styles.tool} onClick={() => put({ strokes: mirrorStrokes(other.data.strokes, width), marks: content.marks, densities: mirrorDensity(other.data.densities ?? NOWHERE, width) })}>From {other.side}</button> : null}
+          {other && other.data.strokes.length + (other.data.densities?.length ?? 0) > 0 && !closed ? <button type="button" className={styles.tool} onClick={() => put({ strokes: mirrorStrokes(other.data.strokes, width), marks: content.marks, densities: mirrorDensity(other.data.densities ?? NOWHERE, width) })}>From {other.side}</button> : null}
           {sheet ? <ChartFiles visitId={bench.visit.id} zone={zone} facts={facts} sheet={sheet} disabled={closed} onRead={readIn} /> : null}
         </div>
       </div>
