@@ -76,7 +76,7 @@ export function handsMilp({ jobs, maxOnSkin, walkS }: HandsInput, horizonS: numb
   // the hands do one thing at a time, and each place on the skin holds one strip at a time
   rows.push(`C >= ${jobs.reduce((s, j) => s + j.layS + j.pullS + j.pressS, 0)}`);
   rows.push(`${maxOnSkin} C >= ${jobs.reduce((s, j) => s + j.layS + j.setMinS + j.pullS, 0) + maxOnSkin * Math.min(...jobs.map((j) => j.pressS))}`);
-  /** 1 where act x comes before act y: a constant, or what is to be added up on the left and the right of a row. */
+  /** 1 where act x comes before act y, else 0: a known number plus a signed binary, or the number alone. */
   const first = (x: string, y: string): { readonly term: string; readonly known: number } => {
     const [a, b] = [acts.findIndex((act) => act.name === x), acts.findIndex((act) => act.name === y)];
     const [actA, actB] = [acts[a], acts[b]];

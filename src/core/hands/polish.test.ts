@@ -30,15 +30,11 @@ describe('polished', () => {
     expect(laid(tidy)).toEqual([0, 1, 2, 3, 4, 5]);
     expect(tidy.nowS).toBeLessThanOrEqual(end.nowS);
   });
-  it('never lays a strip before what it needs, and leaves alone what would cost time', () => {
+  it('never lays a strip before what it needs', () => {
     // 0 needs 5: it stays behind it
     const needing = alike(6, (i) => (i === 0 ? { needs: [5] } : {}));
     const order = laid(polished(needing, backwards(needing), 4000, 'order'));
     expect(order.indexOf(0)).toBeGreaterThan(order.indexOf(5));
-    // the other side of the table costs a walk in between
-    const sides = alike(6, (i) => ({ side: i < 3 ? (i === 1 ? 'right' : 'left') : (i === 4 ? 'left' : 'right') }));
-    const end = backwards(sides);
-    expect(polished(sides, end, 4000, 'order').nowS).toBeLessThanOrEqual(end.nowS);
   });
   it('ends no later on any task; asked for order it is no farther from the strips’ own where it ends alike', () => {
     const random = seededRandom(7);

@@ -3,6 +3,7 @@ export { layOutAreas, layOutZone, hairRegion } from './layOut';
 export type { Layout, Cover } from './layOut';
 export { largestStrip } from './sizes';
 export { isSliver } from './lanes';
+export { FELT_DENSITY } from './order';
 export { doTouch } from './touches';
 export { handworkOf } from './handwork';
 export { isSpread, patchesOf } from './patches';

@@ -173,8 +173,7 @@ export function layOutZone(outline: Ring, field: GrowthField, exclusions: readon
   const hand = input.byHand ? piecesByHand(input.byHand, hair, field, input) : [];
   const byHand = hand.length > 0;
   const border = input.fade ? fadedBorder(input.fade, hair, field, input) : null;
-  const rest = border?.rest ?? hair;
-  const main = byHand ? hand : cutAll(outline, field, rest, input);
+  const main = byHand ? hand : cutAll(outline, field, border?.rest ?? hair, input);
   const dabs = byHand ? [] : (border?.dabs ?? []);
   const pieces = fromTheStart([...main, ...dabs]);
   const covered = uniteRings(pieces.map((p) => p.outline));

@@ -49,7 +49,7 @@ export function inMirror(pieces: readonly Piece[], hair: Region, field: GrowthFi
   const boxed = pieces.map((piece) => ({ piece, box: boxOf([piece.outline]) }));
   const near = (a: number, b: number): boolean => Math.abs(a - b) < NEAR_CM;
   /** Boxes first: areas are costly to cut. */
-  const isTwin = (a: Piece, b: Piece, boxA: Box, boxB: Box): boolean => near(boxA.y0, boxB.y0) && near(boxA.y1, boxB.y1) && near(2 * middle - boxA.x0, boxB.x1) && near(2 * middle - boxA.x1, boxB.x0) && regionArea(subtractRegions([mirrorRing(a.outline, middle)], [b.outline])) <= SAME_STRIP * a.areaCm2;
+  const isTwin = (a: Piece, b: Piece, boxA: Box, boxB: Box): boolean => Math.abs(a.areaCm2 - b.areaCm2) <= SAME_STRIP * a.areaCm2 && near(boxA.y0, boxB.y0) && near(boxA.y1, boxB.y1) && near(2 * middle - boxA.x0, boxB.x1) && near(2 * middle - boxA.x1, boxB.x0) && regionArea(subtractRegions([mirrorRing(a.outline, middle)], [b.outline])) <= SAME_STRIP * a.areaCm2;
   const across = boxed.filter(({ box }) => box.x0 < middle - field.spacingCm - OVER_CM && box.x1 > middle + field.spacingCm + OVER_CM);
   // one that crosses stays where it is its own mirror image, as along the spine
   if (across.some(({ piece, box }) => !isTwin(piece, piece, box, box)) || !isSame(hair, middle, field) || boxed.every((a) => boxed.some((b) => isTwin(a.piece, b.piece, a.box, b.box)))) return pieces;

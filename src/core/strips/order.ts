@@ -26,8 +26,9 @@ function once<T>(make: () => T): () => T {
   return () => (known ??= { value: make() }).value;
 }
 
-/** Hair is thinner by what a hand can tell: half a step of five (from memory). Less is no reason to leave the row. */
-const felt = (density: number): number => Math.round(2 * density);
+/** What a hand can tell in density: half a step of five (from memory). Less is no reason to leave the row. */
+export const FELT_DENSITY = 0.5;
+const felt = (density: number): number => Math.round(density / FELT_DENSITY);
 
 const RANK = { end: 0, narrow: 1, hook: 2 } as const;
 

@@ -7,8 +7,10 @@ import { caseFaults } from '../../core/plan';
 import type { Db, DbOrTx } from '../db/openDatabase';
 import type { ChartData, Consult, Reading, ZoneRef } from '../db/schema';
 import { notFound, refused, stale, type ServiceError, type ServiceResult } from '../errors';
+import { readClient } from '../repos/clientRepo';
 import { chartsOf, dropChart, putChart, putReading, readVisit, updateVisit, type VisitRow } from '../repos/visitRepo';
 import { loadBench, partsOf, type Bench } from './bench';
+import { bodyOf, chartOnSheet } from './chartOnSheet';
 import { judgedNow, overrideFault } from './consultRules';
 import { clientMarks, startingChart, zoneKeyOf, zonePasts } from './history';
 import { zoneRefFault } from './openVisit';
@@ -51,10 +53,15 @@ export function setZones(db: Db, visitId: string, body: { version: number; zones
   return change(db, visitId, body.version, nowMs, {}, (tx, visit) => {
     const pasts = zonePasts(tx, visit.clientId, visit);
     const marks = clientMarks(tx, visit.clientId, visitId);
+    const client = readClient(tx, visit.clientId);
+    const fresh = (z: ZoneRef): ChartData => {
+      const chart = startingChart(z.zone, pasts.get(zoneKeyOf(z)), visit.onDate, marks.get(zoneKeyOf(z)));
+      return client ? chartOnSheet(z.zone, z.side, chart, bodyOf(client)) : chart;
+    };
     const kept = new Map(chartsOf(tx, visitId).map((c) => [`${c.zone}/${c.side}`, c]));
     const wanted = new Set(body.zones.map(zoneKeyOf));
     for (const [key, c] of kept) if (!wanted.has(key)) dropChart(tx, visitId, c.zone as ZoneId, c.side); // zones are checked on the way in
-    body.zones.forEach((z, place) => putChart(tx, visitId, z.zone, z.side, place, kept.get(zoneKeyOf(z))?.data ?? startingChart(z.zone, pasts.get(zoneKeyOf(z)), visit.onDate, marks.get(zoneKeyOf(z)))));
+    body.zones.forEach((z, place) => putChart(tx, visitId, z.zone, z.side, place, kept.get(zoneKeyOf(z))?.data ?? fresh(z)));
   });
 }
 

@@ -117,7 +117,7 @@ export function loadClientCard(db: Db, id: string, nowMs: number): ServiceResult
   });
   const marks = [...clientMarks(db, id)].flatMap(([key, known]) => {
     const [zone, side] = key.split('/') as [ZoneId, Side]; // keys are made from both
-    return known.map(({ kind, at, radiusMm, note, since }) => ({ name: placeName(zone, side), mark: { kind, at, radiusMm, ...(note ? { note } : {}), ...(since ? { since } : {}) } }));
+    return known.marks.map(({ kind, at, radiusMm, note, since }) => ({ name: placeName(zone, side), mark: { kind, at, radiusMm, ...(note ? { note } : {}), ...(since ? { since } : {}) } }));
   });
   const visits = closedVisits(db, id).map((v) => {
     const plan = v.planHash ? readPlan(db, v.planHash) : undefined;

@@ -26,8 +26,17 @@ describe('startingChart', () => {
   });
   it('takes marks known from elsewhere, also where the zone was never done', () => {
     const known = [{ kind: 'scar', at: [3, 3], radiusMm: 5, note: 'old' }] as const;
-    expect(startingChart('underarm', undefined, '2027-05-08', known).marks).toEqual([{ ...known[0], unseen: true }]);
-    expect(startingChart('underarm', past(), '2027-05-08', []).marks).toEqual([]);
+    expect(startingChart('underarm', undefined, '2027-05-08', { marks: known }).marks).toEqual([{ ...known[0], unseen: true }]);
+    expect(startingChart('underarm', past(), '2027-05-08', { marks: [] }).marks).toEqual([]);
+  });
+  it('brings marks and growth onto one sheet where the body was measured anew between them', () => {
+    const known = { marks: [{ kind: 'mole', at: [6, 10], radiusMm: 3 }], onCm: [12, 20] } as const;
+    const next = startingChart('underarm', past({ last: { ...chart, drawnOnCm: [9, 15] } }), '2027-05-08', known);
+    expect(next.marks).toEqual([{ kind: 'mole', at: [4.5, 7.5], radiusMm: 3, unseen: true }]);
+    expect(next).toMatchObject({ drawnOnCm: [9, 15], strokes: chart.strokes });
+    expect(startingChart('underarm', undefined, '2027-05-08', known)).toMatchObject({ drawnOnCm: [12, 20], marks: [{ at: [6, 10] }] });
+    // a sheet measured on the client counts as it is
+    expect(startingChart('underarm', past({ last: { ...chart, sheetCm: [12, 20] } }), '2027-05-08', known).marks[0]?.at).toEqual([6, 10]);
   });
   it('expects longer hair the longer it is, and after three months a lapsed client', () => {
     const lengths = [25, 35, 45, 60].map((days) => startingChart('underarm', past(), addDays('2027-04-01', days)).hair.lengthMm);

@@ -2,6 +2,7 @@
 
 import type { Side, ZoneId } from '../../core/anatomy';
 import { ZONES } from '../../core/anatomy';
+import { fitChart } from '../../core/field';
 import { learnGrowth, observationsOf, typicalVisibleLength, type HairFlag, type PastLength } from '../../core/hair';
 import { daysBetween } from '../../core/shared';
 import type { DbOrTx } from '../db/openDatabase';
@@ -39,14 +40,22 @@ export function zonePasts(db: DbOrTx, clientId: string, before?: VisitRow): Read
 const roundHalf = (mm: number): number => Math.round(mm * 2) / 2;
 const LONGEST_FORECAST_MM = 25;
 
+/** Marks and the size of the sheet that they lie on, where it was kept. */
+export interface KnownMarks {
+  readonly marks: readonly ChartMark[];
+  readonly onCm?: readonly [number, number] | undefined;
+}
+
+const knownOn = (data: ChartData): KnownMarks => ({ marks: data.marks, onCm: data.sheetCm ?? data.drawnOnCm });
+
 /**
  * Marks that stay with the client, per zone: those of the latest chart that someone looked at, whether the visit was done or put off.
  */
-export function clientMarks(db: DbOrTx, clientId: string, but?: string): ReadonlyMap<string, readonly ChartMark[]> {
-  const marks = new Map<string, readonly ChartMark[]>();
+export function clientMarks(db: DbOrTx, clientId: string, but?: string): ReadonlyMap<string, KnownMarks> {
+  const marks = new Map<string, KnownMarks>();
   for (const visit of [...allVisits(db, clientId)].reverse()) {
     if (visit.status !== 'closed' || visit.id === but) continue;
-    for (const chart of chartsOf(db, visit.id)) if (chart.data.confirmed || !marks.has(keyOf(chart.zone, chart.side))) marks.set(keyOf(chart.zone, chart.side), chart.data.marks);
+    for (const chart of chartsOf(db, visit.id)) if (chart.data.confirmed || !marks.has(keyOf(chart.zone, chart.side))) marks.set(keyOf(chart.zone, chart.side), knownOn(chart.data));
   }
   return marks;
 }
@@ -55,10 +64,13 @@ export function clientMarks(db: DbOrTx, clientId: string, but?: string): Readonl
 const LASTING_FLAGS: readonly HairFlag[] = ['flat', 'layers'];
 
 /** The chart to begin with: last time's, its length as this client's growth makes it likely on the date; known marks are to be looked at again. */
-export function startingChart(zone: ZoneId, past: ZonePast | undefined, on: string, known: readonly ChartMark[] = past?.last.marks ?? []): ChartData {
-  const marks = known.map((m): ChartMark => ({ ...m, unseen: true }));
+export function startingChart(zone: ZoneId, past: ZonePast | undefined, on: string, known: KnownMarks = past ? knownOn(past.last) : { marks: [] }): ChartData {
+  // growth may come from a chart of another size than the marks: they move to its sheet, so that both move on together
+  const onCm = past?.last.sheetCm ?? past?.last.drawnOnCm ?? known.onCm;
+  const marks = fitChart({ strokes: [], marks: known.marks }, known.onCm ?? onCm ?? [1, 1], onCm ?? [1, 1]).marks.map((m): ChartMark => ({ ...m, unseen: true }));
+  const drawnOn = onCm ? { drawnOnCm: onCm } : {};
   if (!past) {
-    return { v: 1, hair: { lengthMm: 6, coarseness: 3, density: 3, curl: 1, history: 'first' }, strokes: [], marks, product: null, way: null, reason: '', confirmed: false };
+    return { v: 1, hair: { lengthMm: 6, coarseness: 3, density: 3, curl: 1, history: 'first' }, strokes: [], marks, ...drawnOn, product: null, way: null, reason: '', confirmed: false };
   }
   const { growth } = ZONES[zone];
   const history = past.last.hair.history === 'first' || past.last.hair.history === 'shaved' ? 'regular' : past.last.hair.history;
@@ -69,7 +81,7 @@ export function startingChart(zone: ZoneId, past: ZonePast | undefined, on: stri
   const { coarseness, density, curl } = past.last.hair;
   const lasting = (past.last.hair.flags ?? []).filter((f) => LASTING_FLAGS.includes(f));
   // strips by hand belong to the hair of their day
-  return { ...past.last, handStrips: undefined, marks, hair: { coarseness, density, curl, ...(lasting.length > 0 ? { flags: lasting } : {}), history: days > 90 ? 'lapsed' : history, lengthMm }, reason: past.last.product ? past.last.reason : '', confirmed: false };
+  return { ...past.last, ...drawnOn, handStrips: undefined, marks, hair: { coarseness, density, curl, ...(lasting.length > 0 ? { flags: lasting } : {}), history: days > 90 ? 'lapsed' : history, lengthMm }, reason: past.last.product ? past.last.reason : '', confirmed: false };
 }
 
 export const zoneKeyOf = (ref: { readonly zone: ZoneId; readonly side: Side }): string => keyOf(ref.zone, ref.side);

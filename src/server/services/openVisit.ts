@@ -13,6 +13,7 @@ import { notFound, refused, type ServiceResult } from '../errors';
 import { readBooking, readClient, type ClientRow } from '../repos/clientRepo';
 import { readPeople, readPerson, readStudio } from '../repos/studioRepo';
 import { closedVisits, insertVisit, putChart, visitOfBooking } from '../repos/visitRepo';
+import { bodyOf, chartOnSheet } from './chartOnSheet';
 import { clientMarks, startingChart, zonePasts, zoneKeyOf } from './history';
 
 export interface OpenVisit {
@@ -64,7 +65,7 @@ export function openVisit(db: Db, request: OpenVisit, nowMs: number): ServiceRes
   const visitId = randomUUID();
   db.transaction((tx) => {
     insertVisit(tx, { id: visitId, bookingId: booking?.id ?? null, clientId: client.id, personId, onDate: on, status: 'open', consult: startingConsult(client, on, closedVisits(db, client.id)[0]?.consult), createdAtMs: nowMs });
-    zones.forEach((z, place) => putChart(tx, visitId, z.zone, z.side, place, startingChart(z.zone, pasts.get(zoneKeyOf(z)), on, marks.get(zoneKeyOf(z)))));
+    zones.forEach((z, place) => putChart(tx, visitId, z.zone, z.side, place, chartOnSheet(z.zone, z.side, startingChart(z.zone, pasts.get(zoneKeyOf(z)), on, marks.get(zoneKeyOf(z))), bodyOf(client))));
   });
   return ok({ visitId });
 }

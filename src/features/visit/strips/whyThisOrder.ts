@@ -1,11 +1,9 @@
 // Why a strip comes where it does, in words, from its tab and its neighbours.
 
 import type { Plan, PlanStrip } from '@/core/plan';
+import { FELT_DENSITY } from '@/core/strips';
 
 const TABS: Readonly<Record<PlanStrip['tabKind'], string>> = { end: 'whole end', narrow: 'narrow end', hook: 'side, as a hook' };
-
-/** Half a step of five: less nobody feels. */
-const FELT = 0.5;
 
 /** Where densities differ: how thick the hair is here, and whether that is why it comes early. */
 function thinness(strip: PlanStrip, plan: Plan): readonly string[] {
@@ -13,8 +11,8 @@ function thinness(strip: PlanStrip, plan: Plan): readonly string[] {
   const others = zone?.strips.flatMap((s) => s.density ?? []) ?? [];
   if (strip.density === null || others.length === 0) return [];
   const [least, most] = [Math.min(...others), Math.max(...others)];
-  if (most - least < FELT) return [];
-  const word = strip.density - least < FELT ? 'Among the thinnest hair: it comes before thicker hair where tabs and the clock allow it.' : most - strip.density < FELT ? 'Among the thickest hair: thinner hair goes first where tabs and the clock allow it.' : null;
+  if (most - least < FELT_DENSITY) return [];
+  const word = strip.density - least < FELT_DENSITY ? 'Among the thinnest hair: it comes before thicker hair where tabs and the clock allow it.' : most - strip.density < FELT_DENSITY ? 'Among the thickest hair: thinner hair goes first where tabs and the clock allow it.' : null;
   return word === null ? [] : [word];
 }
 
