@@ -9,5 +9,10 @@ export default defineConfig({
       'server-only': fileURLToPath(new URL('./scripts/serverOnlyStub.ts', import.meta.url)),
     },
   },
-  test: { include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'], testTimeout: 120_000, hookTimeout: 60_000, passWithNoTests: false },
+  test: {
+    include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'],
+    testTimeout: 120_000,
+    hookTimeout: 60_000,
+    passWithNoTests: false,
+  },
 });

@@ -1,11 +1,18 @@
-// `npm run bench`: measured speed of the engines against the aims, and the script that each page loads. Nothing here is a test.
-// `npm run bench -- --milp` also compares 200 random schedules with HiGHS.
+// `npm run bench`: measured speed of the engines against the aims, and the script that each page loads. Nothing here is
+// a test. `npm run bench -- --milp` also compares 200 random schedules with HiGHS.
 
 import { existsSync } from 'node:fs';
 import { sheetFor, ZONES, type Side, type ZoneId } from '../src/core/anatomy';
 import { growthField, type Stroke } from '../src/core/field';
 import { learnGrowth, readyWindow, regrowthCurve, regrowthModel } from '../src/core/hair';
-import { liveTable, oneByOneS, scheduleHands, type HandsInput, type StripJob, type TableEvent } from '../src/core/hands';
+import {
+  liveTable,
+  oneByOneS,
+  scheduleHands,
+  type HandsInput,
+  type StripJob,
+  type TableEvent,
+} from '../src/core/hands';
 import { heatTable, readHeat, solveSkinHeat, workingWindow } from '../src/core/heat';
 import { chooseVisit, choiceFlips, planVisit, type VisitCase } from '../src/core/plan';
 import { SHIPPED_PRODUCTS } from '../src/core/products';
@@ -47,69 +54,230 @@ function ground(id: ZoneId, side: Side) {
 
 function layoutOf(id: ZoneId, side: Side) {
   const { zone, sheet } = ground(id, side);
-  return layOutZone(sheet.outline, growthField(zone, side, sheet, []), [], { way: 'with', largestCm: largestStrip(zone, 'hard', 'practised'), ...zoneShapes({ zone: id, side, family: 'hard', sheet }) }, 'A');
+  return layOutZone(
+    sheet.outline,
+    growthField(zone, side, sheet, []),
+    [],
+    {
+      way: 'with',
+      largestCm: largestStrip(zone, 'hard', 'practised'),
+      ...zoneShapes({ zone: id, side, family: 'hard', sheet }),
+    },
+    'A',
+  );
 }
 
 const skin = ZONES.underarm.skin;
-measure('heat under a slab, 60 s', 2, (k) => solveSkinHeat({ product: film, touchC: 54 + 0.01 * k, thicknessMm: 2, skin, roomC: 22 }), 60, 20);
-measure('working window', 15, (k) => workingWindow({ product: film, manner: tab, mannerName: 'tab', skin, sensitivity: 3, roomC: 20 + 0.1 * k }), 20);
-const one = (id: ZoneId, side: Side, lengthMm: number): VisitCase => ({ version: 1, on: '2027-05-14', client: { consent: true }, zones: [{ zone: id, side, hair: { lengthMm, coarseness: 3, density: 3 } }] });
+measure(
+  'heat under a slab, 60 s',
+  2,
+  (k) => solveSkinHeat({ product: film, touchC: 54 + 0.01 * k, thicknessMm: 2, skin, roomC: 22 }),
+  60,
+  20,
+);
+measure(
+  'working window',
+  15,
+  (k) => workingWindow({ product: film, manner: tab, mannerName: 'tab', skin, sensitivity: 3, roomC: 20 + 0.1 * k }),
+  20,
+);
+const one = (id: ZoneId, side: Side, lengthMm: number): VisitCase => ({
+  version: 1,
+  on: '2027-05-14',
+  client: { consent: true },
+  zones: [{ zone: id, side, hair: { lengthMm, coarseness: 3, density: 3 } }],
+});
 const table = heatTable({ product: film, manner: tab, mannerName: 'tab', skin, sensitivity: 3, roomC: 22 });
-measure('heat table for the thickness slider (in a worker)', null, (k) => heatTable({ product: film, manner: tab, mannerName: 'tab', skin, sensitivity: 3, roomC: 20 + 0.1 * k }), 3, 1);
+measure(
+  'heat table for the thickness slider (in a worker)',
+  null,
+  (k) => heatTable({ product: film, manner: tab, mannerName: 'tab', skin, sensitivity: 3, roomC: 20 + 0.1 * k }),
+  3,
+  1,
+);
 measure('thickness slider, reading window, felt heat and curve', 16, (k) => readHeat(table, 1.5 + 0.01 * k), 60, 20);
-measure('full match of an underarm over the catalogue', 150, (k) => chooseVisit(one('underarm', 'left', 7 + 0.01 * k)), 9, 8);
-measure('full match of a lower leg over the catalogue', 150, (k) => chooseVisit(one('lower-leg-front', 'left', 7 + 0.01 * k)), 7, 2);
-measure('what flips the choice, underarm (in a worker)', null, (k) => choiceFlips(one('underarm', 'left', 7 + 0.01 * k), 0), 3, 1);
+measure(
+  'full match of an underarm over the catalogue',
+  150,
+  (k) => chooseVisit(one('underarm', 'left', 7 + 0.01 * k)),
+  9,
+  8,
+);
+measure(
+  'full match of a lower leg over the catalogue',
+  150,
+  (k) => chooseVisit(one('lower-leg-front', 'left', 7 + 0.01 * k)),
+  7,
+  2,
+);
+measure(
+  'what flips the choice, underarm (in a worker)',
+  null,
+  (k) => choiceFlips(one('underarm', 'left', 7 + 0.01 * k), 0),
+  3,
+  1,
+);
 measure('whole plan of an underarm', 150, (k) => planVisit(one('underarm', 'left', 7 + 0.01 * k)), 9, 3);
 measure('whole plan of a lower leg', 150, (k) => planVisit(one('lower-leg-front', 'left', 7 + 0.01 * k)), 7, 2);
 measure('strip layout, underarm', null, () => layoutOf('underarm', 'left'), 9, 3);
 measure('strip layout, lower leg', null, () => layoutOf('lower-leg-front', 'left'), 9, 3);
 measure('strip layout, upper back (largest zone)', 100, () => layoutOf('upper-back', 'middle'), 7, 2);
-const strokes: Stroke[] = Array.from({ length: 60 }, (_, k) => ({ at: [2 + (k % 10) * 3, 2 + Math.floor(k / 10) * 4], towards: [Math.cos(k), Math.sin(k)] }));
+const strokes: Stroke[] = Array.from({ length: 60 }, (_, k) => ({
+  at: [2 + (k % 10) * 3, 2 + Math.floor(k / 10) * 4],
+  towards: [Math.cos(k), Math.sin(k)],
+}));
 const back = ground('upper-back', 'middle');
 const backField = growthField(back.zone, 'middle', back.sheet, []);
-const handInput = { way: 'with', largestCm: largestStrip(back.zone, 'hard', 'practised'), byHand: layoutOf('upper-back', 'middle').strips } as const;
-measure('strips by hand judged anew, upper back (in a worker)', null, () => stripFaults(layOutZone(back.sheet.outline, backField, [], handInput, 'A'), backField, handInput), 9, 3);
-measure('growth field after a stroke, upper back, 60 strokes', 8, (k) => growthField(back.zone, 'middle', back.sheet, [...strokes, { at: [k % 30, 5], towards: [1, 0] }]), 20);
+const handInput = {
+  way: 'with',
+  largestCm: largestStrip(back.zone, 'hard', 'practised'),
+  byHand: layoutOf('upper-back', 'middle').strips,
+} as const;
+measure(
+  'strips by hand judged anew, upper back (in a worker)',
+  null,
+  () => stripFaults(layOutZone(back.sheet.outline, backField, [], handInput, 'A'), backField, handInput),
+  9,
+  3,
+);
+measure(
+  'growth field after a stroke, upper back, 60 strokes',
+  8,
+  (k) => growthField(back.zone, 'middle', back.sheet, [...strokes, { at: [k % 30, 5], towards: [1, 0] }]),
+  20,
+);
 
 const chain = (n: number): HandsInput => ({
-  maxOnSkin: 3, walkS: 6,
+  maxOnSkin: 3,
+  walkS: 6,
   jobs: Array.from({ length: n }, (_, i): StripJob => ({
-    id: `s${i}`, side: i % 2 === 0 ? 'left' : 'right', layS: 10 + (i % 4), coats: 1, setMinS: 25, setMaxS: 100, pullS: 4, pressS: 3,
-    needs: i >= 6 ? [i - 6] : [], touches: [i - 2, i + 2].filter((t) => t >= 0 && t < n),
+    id: `s${i}`,
+    side: i % 2 === 0 ? 'left' : 'right',
+    layS: 10 + (i % 4),
+    coats: 1,
+    setMinS: 25,
+    setMaxS: 100,
+    pullS: 4,
+    pressS: 3,
+    needs: i >= 6 ? [i - 6] : [],
+    touches: [i - 2, i + 2].filter((t) => t >= 0 && t < n),
   })),
 });
 measure('schedule of 30 strips', 500, () => scheduleHands(chain(30)), 5, 1);
 measure('schedule of 10 strips, proved', 300, () => scheduleHands(chain(10)), 5, 1);
 const thirty = { product: 'film-hard', ...chain(30) };
-const events: TableEvent[] = [{ id: 'w', atMs: 0, kind: 'wrist', product: 'film-hard' }, ...[0, 2, 1].map((i, k): TableEvent => ({ id: `l${k}`, atMs: 12_000 * (k + 1), kind: 'laid', strip: `s${i}` }))];
+const events: TableEvent[] = [
+  { id: 'w', atMs: 0, kind: 'wrist', product: 'film-hard' },
+  ...[0, 2, 1].map((i, k): TableEvent => ({ id: `l${k}`, atMs: 12_000 * (k + 1), kind: 'laid', strip: `s${i}` })),
+];
 measure('re-plan at the table, 30 strips', 50, () => liveTable([thirty], events), 9, 2);
-measure('regrowth curve and window', 5, () => readyWindow(regrowthCurve(regrowthModel(ZONES.underarm.growth, 'regular'), { shortestMm: 4, longestMm: 13 })), 15);
-measure('learning from four visits', null, (k) => learnGrowth(ZONES.underarm.growth, 'regular', [28, 33, 36, 40].map((days) => ({ days, lengthMm: 0.2 * days + 0.01 * k }))), 7);
-const facts = [{ fact: 'acid-exfoliant', lastOn: '2027-05-10' }, { fact: 'blood-thinner' }, { fact: 'alcohol' }] as const;
+measure(
+  'regrowth curve and window',
+  5,
+  () => readyWindow(regrowthCurve(regrowthModel(ZONES.underarm.growth, 'regular'), { shortestMm: 4, longestMm: 13 })),
+  15,
+);
+measure(
+  'learning from four visits',
+  null,
+  (k) =>
+    learnGrowth(
+      ZONES.underarm.growth,
+      'regular',
+      [28, 33, 36, 40].map((days) => ({ days, lengthMm: 0.2 * days + 0.01 * k })),
+    ),
+  7,
+);
+const facts = [
+  { fact: 'acid-exfoliant', lastOn: '2027-05-10' },
+  { fact: 'blood-thinner' },
+  { fact: 'alcohol' },
+] as const;
 const hair = { lengthMm: 7, coarseness: 4, density: 3, curl: 1, history: 'first', past: [] } as const;
-measure('judging a visit', 2, () => judge({ on: '2027-05-14', consent: true, guardianConsent: false, sensitivity: 3, facts, zones: [{ zone: 'underarm', side: 'left', hair }, { zone: 'upper-lip', side: 'middle', hair }] }), 30, 10);
-measure('what to ask next (every open question tried)', null, () => nextQuestions({ on: '2027-05-14', consent: true, guardianConsent: false, sensitivity: 3, facts, zones: [{ zone: 'underarm', side: 'left', hair }, { zone: 'upper-lip', side: 'middle', hair }] }, []), 30, 10);
+measure(
+  'judging a visit',
+  2,
+  () =>
+    judge({
+      on: '2027-05-14',
+      consent: true,
+      guardianConsent: false,
+      sensitivity: 3,
+      facts,
+      zones: [
+        { zone: 'underarm', side: 'left', hair },
+        { zone: 'upper-lip', side: 'middle', hair },
+      ],
+    }),
+  30,
+  10,
+);
+measure(
+  'what to ask next (every open question tried)',
+  null,
+  () =>
+    nextQuestions(
+      {
+        on: '2027-05-14',
+        consent: true,
+        guardianConsent: false,
+        sensitivity: 3,
+        facts,
+        zones: [
+          { zone: 'underarm', side: 'left', hair },
+          { zone: 'upper-lip', side: 'middle', hair },
+        ],
+      },
+      [],
+    ),
+  30,
+  10,
+);
 const search = benchSearch();
-rows.push({ what: `search as you type, ${search.clients} clients, slowest key`, ms: search.slowestMs, aimMs: 50 }, { what: 'search as you type, median key', ms: search.medianMs, aimMs: null });
+rows.push(
+  { what: `search as you type, ${search.clients} clients, slowest key`, ms: search.slowestMs, aimMs: 50 },
+  { what: 'search as you type, median key', ms: search.medianMs, aimMs: null },
+);
 
 console.log('\nEngine speed (median, one core)');
 for (const r of rows) {
-  const ratio = r.aimMs === null ? '' : `aim ${r.aimMs} ms, ${(r.ms / r.aimMs).toFixed(2)} of it${r.ms > r.aimMs ? '  OVER' : ''}`;
+  const ratio =
+    r.aimMs === null ? '' : `aim ${r.aimMs} ms, ${(r.ms / r.aimMs).toFixed(2)} of it${r.ms > r.aimMs ? '  OVER' : ''}`;
   console.log(`  ${r.what.padEnd(54)} ${r.ms.toFixed(2).padStart(9)} ms   ${ratio}`);
 }
 
 console.log('\nSeveral strips setting at once, against one by one');
-for (const [name, id] of [['underarm', 'underarm'], ['lower leg', 'lower-leg-front'], ['upper back', 'upper-back']] as const) {
+for (const [name, id] of [
+  ['underarm', 'underarm'],
+  ['lower leg', 'lower-leg-front'],
+  ['upper back', 'upper-back'],
+] as const) {
   const side: Side = id === 'upper-back' ? 'middle' : 'left';
-  const planned = planVisit({ ...one(id, side, 7), studio: { level: 'expert' }, zones: [{ zone: id, side, hair: { lengthMm: 7, coarseness: 4, density: 3 }, product: 'cream-hard', way: 'with' }] });
+  const planned = planVisit({
+    ...one(id, side, 7),
+    studio: { level: 'expert' },
+    zones: [{ zone: id, side, hair: { lengthMm: 7, coarseness: 4, density: 3 }, product: 'cream-hard', way: 'with' }],
+  });
   if (!planned.ok) continue;
   const { schedule, zones } = planned.value;
   const strips = zones[0]?.strips ?? [];
   const index = new Map(strips.map((s, i) => [s.id, i]));
   const lay = (sid: string): number => schedule.events.find((e) => e.do === 'lay' && e.strip === sid)?.forS ?? 10;
-  const jobs = strips.map((s): StripJob => ({ id: s.id, side: null, layS: lay(s.id), coats: 1, setMinS: s.setS.min, setMaxS: s.setS.max, pullS: 4, pressS: 3, needs: s.needsBefore.flatMap((n) => index.get(n) ?? []), touches: s.touches.flatMap((n) => index.get(n) ?? []) }));
-  console.log(`  ${name.padEnd(12)} ${strips.length} strips: ${oneByOneS({ jobs, maxOnSkin: 4, walkS: 6 })} s one by one, ${schedule.endS} s planned, ${schedule.bound} bound ${schedule.lowerBoundS} s`);
+  const jobs = strips.map((s): StripJob => ({
+    id: s.id,
+    side: null,
+    layS: lay(s.id),
+    coats: 1,
+    setMinS: s.setS.min,
+    setMaxS: s.setS.max,
+    pullS: 4,
+    pressS: 3,
+    needs: s.needsBefore.flatMap((n) => index.get(n) ?? []),
+    touches: s.touches.flatMap((n) => index.get(n) ?? []),
+  }));
+  console.log(
+    `  ${name.padEnd(12)} ${strips.length} strips: ${oneByOneS({ jobs, maxOnSkin: 4, walkS: 6 })} s one by one, ${schedule.endS} s planned, ${schedule.bound} bound ${schedule.lowerBoundS} s`,
+  );
 }
 
 if (existsSync('.next/build-manifest.json')) {
@@ -122,14 +290,18 @@ if (process.argv.includes('--comb') || (existsSync('.next/BUILD_ID') && existsSy
   const { traceCombing } = await import('./comb');
   const t = await traceCombing();
   console.log('\nCombing a whole back in Chromium (trace; aim 60 frames a second)');
-  console.log(`  ${t.hairs} hairs drawn: ${t.framesPerS.toFixed(1)} frames a second, ${t.medianFrameMs.toFixed(1)} ms between two, 95 of 100 within ${t.p95FrameMs.toFixed(1)} ms; ${(100 * t.longTaskShare).toFixed(0)} tasks over 16.7 ms for 100 frames, longest ${t.longestTaskMs.toFixed(0)} ms`);
+  console.log(
+    `  ${t.hairs} hairs drawn: ${t.framesPerS.toFixed(1)} frames a second, ${t.medianFrameMs.toFixed(1)} ms between two, 95 of 100 within ${t.p95FrameMs.toFixed(1)} ms; ${(100 * t.longTaskShare).toFixed(0)} tasks over 16.7 ms for 100 frames, longest ${t.longestTaskMs.toFixed(0)} ms`,
+  );
 }
 
 if (existsSync('.next/BUILD_ID') && existsSync('/usr/bin/chromium')) {
   const { timeSlider } = await import('./slider');
   const t = await timeSlider();
   console.log('\nThickness slider of Match in Chromium (aim: within a frame, 16.7 ms of work)');
-  console.log(`  ${t.steps} steps: the page works ${t.medianWorkMs.toFixed(1)} ms a step, 95 of 100 within ${t.p95WorkMs.toFixed(1)} ms; key to screen ${t.medianMs.toFixed(0)} ms, 95 of 100 within ${t.p95Ms.toFixed(0)} ms`);
+  console.log(
+    `  ${t.steps} steps: the page works ${t.medianWorkMs.toFixed(1)} ms a step, 95 of 100 within ${t.p95WorkMs.toFixed(1)} ms; key to screen ${t.medianMs.toFixed(0)} ms, 95 of 100 within ${t.p95Ms.toFixed(0)} ms`,
+  );
 }
 
 if (process.argv.includes('--milp')) await compareWithMilp(200, seededRandom(3), randomTask);

@@ -5,7 +5,11 @@ import { scheduleHands, type HandsInput } from '../src/core/hands';
 import { handsMilp } from '../src/core/hands/milpReference';
 import type { Random } from '../src/core/shared';
 
-export async function compareWithMilp(count: number, random: Random, task: (random: Random, n: number) => HandsInput): Promise<void> {
+export async function compareWithMilp(
+  count: number,
+  random: Random,
+  task: (random: Random, n: number) => HandsInput,
+): Promise<void> {
   const highs = await highsLoader();
   let [equal, undecided] = [0, 0];
   for (let k = 0; k < count; k++) {
@@ -20,5 +24,7 @@ export async function compareWithMilp(count: number, random: Random, task: (rand
     // HiGHS needs some minutes for 200
     if ((k + 1) % 20 === 0) console.log(`  ${k + 1} tasks: ${equal} equal, ${undecided} not decided`);
   }
-  console.log(`\nSchedules against HiGHS: ${equal} of ${count - undecided} equal, ${undecided} not decided by HiGHS within 60 s`);
+  console.log(
+    `\nSchedules against HiGHS: ${equal} of ${count - undecided} equal, ${undecided} not decided by HiGHS within 60 s`,
+  );
 }

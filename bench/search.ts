@@ -8,7 +8,33 @@ import { openDatabase } from '../src/server/db/openDatabase';
 import { findClients, insertClient } from '../src/server/repos/clientRepo';
 
 const CLIENTS = 20_000;
-const SYLLABLES: readonly [string, ...string[]] = ['an', 'bel', 'cor', 'dun', 'el', 'fen', 'gar', 'hol', 'is', 'jor', 'kel', 'lun', 'mar', 'nor', 'ost', 'pen', 'quin', 'ros', 'sal', 'tor', 'ul', 'ver', 'wes', 'yar', 'zel'];
+const SYLLABLES: readonly [string, ...string[]] = [
+  'an',
+  'bel',
+  'cor',
+  'dun',
+  'el',
+  'fen',
+  'gar',
+  'hol',
+  'is',
+  'jor',
+  'kel',
+  'lun',
+  'mar',
+  'nor',
+  'ost',
+  'pen',
+  'quin',
+  'ros',
+  'sal',
+  'tor',
+  'ul',
+  'ver',
+  'wes',
+  'yar',
+  'zel',
+];
 const TYPED = ['m', 'ma', 'mar', 'mar o', 'mar os', 'mar ost', 'pensal', '0555 12', 'rows', 'rows pen', 'q', 'zel zel'];
 
 /** Slowest and median of every key, ms. */
@@ -22,16 +48,39 @@ export function benchSearch(): { readonly medianMs: number; readonly slowestMs: 
   db.transaction((tx) => {
     for (let k = 0; k < CLIENTS; k++) {
       insertClient(tx, {
-        id: `c${k}`, name: `${word()} ${word()}`, byline: random.pick(['rows', 'swims', 'coaches', 'builds boats']), bornOn: null, phone: `0555 ${String(100_000 + k)}`, note: `${word()} ${word()} ${word()}`, createdAtMs: 0,
-        profile: { v: 2, statureCm: null, massKg: null, sensitivity: 3, skin: 'normal', ingrownProne: false, standing: [], reactions: [], patchTests: [], consentOn: null, guardianConsentOn: null, blackout: [] },
+        id: `c${k}`,
+        name: `${word()} ${word()}`,
+        byline: random.pick(['rows', 'swims', 'coaches', 'builds boats']),
+        bornOn: null,
+        phone: `0555 ${String(100_000 + k)}`,
+        note: `${word()} ${word()} ${word()}`,
+        createdAtMs: 0,
+        profile: {
+          v: 2,
+          statureCm: null,
+          massKg: null,
+          sensitivity: 3,
+          skin: 'normal',
+          ingrownProne: false,
+          standing: [],
+          reactions: [],
+          patchTests: [],
+          consentOn: null,
+          guardianConsentOn: null,
+          blackout: [],
+        },
       });
     }
   });
-  const times = Array.from({ length: 5 }, () => TYPED.map((query) => {
-    const from = performance.now();
-    findClients(db, query, 60);
-    return performance.now() - from;
-  })).flat().sort((a, b) => a - b);
+  const times = Array.from({ length: 5 }, () =>
+    TYPED.map((query) => {
+      const from = performance.now();
+      findClients(db, query, 60);
+      return performance.now() - from;
+    }),
+  )
+    .flat()
+    .sort((a, b) => a - b);
   close();
   return { medianMs: times[Math.floor(times.length / 2)] ?? 0, slowestMs: times.at(-1) ?? 0, clients: CLIENTS };
 }

@@ -18,7 +18,11 @@ const fieldOf = (strokes: Parameters<typeof growthField>[3], size: readonly [num
   return growthField(ZONES.underarm, 'left', sheet.value, strokes);
 };
 
-async function chart(page: Page, booking: string, request: Parameters<typeof openVisit>[0]): Promise<{ canvas: Locator; visitId: string }> {
+async function chart(
+  page: Page,
+  booking: string,
+  request: Parameters<typeof openVisit>[0],
+): Promise<{ canvas: Locator; visitId: string }> {
   const visitId = await openVisit(request, booking);
   await page.goto(`/visits/${visitId}/chart`);
   const canvas = page.getByRole('application');
@@ -48,9 +52,13 @@ test('a mouse drag turns the hair under the brush and is saved; undo takes it ba
   await expect.poll(async () => (await bench(request, visitId)).zones[0]?.data.strokes.length).toBe(0);
 });
 
-test('D says where hair is thin: by drag, by keys, seen in the drawing, kept over a reload, taken back by undo', async ({ page, request }) => {
+test('D says where hair is thin: by drag, by keys, seen in the drawing, kept over a reload, taken back by undo', async ({
+  page,
+  request,
+}) => {
   const { canvas, visitId } = await chart(page, 'anselm', request);
-  const places = async (): Promise<readonly DensityPlace[]> => (await bench(request, visitId)).zones[0]?.data.densities ?? [];
+  const places = async (): Promise<readonly DensityPlace[]> =>
+    (await bench(request, visitId)).zones[0]?.data.densities ?? [];
   const drawn = async (): Promise<number> => Number(await canvas.getAttribute('data-hairs'));
   const before = await drawn();
   await page.keyboard.press('d');
@@ -95,7 +103,9 @@ test('touch combs too, and the arrow keys do what the brush does', async ({ page
   await canvas.focus();
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('Shift+ArrowLeft');
-  await expect.poll(async () => (await bench(request, visitId)).zones[0]?.data.strokes.some((s) => s.towards[0] < -0.9)).toBe(true);
+  await expect
+    .poll(async () => (await bench(request, visitId)).zones[0]?.data.strokes.some((s) => s.towards[0] < -0.9))
+    .toBe(true);
 });
 
 test('a mark gets its clearance, costs hair area, and no strip lies on it', async ({ page, request }) => {
@@ -108,18 +118,26 @@ test('a mark gets its clearance, costs hair area, and no strip lies on it', asyn
   await expect.poll(async () => (await bench(request, visitId)).zones[0]?.data.marks.length).toBe(1);
   const { plan } = await bench(request, visitId);
   expect(plan.zones[0]?.hairAreaCm2).toBeLessThan(before - 1.5);
-  for (const s of plan.zones[0]?.strips ?? []) for (const [x, y] of s.outline) expect(Math.hypot(x - 4.5, y - 4)).toBeGreaterThan(0.7);
+  for (const s of plan.zones[0]?.strips ?? []) {
+    for (const [x, y] of s.outline) expect(Math.hypot(x - 4.5, y - 4)).toBeGreaterThan(0.7);
+  }
   await page.keyboard.press('e');
   await page.mouse.click(spot.x, spot.y);
   await expect.poll(async () => (await bench(request, visitId)).zones[0]?.data.marks.length).toBe(0);
 });
 
-test('the two tests of the hand become strokes; undo and redo; the chart as an SVG file that names nobody', async ({ page, request }) => {
+test('the two tests of the hand become strokes; undo and redo; the chart as an SVG file that names nobody', async ({
+  page,
+  request,
+}) => {
   const { visitId } = await chart(page, 'anselm', request);
   const before = (await bench(request, visitId)).zones[0]?.data.strokes.length ?? 0;
   const count = async (): Promise<number> => (await bench(request, visitId)).zones[0]?.data.strokes.length ?? -1;
   await page.getByRole('button', { name: 'Find the way' }).click();
-  const [fingers, trace] = [page.getByRole('radiogroup', { name: /^1\. Brush/ }), page.getByRole('radiogroup', { name: /^2\. Spread/ })];
+  const [fingers, trace] = [
+    page.getByRole('radiogroup', { name: /^1\. Brush/ }),
+    page.getByRole('radiogroup', { name: /^2\. Spread/ }),
+  ];
   await fingers.getByRole('radio', { name: 'left', exact: true }).click();
   await trace.getByRole('radio', { name: 'up', exact: true }).click();
   await expect(page.getByText('The two tests do not agree')).toBeVisible();
@@ -127,7 +145,9 @@ test('the two tests of the hand become strokes; undo and redo; the chart as an S
   await page.getByRole('button', { name: 'Put it on the chart' }).click();
   await expect.poll(count).toBe(before + 1);
   const stroke = (await bench(request, visitId)).zones[0]?.data.strokes.at(-1);
-  expect(angleBetweenDeg([stroke?.towards[0] ?? 0, stroke?.towards[1] ?? 0], [Math.cos(Math.PI / 8), Math.sin(Math.PI / 8)])).toBeLessThan(1);
+  expect(
+    angleBetweenDeg([stroke?.towards[0] ?? 0, stroke?.towards[1] ?? 0], [Math.cos(Math.PI / 8), Math.sin(Math.PI / 8)]),
+  ).toBeLessThan(1);
   await page.keyboard.press('z');
   await expect.poll(count).toBe(before);
   await page.keyboard.press('Shift+Z');
@@ -147,23 +167,40 @@ test('the crossing comb turns a share of the hair, by mouse and by its key', asy
   await page.mouse.down();
   for (const p of points) await page.mouse.move(p.x, p.y);
   await page.mouse.up();
-  await expect.poll(async () => (await bench(request, visitId)).zones[0]?.data.strokes.some((s) => (s as { share?: number }).share === 0.5)).toBe(true);
+  await expect
+    .poll(async () =>
+      (await bench(request, visitId)).zones[0]?.data.strokes.some((s) => (s as { share?: number }).share === 0.5),
+    )
+    .toBe(true);
   await saved(page);
   const after = await bench(request, visitId);
   expect(after.plan.zones[0]?.crossingShare ?? 0).toBeGreaterThan(before);
   // the rest of the hair grows as it did
   const size = after.plan.zones[0]?.sheetCm ?? [9, 13];
   const main = (after.zones[0]?.data.strokes ?? []).filter((s) => (s as { share?: number }).share === undefined);
-  expect(angleBetweenDeg(growthAt(fieldOf(after.zones[0]?.data.strokes ?? [], size), [4, 10.5]), growthAt(fieldOf(main, size), [4, 10.5]))).toBeLessThan(0.01);
+  expect(
+    angleBetweenDeg(
+      growthAt(fieldOf(after.zones[0]?.data.strokes ?? [], size), [4, 10.5]),
+      growthAt(fieldOf(main, size), [4, 10.5]),
+    ),
+  ).toBeLessThan(0.01);
   await page.keyboard.press('z');
   await saved(page);
 });
 
-test('known marks are looked at again: one is still there, one is gone; a note stays with its mark', async ({ page, request }) => {
+test('known marks are looked at again: one is still there, one is gone; a note stays with its mark', async ({
+  page,
+  request,
+}) => {
   const visitId = await openVisit(request, 'anselm');
   const now = await bench(request, visitId);
-  const marks = [{ kind: 'mole', at: [4, 4], radiusMm: 3, since: '2026-01-05', unseen: true }, { kind: 'scar', at: [5, 9], radiusMm: 5, unseen: true }];
-  const put = await request.put(`/api/visits/${visitId}/charts/underarm/left`, { data: { version: now.visit.version, data: { ...now.zones[0]?.data, marks } } });
+  const marks = [
+    { kind: 'mole', at: [4, 4], radiusMm: 3, since: '2026-01-05', unseen: true },
+    { kind: 'scar', at: [5, 9], radiusMm: 5, unseen: true },
+  ];
+  const put = await request.put(`/api/visits/${visitId}/charts/underarm/left`, {
+    data: { version: now.visit.version, data: { ...now.zones[0]?.data, marks } },
+  });
   expect(put.status()).toBe(200);
   await page.goto(`/visits/${visitId}/chart`);
   const again = page.getByRole('region', { name: 'Marks to look at again' });
@@ -174,26 +211,41 @@ test('known marks are looked at again: one is still there, one is gone; a note s
   const note = page.getByRole('textbox', { name: 'Note on the mole' });
   await note.fill('flat, brown');
   await note.press('Enter');
-  await expect.poll(async () => (await bench(request, visitId)).zones[0]?.data.marks).toEqual([{ kind: 'mole', at: [4, 4], radiusMm: 3, since: '2026-01-05', note: 'flat, brown' }]);
+  await expect
+    .poll(async () => (await bench(request, visitId)).zones[0]?.data.marks)
+    .toEqual([{ kind: 'mole', at: [4, 4], radiusMm: 3, since: '2026-01-05', note: 'flat, brown' }]);
   await page.reload();
   await expect(page.getByRole('textbox', { name: 'Note on the mole' })).toHaveValue('flat, brown');
 });
 
-test('the guided test ends with hair under the skin noted; length has a shortest and a longest; the sheet is measured', async ({ page, request }) => {
+test('the guided test ends with hair under the skin noted; length has a shortest and a longest; the sheet is measured', async ({
+  page,
+  request,
+}) => {
   const { visitId } = await chart(page, 'anselm', request);
   await page.getByRole('button', { name: 'Short, or under the skin?' }).click();
   const dialog = page.getByRole('dialog', { name: 'Short, or under the skin?' });
-  for (const [question, answer] of [['stand up under your fingertip', 'No'], ['tweezers lift it', 'No'], ['skin over it', 'Yes']] as const) {
+  for (const [question, answer] of [
+    ['stand up under your fingertip', 'No'],
+    ['tweezers lift it', 'No'],
+    ['skin over it', 'Yes'],
+  ] as const) {
     await expect(dialog.getByText(question)).toBeVisible();
     await dialog.getByRole('button', { name: answer, exact: true }).click();
   }
   await expect(dialog.getByText('no digging')).toBeVisible();
   await dialog.getByRole('button', { name: 'Note it on the chart' }).click();
-  const hair = async (): Promise<Record<string, unknown>> => ((await bench(request, visitId)).zones[0]?.data['hair'] ?? {}) as Record<string, unknown>;
+  const hair = async (): Promise<Record<string, unknown>> =>
+    ((await bench(request, visitId)).zones[0]?.data['hair'] ?? {}) as Record<string, unknown>;
   await expect.poll(async () => (await hair())['flags']).toEqual(['under-skin']);
-  await expect(page.getByRole('button', { name: 'under the skin', exact: true })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByRole('button', { name: 'under the skin', exact: true })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
   await page.getByRole('button', { name: 'Longest hair, half a millimetre more' }).click();
-  await expect.poll(async () => Number((await hair())['longestMm'])).toBeGreaterThan(Number((await hair())['lengthMm']));
+  await expect
+    .poll(async () => Number((await hair())['longestMm']))
+    .toBeGreaterThan(Number((await hair())['lengthMm']));
   expect((await hair())['shortestMm']).toBeUndefined();
   await page.getByRole('button', { name: 'Measure' }).click();
   await page.getByLabel('Across, cm').fill('11');
@@ -207,26 +259,51 @@ test('the guided test ends with hair under the skin noted; length has a shortest
   await expect.poll(async () => (await bench(request, visitId)).plan.zones[0]?.basis).not.toBe('measured');
 });
 
-test('a chart goes out as a drawing and comes back in; a strange file is refused and nothing changed', async ({ page, request }) => {
+test('a chart goes out as a drawing and comes back in; a strange file is refused and nothing changed', async ({
+  page,
+  request,
+}) => {
   const { visitId } = await chart(page, 'anselm', request);
   await saved(page);
   const strokes = async (): Promise<unknown> => (await bench(request, visitId)).zones[0]?.data.strokes;
   const before = await strokes();
   const file = page.locator('input[type=file]');
-  await file.setInputFiles({ name: 'other.svg', mimeType: 'image/svg+xml', buffer: Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"></svg>') });
+  await file.setInputFiles({
+    name: 'other.svg',
+    mimeType: 'image/svg+xml',
+    buffer: Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"></svg>'),
+  });
   await expect(page.getByText('The file was not taken')).toBeVisible();
   expect(await strokes()).toEqual(before);
-  const drawn = { strickle: 'chart', version: 1, zone: { zone: 'underarm', side: 'right', sheetCm: [10, 10], hair: { lengthMm: 9, coarseness: 2, density: 2 }, strokes: [{ at: [2, 3], towards: [1, 0] }] } };
-  await file.setInputFiles({ name: 'chart.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(drawn)) });
+  const drawn = {
+    strickle: 'chart',
+    version: 1,
+    zone: {
+      zone: 'underarm',
+      side: 'right',
+      sheetCm: [10, 10],
+      hair: { lengthMm: 9, coarseness: 2, density: 2 },
+      strokes: [{ at: [2, 3], towards: [1, 0] }],
+    },
+  };
+  await file.setInputFiles({
+    name: 'chart.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(drawn)),
+  });
   await expect(page.getByText('mirrored from the other side')).toBeVisible();
-  await expect.poll(async () => ((await strokes()) as { towards: number[] }[]).map((s) => s.towards)).toEqual([[-1, 0]]);
+  await expect
+    .poll(async () => ((await strokes()) as { towards: number[] }[]).map((s) => s.towards))
+    .toEqual([[-1, 0]]);
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'As SVG' }).click();
   const path = await (await download).path();
   await page.keyboard.press('z');
   await expect.poll(strokes).toEqual(before);
   await file.setInputFiles(path);
-  await expect.poll(async () => ((await strokes()) as { towards: number[] }[]).map((s) => s.towards)).toEqual([[-1, 0]]);
+  await expect
+    .poll(async () => ((await strokes()) as { towards: number[] }[]).map((s) => s.towards))
+    .toEqual([[-1, 0]]);
 });
 
 test('the body shows the zones: a tap goes to one of today, another is put on the bench', async ({ page, request }) => {

@@ -3,10 +3,19 @@ import { expect, test, type APIRequestContext, type Locator, type Page } from '@
 import { bench, keyBound, openVisit, saved } from './support';
 
 const PIN = '2468';
-const ready = (page: Page): Promise<unknown> => page.waitForFunction(() => document.documentElement.dataset['ready'] === 'yes');
+const ready = (page: Page): Promise<unknown> =>
+  page.waitForFunction(() => document.documentElement.dataset['ready'] === 'yes');
 
 async function walkIn(request: APIRequestContext, clientId: string): Promise<string> {
-  const made = await request.post('/api/visits', { data: { clientId, zones: [{ zone: 'underarm', side: 'left' }, { zone: 'underarm', side: 'right' }] } });
+  const made = await request.post('/api/visits', {
+    data: {
+      clientId,
+      zones: [
+        { zone: 'underarm', side: 'left' },
+        { zone: 'underarm', side: 'right' },
+      ],
+    },
+  });
   return ((await made.json()) as { visitId: string }).visitId;
 }
 
@@ -39,14 +48,23 @@ async function sign(page: Page, pad: Locator): Promise<void> {
 }
 
 /** Screen point of a place on a figure. */
-const onFigure = (page: Page, figure: string, x: number, y: number): Promise<readonly number[]> => page.locator(`svg[data-figure=${figure}]`).evaluate((svg, at) => {
-  const point = new DOMPoint(at[0], at[1]).matrixTransform((svg as SVGSVGElement).getScreenCTM() ?? new DOMMatrix());
-  return [point.x, point.y];
-}, [x, y]);
+const onFigure = (page: Page, figure: string, x: number, y: number): Promise<readonly number[]> =>
+  page.locator(`svg[data-figure=${figure}]`).evaluate(
+    (svg, at) => {
+      const point = new DOMPoint(at[0], at[1]).matrixTransform(
+        (svg as SVGSVGElement).getScreenCTM() ?? new DOMMatrix(),
+      );
+      return [point.x, point.y];
+    },
+    [x, y],
+  );
 
 const next = (page: Page): Promise<void> => page.getByRole('button', { name: 'Next' }).click();
 
-test('the form: locked to the client, kept over reload and loss of the server, signed, taken back with the PIN', async ({ page, request }) => {
+test('the form: locked to the client, kept over reload and loss of the server, signed, taken back with the PIN', async ({
+  page,
+  request,
+}) => {
   const visitId = await openVisit(request, 'lucia');
   await handOver(page, visitId);
   const formUrl = page.url();
@@ -133,7 +151,9 @@ test('a minor’s form is not signed without the guardian; it passes axe and fit
   await next(page);
   const faults: string[] = [];
   const look = async (name: string): Promise<void> => {
-    const axe = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
+    const axe = await new AxeBuilder({ page })
+      .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+      .analyze();
     faults.push(...axe.violations.map((v) => `${name}: ${v.id} ${v.nodes[0]?.html.slice(0, 120) ?? ''}`));
     await page.setViewportSize({ width: 360, height: 740 });
     const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
@@ -162,12 +182,18 @@ test('a minor’s form is not signed without the guardian; it passes axe and fit
   expect(faults).toEqual([]);
 });
 
-test('who has been here sees only what may have changed; the practitioner can take the tablet back at any page', async ({ page, request }) => {
+test('who has been here sees only what may have changed; the practitioner can take the tablet back at any page', async ({
+  page,
+  request,
+}) => {
   const visitId = await walkIn(request, 'idris');
   await handOver(page, visitId);
   await next(page);
   await expect(page.getByRole('heading', { name: /^What has changed since/ })).toBeVisible();
-  await page.getByLabel('Is this still so?').getByRole('button', { name: /Diabetes/ }).click();
+  await page
+    .getByLabel('Is this still so?')
+    .getByRole('button', { name: /Diabetes/ })
+    .click();
   await next(page);
   await expect(page.getByText(/questions have no answer yet/)).toBeVisible();
   await page.getByRole('button', { name: 'Nothing else of what is below' }).click();
@@ -183,11 +209,16 @@ test('who has been here sees only what may have changed; the practitioner can ta
   await page.getByRole('button', { name: 'I agree and sign' }).click();
   await takeBack(page);
   await expect(page.getByRole('heading', { name: /^Adapt/ })).toBeVisible();
-  expect((await bench(request, visitId)).plan.screening.reasons.map((r) => r.code)).toEqual(expect.arrayContaining(['blood.thinner']));
+  expect((await bench(request, visitId)).plan.screening.reasons.map((r) => r.code)).toEqual(
+    expect.arrayContaining(['blood.thinner']),
+  );
   expect((await bench(request, visitId)).plan.screening.reasons.map((r) => r.code)).not.toContain('health.diabetes');
 });
 
-test('sunburn puts the visit off: the first date that suits, words for the client, the booking moved', async ({ page, request }) => {
+test('sunburn puts the visit off: the first date that suits, words for the client, the booking moved', async ({
+  page,
+  request,
+}) => {
   const visitId = await openVisit(request, 'hedda');
   await page.goto(`/visits/${visitId}/consult`);
   await ready(page);
@@ -204,7 +235,9 @@ test('sunburn puts the visit off: the first date that suits, words for the clien
   await saved(page);
   await page.getByRole('button', { name: 'Put off to a date' }).click();
   const dialog = page.getByRole('dialog', { name: 'Put the visit off' });
-  await expect(dialog.getByLabel('Words for the client')).toHaveValue(/Dear Hedda,[\s\S]*Sunburnt skin has to heal first[\s\S]*moved your appointment/);
+  await expect(dialog.getByLabel('Words for the client')).toHaveValue(
+    /Dear Hedda,[\s\S]*Sunburnt skin has to heal first[\s\S]*moved your appointment/,
+  );
   await dialog.getByRole('button', { name: /^Move to/ }).click();
   await expect(page).toHaveURL(/127\.0\.0\.1:\d+\/$/);
   await page.goto('/clients/hedda');
@@ -214,7 +247,9 @@ test('sunburn puts the visit off: the first date that suits, words for the clien
   await expect(page.getByText('Dear Hedda,')).toBeVisible();
 });
 
-test('the rules are read, found, tightened with a name; a milder one needs a reason, a hard one stands', async ({ page }) => {
+test('the rules are read, found, tightened with a name; a milder one needs a reason, a hard one stands', async ({
+  page,
+}) => {
   await page.goto('/rules');
   await ready(page);
   await page.getByLabel('Who is at this tablet').selectOption('Bao');
@@ -236,7 +271,9 @@ test('the rules are read, found, tightened with a name; a milder one needs a rea
   await expect(page.getByText('This rule is never loosened.')).toBeVisible();
 });
 
-test('a card is changed with its history, put away and taken out; clients come in from a table, all or none', async ({ page }) => {
+test('a card is changed with its history, put away and taken out; clients come in from a table, all or none', async ({
+  page,
+}) => {
   await page.goto('/clients/bram');
   await ready(page);
   await page.getByRole('button', { name: 'Change the card' }).click();
@@ -267,13 +304,20 @@ test('a card is changed with its history, put away and taken out; clients come i
   await expect(page.getByRole('link', { name: /Nell Ashgrove/ })).toBeVisible();
 });
 
-test('zones come from the body: tapped, by key, by name; services put theirs down together', async ({ page, request }) => {
+test('zones come from the body: tapped, by key, by name; services put theirs down together', async ({
+  page,
+  request,
+}) => {
   const visitId = await walkIn(request, 'idris');
   await page.goto(`/visits/${visitId}/consult`);
   await ready(page);
-  const zones = async (): Promise<readonly string[]> => (await bench(request, visitId)).zones.map((z) => `${z.zone}/${z.side}`);
+  const zones = async (): Promise<readonly string[]> =>
+    (await bench(request, visitId)).zones.map((z) => `${z.zone}/${z.side}`);
   const body = page.getByRole('group', { name: /^(From the front|From behind|Face)/ });
-  await expect(body.getByRole('button', { name: /^Underarm, left, on the bench, last/ })).toHaveAttribute('aria-pressed', 'true');
+  await expect(body.getByRole('button', { name: /^Underarm, left, on the bench, last/ })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
   await body.getByRole('button', { name: /^Nape/ }).click();
   await expect.poll(zones).toEqual(['nape/middle', 'underarm/left', 'underarm/right']);
   await body.getByRole('button', { name: /^Chin/ }).focus();
@@ -281,6 +325,9 @@ test('zones come from the body: tapped, by key, by name; services put theirs dow
   await expect.poll(zones).toContain('chin/middle');
   await page.getByRole('group', { name: 'Services' }).getByRole('button', { name: 'Ears and rim of the nose' }).click();
   await expect.poll(zones).toEqual(expect.arrayContaining(['ear/left', 'ear/right', 'nose-rim/middle']));
-  await page.getByRole('group', { name: 'Services' }).getByRole('button', { name: /Ears and rim of the nose/ }).click();
+  await page
+    .getByRole('group', { name: 'Services' })
+    .getByRole('button', { name: /Ears and rim of the nose/ })
+    .click();
   await expect.poll(zones).not.toContain('ear/left');
 });

@@ -7,18 +7,41 @@ import { bench, saved } from './support';
 
 /** A visit of one's own, so that no other test meets it. */
 async function freshVisit(page: Page, clientId = 'saoirse'): Promise<string> {
-  const made = await page.request.post('/api/visits', { data: { clientId, zones: [{ zone: 'underarm', side: 'left' }, { zone: 'underarm', side: 'right' }] } });
+  const made = await page.request.post('/api/visits', {
+    data: {
+      clientId,
+      zones: [
+        { zone: 'underarm', side: 'left' },
+        { zone: 'underarm', side: 'right' },
+      ],
+    },
+  });
   expect(made.ok()).toBe(true);
   return ((await made.json()) as { visitId: string }).visitId;
 }
-const caseOf = async (page: Page, visitId: string): Promise<VisitCase> => (await (await page.request.get(`/api/visits/${visitId}/case`)).json()) as VisitCase;
-const number = async (page: Page, attribute: string): Promise<number> => Number(await page.locator(`[${attribute}]`).first().getAttribute(attribute));
+const caseOf = async (page: Page, visitId: string): Promise<VisitCase> =>
+  (await (await page.request.get(`/api/visits/${visitId}/case`)).json()) as VisitCase;
+const number = async (page: Page, attribute: string): Promise<number> =>
+  Number(await page.locator(`[${attribute}]`).first().getAttribute(attribute));
 
-test('the thickness slider moves window, felt heat and set time by the engine’s own figures; what is tried can be planned with and taken back', async ({ page }) => {
+test('the thickness slider moves window, felt heat and set time by the engine’s own figures; what is tried can be planned with and taken back', async ({
+  page,
+}) => {
   const visitId = await freshVisit(page, 'ottilie');
   const fresh = await bench(page.request, visitId);
   for (const [i, z] of fresh.zones.entries()) {
-    const put = await page.request.put(`/api/visits/${visitId}/charts/${z.zone}/${z.side}`, { data: { version: fresh.visit.version + i, data: { ...z.data, hair: { ...z.data['hair'] as object, lengthMm: 8 }, product: 'film-hard', way: 'with', reason: 'a slab to be tried' } } });
+    const put = await page.request.put(`/api/visits/${visitId}/charts/${z.zone}/${z.side}`, {
+      data: {
+        version: fresh.visit.version + i,
+        data: {
+          ...z.data,
+          hair: { ...(z.data['hair'] as object), lengthMm: 8 },
+          product: 'film-hard',
+          way: 'with',
+          reason: 'a slab to be tried',
+        },
+      },
+    });
     expect(put.ok()).toBe(true);
   }
   await page.goto(`/visits/${visitId}/match`);
@@ -31,7 +54,8 @@ test('the thickness slider moves window, felt heat and set time by the engine’
   const { skin } = ZONES.underarm;
   const { tab: manner } = product.manners;
   const lowerLimitK = feltLimitC(skin, sensitivity) - zone.heat.limitC;
-  const windowAt = (thicknessMm: number) => workingWindow({ product, manner, mannerName: 'tab', skin, sensitivity, roomC: 22, lowerLimitK, thicknessMm });
+  const windowAt = (thicknessMm: number) =>
+    workingWindow({ product, manner, mannerName: 'tab', skin, sensitivity, roomC: 22, lowerLimitK, thicknessMm });
   const slab = page.getByRole('slider', { name: /^Thickness/ });
   await expect(slab).not.toHaveAttribute('aria-disabled', 'true');
   const feltBefore = await number(page, 'data-felt');
@@ -77,14 +101,20 @@ test('the thickness slider moves window, felt heat and set time by the engine’
   expect((await bench(page.request, visitId)).plan.zones[0]?.heat?.thicknessMm).toBe(zone.heat.thicknessMm);
 });
 
-test('what would flip the choice, and every figure at the desk, are those of the core; waxed skin has its own window', async ({ page }) => {
+test('what would flip the choice, and every figure at the desk, are those of the core; waxed skin has its own window', async ({
+  page,
+}) => {
   const visitId = await freshVisit(page);
   await page.goto(`/visits/${visitId}/match`);
   const flips = choiceFlips(await caseOf(page, visitId), 0);
   if (!flips.ok) throw new Error(flips.error.code);
   const section = page.locator('[data-flips=known]');
   await expect(section.getByRole('listitem')).toHaveCount(flips.value.length);
-  for (const f of flips.value) await expect(section).toContainText(f.input === 'length' ? `${f.at} mm` : `${f.input === 'coarseness' ? 'Coarseness' : 'Sensitivity'} ${f.at}`);
+  for (const f of flips.value) {
+    await expect(section).toContainText(
+      f.input === 'length' ? `${f.at} mm` : `${f.input === 'coarseness' ? 'Coarseness' : 'Sensitivity'} ${f.at}`,
+    );
+  }
   // cost stands nowhere until it is asked for
   await expect(page.getByRole('columnheader', { name: 'material' })).toBeHidden();
   await page.getByText('All figures, with cost').click();
@@ -96,10 +126,16 @@ test('what would flip the choice, and every figure at the desk, are those of the
   await expect(page.getByText('On waxed skin the same wax feels hotter', { exact: false })).toBeVisible();
   const later = plan.zones[0]?.heat?.laterPass;
   if (!later) throw new Error('a second pass is planned');
-  await expect(page.getByRole('img', { name: new RegExp(`^Working heat at touch ${Math.round(later.min)} to ${Math.round(later.max)} degrees`) })).toBeVisible();
+  await expect(
+    page.getByRole('img', {
+      name: new RegExp(`^Working heat at touch ${Math.round(later.min)} to ${Math.round(later.max)} degrees`),
+    }),
+  ).toBeVisible();
 });
 
-test('the catalogue by mouse, keys and touch: a wrong figure is kept as a draft and refused, a right one is planned with; files go out and come in', async ({ page }) => {
+test('the catalogue by mouse, keys and touch: a wrong figure is kept as a draft and refused, a right one is planned with; files go out and come in', async ({
+  page,
+}) => {
   await page.goto('/studio');
   await page.getByRole('link', { name: 'Products' }).click();
   await page.getByRole('link', { name: 'Film hard wax, beads' }).click();
@@ -131,18 +167,30 @@ test('the catalogue by mouse, keys and touch: a wrong figure is kept as a draft 
   const own = page.getByRole('article').filter({ hasText: 'House film wax, beads' });
   await expect(own).toContainText('Contains honey');
   const visitId = await freshVisit(page);
-  expect((await bench(page.request, visitId)).plan.zones[0]?.options.some((o) => o.product === 'house-film-wax-beads')).toBe(true);
+  expect(
+    (await bench(page.request, visitId)).plan.zones[0]?.options.some((o) => o.product === 'house-film-wax-beads'),
+  ).toBe(true);
   await own.getByRole('checkbox').click();
   await expect(own.getByRole('checkbox')).not.toBeChecked();
-  expect((await bench(page.request, visitId)).plan.zones[0]?.options.some((o) => o.product === 'house-film-wax-beads')).toBe(false);
+  expect(
+    (await bench(page.request, visitId)).plan.zones[0]?.options.some((o) => o.product === 'house-film-wax-beads'),
+  ).toBe(false);
   // files
   const text = await (await page.request.get('/api/products/export')).text();
-  const choose = async (content: string): Promise<void> => { await page.locator('input[type=file]').setInputFiles({ name: 'products.json', mimeType: 'application/json', buffer: Buffer.from(content) }); };
+  const choose = async (content: string): Promise<void> => {
+    await page
+      .locator('input[type=file]')
+      .setInputFiles({ name: 'products.json', mimeType: 'application/json', buffer: Buffer.from(content) });
+  };
   await choose(text.replace('"grip": 0.85', '"grip": 8.5'));
   await expect(page.getByRole('alert').filter({ hasText: 'products[0].grip' })).toBeVisible();
   await choose('no json');
   await expect(page.getByRole('alert').filter({ hasText: 'not JSON' })).toBeVisible();
-  await choose(text.replaceAll('house-film-wax-beads', 'house-film-two').replace('House film wax, beads', 'House film wax, second'));
+  await choose(
+    text
+      .replaceAll('house-film-wax-beads', 'house-film-two')
+      .replace('House film wax, beads', 'House film wax, second'),
+  );
   const dialog = page.getByRole('dialog');
   await expect(dialog).toContainText('House film wax, second');
   await dialog.getByRole('button', { name: 'Take in' }).click();

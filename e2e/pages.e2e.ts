@@ -6,14 +6,33 @@ const STATIONS = ['consult', 'chart', 'match', 'strips', 'work', 'read', 'return
 
 test('every page passes axe and has no sideways scroll at 360 px', async ({ page, request }) => {
   const visitId = await openVisit(request, 'saoirse');
-  const pages = ['/', '/clients', '/clients/wilhelmina', '/nowhere', '/rules', '/studio', '/prices', '/products', '/products/cream-hard', '/products/new?from=soft', ...STATIONS.map((s) => `/visits/${visitId}/${s}`)];
+  const pages = [
+    '/',
+    '/clients',
+    '/clients/wilhelmina',
+    '/nowhere',
+    '/rules',
+    '/studio',
+    '/prices',
+    '/products',
+    '/products/cream-hard',
+    '/products/new?from=soft',
+    ...STATIONS.map((s) => `/visits/${visitId}/${s}`),
+  ];
   const found: string[] = [];
   for (const path of pages) {
     await page.setViewportSize({ width: 1280, height: 800 });
     await page.goto(path);
     await page.waitForTimeout(400);
-    const axe = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
-    found.push(...axe.violations.map((v) => `${path}: ${v.id} ${v.nodes[0]?.html.slice(0, 140) ?? ''} ${v.nodes[0]?.failureSummary?.slice(0, 160) ?? ''}`));
+    const axe = await new AxeBuilder({ page })
+      .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+      .analyze();
+    found.push(
+      ...axe.violations.map(
+        (v) =>
+          `${path}: ${v.id} ${v.nodes[0]?.html.slice(0, 140) ?? ''} ${v.nodes[0]?.failureSummary?.slice(0, 160) ?? ''}`,
+      ),
+    );
     await page.setViewportSize({ width: 360, height: 740 });
     await page.waitForTimeout(150);
     const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
@@ -22,11 +41,18 @@ test('every page passes axe and has no sideways scroll at 360 px', async ({ page
   expect(found).toEqual([]);
 });
 
-test('keys alone: stations by G and a number, search by /, the list of keys by ?, none while typing', async ({ page, request }) => {
+test('keys alone: stations by G and a number, search by /, the list of keys by ?, none while typing', async ({
+  page,
+  request,
+}) => {
   const visitId = await openVisit(request, 'saoirse');
   await page.goto(`/visits/${visitId}/consult`);
   await keyBound(page, 'g');
-  for (const [key, station] of [['3', 'match'], ['7', 'return'], ['2', 'chart']] as const) {
+  for (const [key, station] of [
+    ['3', 'match'],
+    ['7', 'return'],
+    ['2', 'chart'],
+  ] as const) {
     await page.keyboard.press('g');
     await page.keyboard.press(key);
     await expect(page).toHaveURL(new RegExp(`/${station}$`));
@@ -45,7 +71,10 @@ test('keys alone: stations by G and a number, search by /, the list of keys by ?
   await expect(page).toHaveURL(/chart$/);
 });
 
-test('the privacy curtain hides everything by one key or one tap, at the table too, and the fault list answers F', async ({ page, request }) => {
+test('the privacy curtain hides everything by one key or one tap, at the table too, and the fault list answers F', async ({
+  page,
+  request,
+}) => {
   const visitId = await openVisit(request, 'teodora');
   await page.goto(`/visits/${visitId}/consult`);
   await keyBound(page, '.');
@@ -80,7 +109,9 @@ test('a new client is added; an empty name is refused with what is kept', async 
   await expect(page.getByRole('heading', { name: /^(Not yet|Adapt|Go)/ })).toBeVisible();
 });
 
-test('bad requests get 4xx with what is wrong and change nothing; a stale version gets what is newer', async ({ request }) => {
+test('bad requests get 4xx with what is wrong and change nothing; a stale version gets what is newer', async ({
+  request,
+}) => {
   const visitId = await openVisit(request, 'saoirse');
   const before = await bench(request, visitId);
   const at = `/api/visits/${visitId}`;
@@ -88,8 +119,18 @@ test('bad requests get 4xx with what is wrong and change nothing; a stale versio
   if (!zone) throw new Error('the demo visit has zones');
   const bad: readonly (readonly [string, string, unknown, number])[] = [
     ['put', `${at}/consult`, { version: before.visit.version, consult: { v: 1 } }, 422],
-    ['put', `${at}/charts/${zone.zone}/${zone.side}`, { version: before.visit.version, data: { ...zone.data, strokes: [{ at: [900, 1], towards: [0, 1] }] } }, 422],
-    ['put', `${at}/charts/${zone.zone}/${zone.side}`, { version: before.visit.version, data: { ...zone.data, extra: true } }, 422],
+    [
+      'put',
+      `${at}/charts/${zone.zone}/${zone.side}`,
+      { version: before.visit.version, data: { ...zone.data, strokes: [{ at: [900, 1], towards: [0, 1] }] } },
+      422,
+    ],
+    [
+      'put',
+      `${at}/charts/${zone.zone}/${zone.side}`,
+      { version: before.visit.version, data: { ...zone.data, extra: true } },
+      422,
+    ],
     ['put', `${at}/charts/chin/middle`, { version: before.visit.version, data: zone.data }, 404],
     ['put', `${at}/zones`, { version: before.visit.version, zones: [{ zone: 'upper-lip', side: 'left' }] }, 422],
     ['post', `${at}/journal`, { events: [{ id: 'x y', atMs: -1, kind: 'jump' }] }, 422],
@@ -105,8 +146,24 @@ test('bad requests get 4xx with what is wrong and change nothing; a stale versio
     const { error } = (await answer.json()) as { error: { code: string; message: string; details: unknown[] } };
     expect(error.code.length > 0 && error.message.length > 0 && Array.isArray(error.details)).toBe(true);
   }
-  expect((await request.fetch(`${at}/consult`, { method: 'put', headers: { 'content-type': 'application/json' }, data: Buffer.from('{') })).status()).toBe(400);
-  expect((await request.fetch('/api/visits', { method: 'post', headers: { origin: 'http://elsewhere.example' }, data: { bookingId: 'demo-booking-saoirse' } })).status()).toBe(403);
+  expect(
+    (
+      await request.fetch(`${at}/consult`, {
+        method: 'put',
+        headers: { 'content-type': 'application/json' },
+        data: Buffer.from('{'),
+      })
+    ).status(),
+  ).toBe(400);
+  expect(
+    (
+      await request.fetch('/api/visits', {
+        method: 'post',
+        headers: { origin: 'http://elsewhere.example' },
+        data: { bookingId: 'demo-booking-saoirse' },
+      })
+    ).status(),
+  ).toBe(403);
   expect((await request.get('/api/visits/nobody')).status()).toBe(404);
   expect(await bench(request, visitId)).toEqual(before);
   const good = { version: before.visit.version, zones: before.zones.map(({ zone: z, side }) => ({ zone: z, side })) };
@@ -121,7 +178,9 @@ test('two tablets: both versions are kept until one is chosen', async ({ page, r
   const visitId = await openVisit(request, 'saoirse');
   await page.goto(`/visits/${visitId}/consult`);
   const now = await bench(request, visitId);
-  await request.put(`/api/visits/${visitId}/zones`, { data: { version: now.visit.version, zones: now.zones.map(({ zone, side }) => ({ zone, side })) } });
+  await request.put(`/api/visits/${visitId}/zones`, {
+    data: { version: now.visit.version, zones: now.zones.map(({ zone, side }) => ({ zone, side })) },
+  });
   await page.getByRole('button', { name: 'Scrub', exact: true }).click();
   await expect(page.getByRole('alert').filter({ hasText: 'Another tablet saved something newer' })).toBeVisible();
   await page.getByRole('button', { name: 'Keep mine' }).click();

@@ -2,8 +2,18 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
 import { bench } from './support';
 
-test('the strips say how the hand takes them off, and go on paper one zone a page, without a name', async ({ page }) => {
-  const made = await page.request.post('/api/visits', { data: { clientId: 'ottilie', zones: [{ zone: 'knee', side: 'left' }, { zone: 'brow', side: 'left' }] } });
+test('the strips say how the hand takes them off, and go on paper one zone a page, without a name', async ({
+  page,
+}) => {
+  const made = await page.request.post('/api/visits', {
+    data: {
+      clientId: 'ottilie',
+      zones: [
+        { zone: 'knee', side: 'left' },
+        { zone: 'brow', side: 'left' },
+      ],
+    },
+  });
   const { visitId } = (await made.json()) as { visitId: string };
   const { plan } = await bench(page.request, visitId);
   const [knee, brow] = plan.zones;
@@ -11,24 +21,35 @@ test('the strips say how the hand takes them off, and go on paper one zone a pag
   const first = knee?.strips[0];
   if (!first || !brow) throw new Error('the knee has strips');
   expect(first.pulls).toBeGreaterThan(1);
-  await page.getByRole('button', { name: String(first.order), exact: true }).first().click();
+  await page
+    .getByRole('button', { name: String(first.order), exact: true })
+    .first()
+    .click();
   await expect(page.getByText(first.handwork ?? '')).toBeVisible();
   // the browser's own print: a page for each zone, nothing else of the app on it
   await expect(page.getByRole('button', { name: 'Print the strips' })).toBeVisible();
-  const pdf = (await page.pdf({ format: 'A4', margin: { top: '12mm', bottom: '12mm', left: '12mm', right: '12mm' } })).toString('latin1');
+  const pdf = (
+    await page.pdf({ format: 'A4', margin: { top: '12mm', bottom: '12mm', left: '12mm', right: '12mm' } })
+  ).toString('latin1');
   expect(pdf.match(/\/Type\s*\/Page[^s]/g)).toHaveLength(2);
   await page.evaluate(() => window.dispatchEvent(new Event('beforeprint')));
   const paper = page.locator('[data-paper]');
   await expect(paper).toHaveCount(1);
   expect(await paper.textContent()).not.toContain('Ottilie');
   expect(await paper.textContent()).toContain('test on your wrist');
-  expect(await paper.getByRole('row', { includeHidden: true }).count()).toBe(2 + plan.zones.reduce((n, z) => n + z.strips.length, 0));
+  expect(await paper.getByRole('row', { includeHidden: true }).count()).toBe(
+    2 + plan.zones.reduce((n, z) => n + z.strips.length, 0),
+  );
   await page.evaluate(() => window.dispatchEvent(new Event('afterprint')));
   await expect(paper).toHaveCount(0);
 });
 
-test('strips are cut, joined, turned, drawn, moved and taken away by mouse, keys and touch; rules answer at once; what is saved is what is planned; undo, back to the plan', async ({ page }) => {
-  const made = await page.request.post('/api/visits', { data: { clientId: 'ottilie', zones: [{ zone: 'lower-leg-front', side: 'left' }] } });
+test('strips are cut, joined, turned, drawn, moved and taken away by mouse, keys and touch; rules answer at once; what is saved is what is planned; undo, back to the plan', async ({
+  page,
+}) => {
+  const made = await page.request.post('/api/visits', {
+    data: { clientId: 'ottilie', zones: [{ zone: 'lower-leg-front', side: 'left' }] },
+  });
   const { visitId } = (await made.json()) as { visitId: string };
   const planned = (await bench(page.request, visitId)).plan.zones[0];
   if (!planned) throw new Error('the leg is planned');
@@ -38,21 +59,34 @@ test('strips are cut, joined, turned, drawn, moved and taken away by mouse, keys
   await expect(page.locator('[data-laid="yes"]')).toBeVisible();
   const strips = sheet.locator('[data-strip]');
   await expect(strips).toHaveCount(planned.strips.length);
-  const axe = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
+  const axe = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+    .analyze();
   expect(axe.violations.map((v) => `${v.id} ${v.nodes[0]?.html.slice(0, 120) ?? ''}`)).toEqual([]);
   /** Where a point of the sheet lies on the screen. */
-  const onScreen = (x: number, y: number): Promise<{ x: number; y: number }> => sheet.evaluate((svg, [u, v]) => {
-    const p = new DOMPoint(u, v).matrixTransform((svg as unknown as SVGSVGElement).getScreenCTM() ?? new DOMMatrix());
-    return { x: p.x, y: p.y };
-  }, [x, y] as const);
+  const onScreen = (x: number, y: number): Promise<{ x: number; y: number }> =>
+    sheet.evaluate(
+      (svg, [u, v]) => {
+        const p = new DOMPoint(u, v).matrixTransform(
+          (svg as unknown as SVGSVGElement).getScreenCTM() ?? new DOMMatrix(),
+        );
+        return { x: p.x, y: p.y };
+      },
+      [x, y] as const,
+    );
   const first = planned.strips[0]?.outline ?? [];
-  const [mx, my] = [first.reduce((s, p) => s + p[0], 0) / first.length, first.reduce((s, p) => s + p[1], 0) / first.length];
+  const [mx, my] = [
+    first.reduce((s, p) => s + p[0], 0) / first.length,
+    first.reduce((s, p) => s + p[1], 0) / first.length,
+  ];
   // the mouse cuts the first strip across
   await page.getByRole('button', { name: 'Cut', exact: true }).click();
   const [from, to] = [await onScreen(mx - 3, my), await onScreen(mx + 3, my)];
   await page.mouse.move(from.x, from.y);
   await page.mouse.down();
-  for (let k = 1; k <= 6; k++) await page.mouse.move(from.x + ((to.x - from.x) * k) / 6, from.y + ((to.y - from.y) * k) / 6);
+  for (let k = 1; k <= 6; k++) {
+    await page.mouse.move(from.x + ((to.x - from.x) * k) / 6, from.y + ((to.y - from.y) * k) / 6);
+  }
   await page.mouse.up();
   await expect(strips).toHaveCount(planned.strips.length + 1);
   await expect(page.getByText('All saved')).toBeVisible();
@@ -82,7 +116,9 @@ test('strips are cut, joined, turned, drawn, moved and taken away by mouse, keys
   await page.getByRole('region', { name: 'Rules' }).waitFor();
   await page.getByRole('button', { name: '5', exact: true }).click();
   await page.getByRole('button', { name: 'Take away' }).press('Enter');
-  await expect(page.getByRole('region', { name: 'Rules' })).toContainText('of the hair is covered; the rest would stay');
+  await expect(page.getByRole('region', { name: 'Rules' })).toContainText(
+    'of the hair is covered; the rest would stay',
+  );
   await page.getByRole('button', { name: 'Give free hair to the neighbours' }).click();
   await expect(page.getByRole('region', { name: 'Rules' })).not.toContainText('the rest would stay');
   // drawn round a place in the middle: a strip of its own, the others give way; moved by the mouse; both taken back
@@ -97,12 +133,21 @@ test('strips are cut, joined, turned, drawn, moved and taken away by mouse, keys
   const [w, h] = planned.sheetCm;
   const there = await strips.count();
   await page.getByRole('button', { name: 'Draw', exact: true }).click();
-  await drag(Array.from({ length: 13 }, (_, k) => [w / 2 + 2 * Math.cos((k * Math.PI) / 6), h / 2 + 2 * Math.sin((k * Math.PI) / 6)] as const));
+  await drag(
+    Array.from(
+      { length: 13 },
+      (_, k) => [w / 2 + 2 * Math.cos((k * Math.PI) / 6), h / 2 + 2 * Math.sin((k * Math.PI) / 6)] as const,
+    ),
+  );
   await expect.poll(() => strips.count()).toBeGreaterThan(there);
   await expect(page.getByRole('region', { name: 'The chosen strip' })).toBeVisible();
   await page.getByRole('button', { name: 'Move', exact: true }).click();
   const drawnBefore = await strips.last().getAttribute('d');
-  await drag([[w / 2, h / 2], [w / 2 + 0.6, h / 2 + 0.3], [w / 2 + 1.2, h / 2 + 0.6]]);
+  await drag([
+    [w / 2, h / 2],
+    [w / 2 + 0.6, h / 2 + 0.3],
+    [w / 2 + 1.2, h / 2 + 0.6],
+  ]);
   await expect.poll(() => strips.last().getAttribute('d')).not.toBe(drawnBefore);
   for (let k = 0; k < 2; k++) await page.getByRole('button', { name: /^Undo/ }).click();
   await expect(strips).toHaveCount(there);
@@ -131,13 +176,32 @@ test('strips are cut, joined, turned, drawn, moved and taken away by mouse, keys
 });
 
 test('the shoulder is thinned out by one tick, and strips with a fault are refused by path', async ({ page }) => {
-  const made = await page.request.post('/api/visits', { data: { clientId: 'ottilie', zones: [{ zone: 'shoulder', side: 'left' }] } });
+  const made = await page.request.post('/api/visits', {
+    data: { clientId: 'ottilie', zones: [{ zone: 'shoulder', side: 'left' }] },
+  });
   const { visitId } = (await made.json()) as { visitId: string };
   const before = await bench(page.request, visitId);
   const [zone] = before.zones;
   if (!zone) throw new Error('one zone');
-  const put = (data: object) => page.request.put(`/api/visits/${visitId}/charts/shoulder/left`, { data: { version: before.visit.version, data: { ...zone.data, ...data } } });
-  const bad = await put({ handStrips: { family: 'hard', way: 'with', strips: [{ outline: [[1, 1], [2, 2], [3, 3]] }] } });
+  const put = (data: object) =>
+    page.request.put(`/api/visits/${visitId}/charts/shoulder/left`, {
+      data: { version: before.visit.version, data: { ...zone.data, ...data } },
+    });
+  const bad = await put({
+    handStrips: {
+      family: 'hard',
+      way: 'with',
+      strips: [
+        {
+          outline: [
+            [1, 1],
+            [2, 2],
+            [3, 3],
+          ],
+        },
+      ],
+    },
+  });
   expect(bad.status()).toBe(422);
   expect(JSON.stringify(await bad.json())).toContain('handStrips.strips[0].outline');
   expect((await put({ product: 'film-hard', way: 'with' })).status()).toBe(200);
@@ -150,8 +214,18 @@ test('the shoulder is thinned out by one tick, and strips with a fault are refus
   expect(faded?.strips.length).toBeGreaterThan(before.plan.zones[0]?.strips.length ?? 99);
 });
 
-test('the plan goes out as PDF and SVG without a name; prices are entered by keys, a margin stands at the desk only', async ({ page }) => {
-  const made = await page.request.post('/api/visits', { data: { clientId: 'ottilie', zones: [{ zone: 'underarm', side: 'left' }, { zone: 'underarm', side: 'right' }] } });
+test('the plan goes out as PDF and SVG without a name; prices are entered by keys, a margin stands at the desk only', async ({
+  page,
+}) => {
+  const made = await page.request.post('/api/visits', {
+    data: {
+      clientId: 'ottilie',
+      zones: [
+        { zone: 'underarm', side: 'left' },
+        { zone: 'underarm', side: 'right' },
+      ],
+    },
+  });
   const { visitId } = (await made.json()) as { visitId: string };
   const { plan } = await bench(page.request, visitId);
   const pdf = (await (await page.request.get(`/api/visits/${visitId}/strips`)).body()).toString('latin1');
@@ -170,7 +244,9 @@ test('the plan goes out as PDF and SVG without a name; prices are entered by key
   await expect(page.getByText('Saved.')).toBeVisible();
   await page.reload();
   await expect(price).toHaveValue('24.50');
-  const bad = await page.request.put('/api/prices', { data: { version: 1, money: { labourMinorPerHour: -1, roomMinorPerHour: 0, priceMinor: {} } } });
+  const bad = await page.request.put('/api/prices', {
+    data: { version: 1, money: { labourMinorPerHour: -1, roomMinorPerHour: 0, priceMinor: {} } },
+  });
   expect(bad.status()).toBe(422);
   await page.goto(`/visits/${visitId}/strips`);
   const desk = page.locator('[data-desk]');
@@ -183,18 +259,37 @@ test('the plan goes out as PDF and SVG without a name; prices are entered by key
 });
 
 test('what the first pass left is gone over again in small strips, and only there', async ({ page }) => {
-  const made = await page.request.post('/api/visits', { data: { clientId: 'ottilie', zones: [{ zone: 'underarm', side: 'left' }] } });
+  const made = await page.request.post('/api/visits', {
+    data: { clientId: 'ottilie', zones: [{ zone: 'underarm', side: 'left' }] },
+  });
   const { visitId } = (await made.json()) as { visitId: string };
   const before = await bench(page.request, visitId);
   const [zone] = before.zones;
   if (!zone) throw new Error('one zone');
-  expect((await page.request.put(`/api/visits/${visitId}/charts/underarm/left`, { data: { version: before.visit.version, data: { ...zone.data, product: 'film-hard', way: 'with' } } })).status()).toBe(200);
+  expect(
+    (
+      await page.request.put(`/api/visits/${visitId}/charts/underarm/left`, {
+        data: { version: before.visit.version, data: { ...zone.data, product: 'film-hard', way: 'with' } },
+      })
+    ).status(),
+  ).toBe(200);
   const { plan } = await bench(page.request, visitId);
   const strips = plan.zones[0]?.strips ?? [];
   const at = Date.now() - 400_000;
-  const events = [{ id: 'w', atMs: at, kind: 'wrist', product: 'film-hard' }, ...strips.flatMap((s, i) => [
-    { id: `l${i}`, atMs: at + 60_000 * i + 1000, kind: 'laid', strip: s.id }, { id: `p${i}`, atMs: at + 60_000 * i + 50_000, kind: 'pulled', strip: s.id }, { id: `m${i}`, atMs: at + 60_000 * i + 51_000, kind: 'mark', strip: s.id, mark: i === 0 ? 'some-left' : i === 1 ? 'sore' : 'clean' },
-  ])];
+  const events = [
+    { id: 'w', atMs: at, kind: 'wrist', product: 'film-hard' },
+    ...strips.flatMap((s, i) => [
+      { id: `l${i}`, atMs: at + 60_000 * i + 1000, kind: 'laid', strip: s.id },
+      { id: `p${i}`, atMs: at + 60_000 * i + 50_000, kind: 'pulled', strip: s.id },
+      {
+        id: `m${i}`,
+        atMs: at + 60_000 * i + 51_000,
+        kind: 'mark',
+        strip: s.id,
+        mark: i === 0 ? 'some-left' : i === 1 ? 'sore' : 'clean',
+      },
+    ]),
+  ];
   expect((await page.request.post(`/api/visits/${visitId}/journal`, { data: { events } })).status()).toBe(200);
   await page.goto(`/visits/${visitId}/read`);
   await page.getByRole('radio', { name: 'pink, usual' }).click();

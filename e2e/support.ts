@@ -7,7 +7,18 @@ import type { VisitCase } from '../src/core/plan';
 
 export interface ServerBench {
   readonly visit: { readonly id: string; readonly version: number; readonly status: string; readonly consult: unknown };
-  readonly zones: readonly { readonly zone: string; readonly side: string; readonly data: { readonly strokes: readonly { readonly at: readonly [number, number]; readonly towards: readonly [number, number] }[]; readonly marks: readonly unknown[]; readonly densities?: readonly DensityPlace[] } & Record<string, unknown> }[];
+  readonly zones: readonly {
+    readonly zone: string;
+    readonly side: string;
+    readonly data: {
+      readonly strokes: readonly {
+        readonly at: readonly [number, number];
+        readonly towards: readonly [number, number];
+      }[];
+      readonly marks: readonly unknown[];
+      readonly densities?: readonly DensityPlace[];
+    } & Record<string, unknown>;
+  }[];
   readonly plan: Plan;
   readonly journal: readonly { readonly id: string; readonly kind: string }[];
 }
@@ -30,7 +41,11 @@ export async function planOf(request: APIRequestContext, visitId: string): Promi
   return plan.value;
 }
 
-export const saved = async (page: Page): Promise<void> => { await expect(page.locator('[data-sync="saved"]').first()).toBeVisible(); };
+export const saved = async (page: Page): Promise<void> => {
+  await expect(page.locator('[data-sync="saved"]').first()).toBeVisible();
+};
 
 /** Waits until a key is bound: a station's keys come a moment after the bar's. */
-export const keyBound = async (page: Page, key: string): Promise<void> => { await page.waitForFunction((k) => (document.documentElement.dataset['keys'] ?? '').split(' ').includes(k), key); };
+export const keyBound = async (page: Page, key: string): Promise<void> => {
+  await page.waitForFunction((k) => (document.documentElement.dataset['keys'] ?? '').split(' ').includes(k), key);
+};

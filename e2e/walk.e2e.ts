@@ -1,7 +1,10 @@
 import { expect, test } from '@playwright/test';
 import { bench, planOf, saved } from './support';
 
-test('a returning client: six taps from Today to the first lay, then the whole visit to its end', async ({ page, request }) => {
+test('a returning client: six taps from Today to the first lay, then the whole visit to its end', async ({
+  page,
+  request,
+}) => {
   await page.goto('/');
   let taps = 0;
   const tap = async (name: string | RegExp, role: 'button' | 'link' = 'button'): Promise<void> => {
@@ -23,12 +26,18 @@ test('a returning client: six taps from Today to the first lay, then the whole v
   // figures on the screen are those of the core
   const slip = page.getByLabel('Plan so far');
   await expect(slip).toContainText(`${Math.round(zone.heat.workingC.target)} °C`);
-  await expect(slip).toContainText(`${zone.strips.length} here, ${plan.zones.reduce((n, z) => n + z.strips.length, 0)} in all`);
+  await expect(slip).toContainText(
+    `${zone.strips.length} here, ${plan.zones.reduce((n, z) => n + z.strips.length, 0)} in all`,
+  );
   await expect(slip).toContainText('estimate: test on your wrist');
   // the pot from cold is worked out beside the page
-  await expect(page.locator('[data-pot=known]')).toHaveText(/^From cold: full heat for about \d+ min, then down; ready after about \d+ min/);
+  await expect(page.locator('[data-pot=known]')).toHaveText(
+    /^From cold: full heat for about \d+ min, then down; ready after about \d+ min/,
+  );
   const chosen = page.getByRole('radiogroup', { name: 'Products and ways' }).getByRole('radio', { checked: true });
-  await expect(chosen).toContainText(`${Math.round((zone.options.find((o) => o.product === zone.choice?.product && o.way === zone.choice.way)?.workableShare ?? 0) * 100)} %`);
+  await expect(chosen).toContainText(
+    `${Math.round((zone.options.find((o) => o.product === zone.choice?.product && o.way === zone.choice.way)?.workableShare ?? 0) * 100)} %`,
+  );
   await expect(page.getByText(`about ${Math.round(zone.heat.feltPeakC)} °C`)).toBeVisible();
   await tap(/^Take /);
   await expect(page).toHaveURL(/\/strips$/);
@@ -74,7 +83,9 @@ test('a returning client: six taps from Today to the first lay, then the whole v
   // back button and a second look: the record stands and cannot be changed
   await page.goto(`/visits/${visitId}/chart`);
   await expect(page.getByText('This visit is closed')).toBeVisible();
-  const refused = await request.put(`/api/visits/${visitId}/zones`, { data: { version: closed.visit.version, zones: [{ zone: 'upper-lip', side: 'middle' }] } });
+  const refused = await request.put(`/api/visits/${visitId}/zones`, {
+    data: { version: closed.visit.version, zones: [{ zone: 'upper-lip', side: 'middle' }] },
+  });
   expect(refused.status()).toBe(422);
 });
 

@@ -46,22 +46,37 @@ test('closing the browser at the table and opening it again resumes at the same 
   await again.close();
 });
 
-test('the same event sent twice is written once, and a chart changed meanwhile does not renumber the table', async ({ request }) => {
+test('the same event sent twice is written once, and a chart changed meanwhile does not renumber the table', async ({
+  request,
+}) => {
   const visitId = await openVisit(request, 'petra');
   const before = await bench(request, visitId);
   const strip = before.plan.zones.flatMap((z) => z.strips)[0]?.id ?? '';
   const event = { id: 'twice-1', atMs: 1_800_000_000_000, kind: 'laid', strip };
-  for (let k = 0; k < 2; k++) expect((await request.post(`/api/visits/${visitId}/journal`, { data: { events: [event] } })).ok()).toBe(true);
+  for (let k = 0; k < 2; k++) {
+    expect((await request.post(`/api/visits/${visitId}/journal`, { data: { events: [event] } })).ok()).toBe(true);
+  }
   expect((await bench(request, visitId)).journal).toHaveLength(1);
   const [zone] = before.zones;
   if (!zone) throw new Error('the demo visit has zones');
-  const put = await request.put(`/api/visits/${visitId}/charts/${zone.zone}/${zone.side}`, { data: { version: before.visit.version, data: { ...zone.data, product: 'sugar-firm', way: 'moulded', reason: 'test' } } });
+  const put = await request.put(`/api/visits/${visitId}/charts/${zone.zone}/${zone.side}`, {
+    data: {
+      version: before.visit.version,
+      data: { ...zone.data, product: 'sugar-firm', way: 'moulded', reason: 'test' },
+    },
+  });
   expect(put.ok()).toBe(true);
   expect((await bench(request, visitId)).plan.zones[0]?.strips).toEqual(before.plan.zones[0]?.strips);
 });
 
-test('the server away: what is done at the table waits on the tablet and arrives', async ({ page, request, context }) => {
-  const made = await request.post('/api/visits', { data: { clientId: 'wilhelmina', zones: [{ zone: 'underarm', side: 'left' }] } });
+test('the server away: what is done at the table waits on the tablet and arrives', async ({
+  page,
+  request,
+  context,
+}) => {
+  const made = await request.post('/api/visits', {
+    data: { clientId: 'wilhelmina', zones: [{ zone: 'underarm', side: 'left' }] },
+  });
   const { visitId } = (await made.json()) as { visitId: string };
   await page.goto(`/visits/${visitId}/consult`);
   await page.getByRole('button', { name: /^Asked/ }).click();
@@ -81,12 +96,17 @@ test('the server away: what is done at the table waits on the tablet and arrives
 });
 
 /** A port that nobody listens on: a server left over from an earlier run must never answer for this one. */
-const freePort = (): Promise<number> => new Promise((resolve, reject) => {
-  const probe = createServer().on('error', reject).listen(0, '127.0.0.1', () => {
-    const address = probe.address();
-    probe.close(() => (typeof address === 'object' && address ? resolve(address.port) : reject(new Error('no port'))));
+const freePort = (): Promise<number> =>
+  new Promise((resolve, reject) => {
+    const probe = createServer()
+      .on('error', reject)
+      .listen(0, '127.0.0.1', () => {
+        const address = probe.address();
+        probe.close(() =>
+          typeof address === 'object' && address ? resolve(address.port) : reject(new Error('no port')),
+        );
+      });
   });
-});
 
 test('kill -9 in the middle of work: nothing acknowledged is lost', async () => {
   const port = await freePort();
@@ -94,10 +114,17 @@ test('kill -9 in the middle of work: nothing acknowledged is lost', async () => 
   const env = { ...process.env, STRICKLE_DB: join(mkdtempSync(join(tmpdir(), 'strickle-kill-')), 'studio.sqlite') };
   const children: ChildProcess[] = [];
   const start = async (): Promise<ChildProcess> => {
-    const child = spawn(process.execPath, ['scripts/run.mjs', 'demo', '--port', String(port)], { env, detached: true, stdio: 'ignore' });
+    const child = spawn(process.execPath, ['scripts/run.mjs', 'demo', '--port', String(port)], {
+      env,
+      detached: true,
+      stdio: 'ignore',
+    });
     children.push(child);
     for (let k = 0; k < 400; k++) {
-      const up = await fetch(`${base}/api/health`).then((r) => r.ok, () => false);
+      const up = await fetch(`${base}/api/health`).then(
+        (r) => r.ok,
+        () => false,
+      );
       if (up) return child;
       await new Promise((r) => setTimeout(r, 200));
     }
@@ -110,20 +137,34 @@ test('kill -9 in the middle of work: nothing acknowledged is lost', async () => 
       // it is gone already
     }
   };
-  const post = (url: string, body: unknown): Promise<Response> => fetch(base + url, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
+  const post = (url: string, body: unknown): Promise<Response> =>
+    fetch(base + url, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
   try {
     const first = await start();
-    const { visitId } = (await (await post('/api/visits', { bookingId: 'demo-booking-ottilie' })).json()) as { visitId: string };
+    const { visitId } = (await (await post('/api/visits', { bookingId: 'demo-booking-ottilie' })).json()) as {
+      visitId: string;
+    };
     const acknowledged: string[] = [];
     // write as fast as it answers, and kill while the next write is under way
     for (let k = 0; k < 40; k++) {
-      const sent = await post(`/api/visits/${visitId}/journal`, { events: [{ id: `kill-${k}`, atMs: 1_800_000_000_000 + k, kind: 'mark', strip: 'A1', mark: 'clean' }] });
+      const sent = await post(`/api/visits/${visitId}/journal`, {
+        events: [{ id: `kill-${k}`, atMs: 1_800_000_000_000 + k, kind: 'mark', strip: 'A1', mark: 'clean' }],
+      });
       if (sent.ok) acknowledged.push(`kill-${k}`);
     }
-    const under = post(`/api/visits/${visitId}/journal`, { events: [{ id: 'kill-last', atMs: 1_800_000_001_000, kind: 'mark', strip: 'A1', mark: 'sore' }] }).catch(() => null);
+    const under = post(`/api/visits/${visitId}/journal`, {
+      events: [{ id: 'kill-last', atMs: 1_800_000_001_000, kind: 'mark', strip: 'A1', mark: 'sore' }],
+    }).catch(() => null);
     kill(first);
     await under;
-    await expect.poll(() => fetch(`${base}/api/health`).then(() => 'up', () => 'down')).toBe('down');
+    await expect
+      .poll(() =>
+        fetch(`${base}/api/health`).then(
+          () => 'up',
+          () => 'down',
+        ),
+      )
+      .toBe('down');
     await start();
     const after = (await (await fetch(`${base}/api/visits/${visitId}`)).json()) as { journal: { id: string }[] };
     expect(acknowledged).toHaveLength(40);

@@ -1,9 +1,21 @@
-// Import boundaries (.dependency-cruiser.cjs): fails on a breach, and on "0 modules read", which would pass for nothing.
+// Import boundaries (.dependency-cruiser.cjs): fails on a breach, and on "0 modules read", which would pass for
+// nothing.
 
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
 
-const done = spawnSync(process.execPath, [join('node_modules', 'dependency-cruiser', 'bin', 'dependency-cruise.mjs'), 'src', '--config', '.dependency-cruiser.cjs', '--output-type', 'json'], { encoding: 'utf8', maxBuffer: 256 * 1024 * 1024 });
+const done = spawnSync(
+  process.execPath,
+  [
+    join('node_modules', 'dependency-cruiser', 'bin', 'dependency-cruise.mjs'),
+    'src',
+    '--config',
+    '.dependency-cruiser.cjs',
+    '--output-type',
+    'json',
+  ],
+  { encoding: 'utf8', maxBuffer: 256 * 1024 * 1024 },
+);
 let result;
 try {
   result = JSON.parse(done.stdout);

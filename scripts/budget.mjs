@@ -1,4 +1,5 @@
-// Script that a first load of Today takes, compressed: fails over the budget. Reads the built manifests; `npm run bench` prints all pages.
+// Script that a first load of Today takes, compressed: fails over the budget. Reads the built manifests; `npm run
+// bench` prints all pages.
 
 import { scriptOfPages } from './scriptSizes.mjs';
 

@@ -12,7 +12,9 @@ function main(): void {
     if (readStudio(db)) return;
     const made = process.argv.includes('--demo') ? loadDemo(db, Date.now()) : setUpStudio(db);
     if (!made.ok) throw new DatabaseRefused(made.error.message);
-    process.stdout.write(process.argv.includes('--demo') ? 'Loaded the invented demo studio.\n' : 'Set up an empty studio.\n');
+    process.stdout.write(
+      process.argv.includes('--demo') ? 'Loaded the invented demo studio.\n' : 'Set up an empty studio.\n',
+    );
   } finally {
     close();
   }

@@ -25,10 +25,20 @@ export function plot(title: string, x: Axis, y: Axis, series: readonly Series[])
   };
   const [px, py] = [scale(x, LEFT, W - RIGHT), scale(y, H - BOTTOM, TOP)];
   const at = ([a, b]: readonly [number, number]): string => `${px(a).toFixed(1)},${py(b).toFixed(1)}`;
-  const drawn = series.map((s) => (s.mark === 'line'
-    ? `<polyline points="${s.points.map(at).join(' ')}" fill="none" stroke="${s.colour}" stroke-width="2"/>`
-    : s.points.map(([a, b]) => `<circle cx="${px(a).toFixed(1)}" cy="${py(b).toFixed(1)}" r="4" fill="${s.mark === 'dots' ? s.colour : 'none'}" stroke="${s.colour}" stroke-width="2"/>`).join('')));
-  const keys = series.map((s, i) => `<g transform="translate(${LEFT + 10 + i * 190},${H - 10})">${s.mark === 'line' ? `<path d="M0 -4 H22" stroke="${s.colour}" stroke-width="2"/>` : `<circle cx="11" cy="-4" r="4" fill="${s.mark === 'dots' ? s.colour : 'none'}" stroke="${s.colour}" stroke-width="2"/>`}<text x="30">${s.name}</text></g>`);
+  const drawn = series.map((s) =>
+    s.mark === 'line'
+      ? `<polyline points="${s.points.map(at).join(' ')}" fill="none" stroke="${s.colour}" stroke-width="2"/>`
+      : s.points
+          .map(
+            ([a, b]) =>
+              `<circle cx="${px(a).toFixed(1)}" cy="${py(b).toFixed(1)}" r="4" fill="${s.mark === 'dots' ? s.colour : 'none'}" stroke="${s.colour}" stroke-width="2"/>`,
+          )
+          .join(''),
+  );
+  const keys = series.map(
+    (s, i) =>
+      `<g transform="translate(${LEFT + 10 + i * 190},${H - 10})">${s.mark === 'line' ? `<path d="M0 -4 H22" stroke="${s.colour}" stroke-width="2"/>` : `<circle cx="11" cy="-4" r="4" fill="${s.mark === 'dots' ? s.colour : 'none'}" stroke="${s.colour}" stroke-width="2"/>`}<text x="30">${s.name}</text></g>`,
+  );
   return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${W} ${H}" width="${W}" height="${H}" font-family="sans-serif" font-size="13" fill="#2a211a"><rect width="${W}" height="${H}" fill="#fffdf8"/>
 <text x="${LEFT}" y="22" font-size="15" font-weight="600">${title}</text>
 ${x.ticks.map((t) => `<path d="M${px(t).toFixed(1)} ${TOP} V${H - BOTTOM}" stroke="#e6dccb"/><text x="${px(t).toFixed(1)}" y="${H - BOTTOM + 16}" text-anchor="middle">${t}</text>`).join('')}

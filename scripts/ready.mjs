@@ -28,13 +28,20 @@ export function installMissing() {
 }
 
 function filesBelow(folder) {
-  return readdirSync(folder, { withFileTypes: true }).flatMap((e) => (e.isDirectory() ? filesBelow(join(folder, e.name)) : [join(folder, e.name)]));
+  return readdirSync(folder, { withFileTypes: true }).flatMap((e) =>
+    e.isDirectory() ? filesBelow(join(folder, e.name)) : [join(folder, e.name)],
+  );
 }
 
 /** Builds where the content of a source differs from that of the last build. */
 export function buildIfChanged() {
   const hash = createHash('sha256');
-  const sources = [...filesBelow('src').filter((f) => !f.endsWith('.test.ts')), 'next.config.ts', 'package-lock.json', 'tsconfig.json'].sort();
+  const sources = [
+    ...filesBelow('src').filter((f) => !f.endsWith('.test.ts')),
+    'next.config.ts',
+    'package-lock.json',
+    'tsconfig.json',
+  ].sort();
   for (const file of sources) hash.update(file).update(readFileSync(file));
   const wanted = hash.digest('hex');
   const stamp = join('.next', 'strickle-build');

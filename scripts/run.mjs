@@ -1,5 +1,6 @@
-// Starts Strickle: `demo`, `start`, `dev` and, for the browser tests, `test-server`. Plain Node, so that it runs before anything is
-// installed: installs what is missing, builds where the sources have changed, migrates, loads, starts on 127.0.0.1.
+// Starts Strickle: `demo`, `start`, `dev` and, for the browser tests, `test-server`. Plain Node, so that it runs before
+// anything is installed: installs what is missing, builds where the sources have changed, migrates, loads, starts on
+// 127.0.0.1.
 
 import { spawn } from 'node:child_process';
 import { rmSync } from 'node:fs';
@@ -9,21 +10,44 @@ import { buildIfChanged, installMissing, must, root } from './ready.mjs';
 const [mode = 'start', ...rest] = process.argv.slice(2);
 const portAt = rest.indexOf('--port');
 const port = portAt >= 0 ? Number(rest[portAt + 1]) : 4100;
-const data = { demo: 'data/demo.sqlite', start: 'data/studio.sqlite', dev: 'data/demo.sqlite', 'test-server': 'data/browser-test.sqlite' }[mode];
+const data = {
+  demo: 'data/demo.sqlite',
+  start: 'data/studio.sqlite',
+  dev: 'data/demo.sqlite',
+  'test-server': 'data/browser-test.sqlite',
+}[mode];
 if (!data || !Number.isInteger(port) || port < 1 || port > 65535) {
   console.error('Use: npm run demo, npm start or npm run dev, with -- --port N for another port.');
   process.exit(2);
 }
 const env = { ...process.env, NEXT_TELEMETRY_DISABLED: '1', STRICKLE_DB: process.env.STRICKLE_DB ?? join(root, data) };
 
-// connections are kept open longer than any tablet waits between two saves: one that closes just then would look like a lost server
+// connections are kept open longer than any tablet waits between two saves: one that closes just then would look like a
+// lost server
 installMissing();
 if (mode !== 'dev') buildIfChanged();
 if (mode === 'test-server') for (const end of ['', '-wal', '-shm']) rmSync(env.STRICKLE_DB + end, { force: true });
 const isDemo = mode !== 'start';
 // a studio that is there is only opened: the loader is needed on the first start, and it refuses what must not be used
-must('Opening the data', process.execPath, ['--import', 'tsx', '--conditions=react-server', join('scripts', 'loadDemo.ts'), ...(isDemo ? ['--demo'] : [])], env);
-const server = spawn(process.execPath, [join('node_modules', 'next', 'dist', 'bin', 'next'), mode === 'dev' ? 'dev' : 'start', ...(mode === 'dev' ? [] : ['--keepAliveTimeout', '70000']), '-H', '127.0.0.1', '-p', String(port)], { stdio: ['ignore', 'pipe', 'inherit'], env });
+must(
+  'Opening the data',
+  process.execPath,
+  ['--import', 'tsx', '--conditions=react-server', join('scripts', 'loadDemo.ts'), ...(isDemo ? ['--demo'] : [])],
+  env,
+);
+const server = spawn(
+  process.execPath,
+  [
+    join('node_modules', 'next', 'dist', 'bin', 'next'),
+    mode === 'dev' ? 'dev' : 'start',
+    ...(mode === 'dev' ? [] : ['--keepAliveTimeout', '70000']),
+    '-H',
+    '127.0.0.1',
+    '-p',
+    String(port),
+  ],
+  { stdio: ['ignore', 'pipe', 'inherit'], env },
+);
 let said = false;
 server.stdout.on('data', (chunk) => {
   if (mode === 'dev') process.stdout.write(chunk);

@@ -1,5 +1,5 @@
-// Pictures of the main views from the demo data, 1280 × 800, into docs/screenshots. Start `npm run demo` first; a fresh demo
-// database gives the pictures of the README: `node scripts/screenshots.mjs [http://127.0.0.1:4100]`.
+// Pictures of the main views from the demo data, 1280 × 800, into docs/screenshots. Start `npm run demo` first; a fresh
+// demo database gives the pictures of the README: `node scripts/screenshots.mjs [http://127.0.0.1:4100]`.
 
 import { mkdirSync } from 'node:fs';
 import { chromium } from '@playwright/test';
@@ -7,7 +7,18 @@ import { chromium } from '@playwright/test';
 const base = process.argv[2] ?? 'http://127.0.0.1:4100';
 const folder = 'docs/screenshots';
 mkdirSync(folder, { recursive: true });
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+});
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 const shot = async (name) => {
   await page.mouse.move(640, 4);
@@ -77,7 +88,9 @@ await page.getByRole('link', { name: 'On to the return' }).click();
 await page.waitForURL(/return/);
 await shot('return');
 // the client's form last: it locks this browser
-const { visitId } = await (await page.request.post(`${base}/api/visits`, { data: { bookingId: 'demo-booking-lucia' } })).json();
+const { visitId } = await (
+  await page.request.post(`${base}/api/visits`, { data: { bookingId: 'demo-booking-lucia' } })
+).json();
 await page.goto(`${base}/visits/${visitId}/consult`);
 await tap('Hand the tablet over');
 const pins = page.locator('input[type=password]');
@@ -95,10 +108,13 @@ for (let k = 0; k < 13; k++) {
   await next('Next');
 }
 const tapOn = async (figure, x, y) => {
-  const [px, py] = await page.locator(`svg[data-figure=${figure}]`).evaluate((svg, at) => {
-    const point = new DOMPoint(...at).matrixTransform(svg.getScreenCTM());
-    return [point.x, point.y];
-  }, [x, y]);
+  const [px, py] = await page.locator(`svg[data-figure=${figure}]`).evaluate(
+    (svg, at) => {
+      const point = new DOMPoint(...at).matrixTransform(svg.getScreenCTM());
+      return [point.x, point.y];
+    },
+    [x, y],
+  );
   await page.mouse.click(px, py);
 };
 await tapOn('front', 69, 52);

@@ -1,5 +1,5 @@
-// A contact sheet of every zone of the catalogue: outline, size, default growth as short hairs. To be looked at one by one:
-// `node --import tsx scripts/zoneSheet.ts` writes docs/screenshots/zones.png.
+// A contact sheet of every zone of the catalogue: outline, size, default growth as short hairs. To be looked at one by
+// one: `node --import tsx scripts/zoneSheet.ts` writes docs/screenshots/zones.png.
 
 import { chromium } from '@playwright/test';
 import { defaultGrowthAt, sheetFor, sidesOf, ZONE_IDS, ZONES, type ZoneId } from '../src/core/anatomy';
@@ -20,7 +20,9 @@ function hairs(id: ZoneId, stepCm: number): string {
       const at: Vec = [x, y];
       if (!isInside([outline], at)) continue;
       const [dx, dy] = unit(defaultGrowthAt(zone, side, sheet.value, at)) ?? [0, 0];
-      lines.push(`<path d="M${x} ${y} l${dx * stepCm * 0.7} ${dy * stepCm * 0.7}" stroke-width="${stepCm * 0.09}"/><circle cx="${x}" cy="${y}" r="${stepCm * 0.09}" stroke="none" fill="#2A211A"/>`);
+      lines.push(
+        `<path d="M${x} ${y} l${dx * stepCm * 0.7} ${dy * stepCm * 0.7}" stroke-width="${stepCm * 0.09}"/><circle cx="${x}" cy="${y}" r="${stepCm * 0.09}" stroke="none" fill="#2A211A"/>`,
+      );
     }
   }
   return lines.join('');
@@ -32,7 +34,10 @@ function cell(id: ZoneId, index: number): string {
   if (!sheet.ok) return '';
   const { widthCm, heightCm, outline } = sheet.value;
   const scale = CELL.drawing / Math.max(widthCm, heightCm);
-  const [x, y] = [(index % COLUMNS) * CELL.width + (CELL.width - widthCm * scale) / 2, Math.floor(index / COLUMNS) * CELL.height + 44];
+  const [x, y] = [
+    (index % COLUMNS) * CELL.width + (CELL.width - widthCm * scale) / 2,
+    Math.floor(index / COLUMNS) * CELL.height + 44,
+  ];
   return `<g transform="translate(${x} ${y}) scale(${scale})"><path d="M${outline.map((p) => p.join(' ')).join('L')}Z" fill="#FFFDF8" stroke="#B86A12" stroke-width="${1.4 / scale}"/>
     <g stroke="#2A211A" fill="none">${hairs(id, Math.max(widthCm, heightCm) / 15)}</g></g>
     <text x="${(index % COLUMNS) * CELL.width + CELL.width / 2}" y="${Math.floor(index / COLUMNS) * CELL.height + 20}" text-anchor="middle">${zone.name}</text>

@@ -5,17 +5,32 @@ import type { ReactNode } from 'react';
 import { AppTheme } from '@/ui/AppTheme.client';
 import './globals.css';
 
-const text = localFont({ src: '../../node_modules/@fontsource-variable/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-wght-normal.woff2', variable: '--font-text', display: 'swap', weight: '200 800' });
-const heading = localFont({ src: '../../node_modules/@fontsource-variable/bricolage-grotesque/files/bricolage-grotesque-latin-wght-normal.woff2', variable: '--font-heading', display: 'swap', weight: '200 800' });
+const text = localFont({
+  src: '../../node_modules/@fontsource-variable/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-wght-normal.woff2',
+  variable: '--font-text',
+  display: 'swap',
+  weight: '200 800',
+});
+const heading = localFont({
+  src: '../../node_modules/@fontsource-variable/bricolage-grotesque/files/bricolage-grotesque-latin-wght-normal.woff2',
+  variable: '--font-heading',
+  display: 'swap',
+  weight: '200 800',
+});
 
-export const metadata: Metadata = { title: { default: 'Strickle', template: '%s · Strickle' }, description: 'Plans, guides and remembers wax and sugar hair removal.' };
+export const metadata: Metadata = {
+  title: { default: 'Strickle', template: '%s · Strickle' },
+  description: 'Plans, guides and remembers wax and sugar hair removal.',
+};
 export const viewport: Viewport = { width: 'device-width', initialScale: 1, themeColor: '#f7f2e8' };
 
 export default function RootLayout({ children }: { readonly children: ReactNode }) {
   return (
     <html lang="en" className={`${text.variable} ${heading.variable}`}>
       <body>
-        <AntdRegistry><AppTheme>{children}</AppTheme></AntdRegistry>
+        <AntdRegistry>
+          <AppTheme>{children}</AppTheme>
+        </AntdRegistry>
       </body>
     </html>
   );

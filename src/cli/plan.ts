@@ -1,5 +1,6 @@
-// `npm run -s plan -- case.json [--field]`: one case in, one plan out (docs/formats.md). A file, or - for standard input.
-// Exit 0 with the plan on standard output; exit 2 with the error JSON on standard error and nothing on standard output.
+// `npm run -s plan -- case.json [--field]`: one case in, one plan out (docs/formats.md). A file, or - for standard
+// input. Exit 0 with the plan on standard output; exit 2 with the error JSON on standard error and nothing on standard
+// output.
 
 import { readFileSync } from 'node:fs';
 import { planVisit } from '../core/plan';
@@ -21,12 +22,20 @@ function readCase(file: string): unknown {
   try {
     text = readFileSync(file === '-' ? 0 : file, 'utf8');
   } catch {
-    return refuse({ code: 'case.unreadable', message: 'The case file cannot be read.', details: [{ path: '', message: file }] });
+    return refuse({
+      code: 'case.unreadable',
+      message: 'The case file cannot be read.',
+      details: [{ path: '', message: file }],
+    });
   }
   try {
     return JSON.parse(text) as unknown;
   } catch (error) {
-    return refuse({ code: 'case.not-json', message: 'The case is not JSON.', details: [{ path: '', message: error instanceof Error ? error.message : 'unreadable' }] });
+    return refuse({
+      code: 'case.not-json',
+      message: 'The case is not JSON.',
+      details: [{ path: '', message: error instanceof Error ? error.message : 'unreadable' }],
+    });
   }
 }
 
@@ -36,7 +45,11 @@ function main(args: readonly string[]): void {
   const [file] = files;
   const unknown = flags.find((f) => f !== '--field');
   if (file === undefined || files.length > 1 || unknown !== undefined) {
-    refuse({ code: 'cli.usage', message: 'Use: npm run -s plan -- case.json [--field], or - for standard input.', details: [{ path: unknown ?? 'case.json', message: unknown ? 'unknown option' : 'one case file is needed' }] });
+    refuse({
+      code: 'cli.usage',
+      message: 'Use: npm run -s plan -- case.json [--field], or - for standard input.',
+      details: [{ path: unknown ?? 'case.json', message: unknown ? 'unknown option' : 'one case file is needed' }],
+    });
   }
   const parsed = parseVisitCase(readCase(file));
   if (!parsed.ok) refuse({ code: 'case.invalid', message: 'The case is not usable.', details: parsed.faults });

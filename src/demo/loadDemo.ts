@@ -23,24 +23,75 @@ const SEED = 20_270_508;
 const TIME_ZONE = 'Europe/London';
 /** Invented like the rest. */
 const DEMO_MONEY = {
-  labourMinorPerHour: 2100, roomMinorPerHour: 950,
-  priceMinor: { underarms: 1850, shins: 2200, lip: 900, 'leg-lower': 3200, 'leg-upper': 3600, 'leg-full': 5400, brows: 1600, 'face-lower': 1700, 'beard-line': 3400, 'ears-nose': 1500, arms: 2600, 'back-whole': 4600, 'chest-abdomen': 4200, 'bikini-edge': 1900, 'bikini-extended': 2700, 'bikini-complete': 3800, 'bikini-crease': 4400 },
+  labourMinorPerHour: 2100,
+  roomMinorPerHour: 950,
+  priceMinor: {
+    underarms: 1850,
+    shins: 2200,
+    lip: 900,
+    'leg-lower': 3200,
+    'leg-upper': 3600,
+    'leg-full': 5400,
+    brows: 1600,
+    'face-lower': 1700,
+    'beard-line': 3400,
+    'ears-nose': 1500,
+    arms: 2600,
+    'back-whole': 4600,
+    'chest-abdomen': 4200,
+    'bikini-edge': 1900,
+    'bikini-extended': 2700,
+    'bikini-complete': 3800,
+    'bikini-crease': 4400,
+  },
 };
 
-function chartFor(client: DemoClient, zone: DemoClient['zones'][number], lengthMm: number, history: HairHistory): ChartData {
+function chartFor(
+  client: DemoClient,
+  zone: DemoClient['zones'][number],
+  lengthMm: number,
+  history: HairHistory,
+): ChartData {
   const marked = zone.side !== 'right';
   return {
-    v: 1, hair: { lengthMm: Math.round(lengthMm * 2) / 2, coarseness: client.coarseness, density: client.density, curl: client.curl ?? 1, history },
-    strokes: marked ? (client.strokes ?? []) : [], marks: marked ? (client.marks ?? []) : [], ...(marked && client.densities ? { densities: client.densities } : {}), product: null, way: null, reason: '', confirmed: true,
+    v: 1,
+    hair: {
+      lengthMm: Math.round(lengthMm * 2) / 2,
+      coarseness: client.coarseness,
+      density: client.density,
+      curl: client.curl ?? 1,
+      history,
+    },
+    strokes: marked ? (client.strokes ?? []) : [],
+    marks: marked ? (client.marks ?? []) : [],
+    ...(marked && client.densities ? { densities: client.densities } : {}),
+    product: null,
+    way: null,
+    reason: '',
+    confirmed: true,
   };
 }
 
 function readingFor(random: Random, first: boolean): Reading {
   const left = random.next() < (first ? 0.8 : 0.45) ? 'few' : 'none';
   return {
-    v: 1, removedPct: Math.round(first ? random.between(84, 93) : random.between(92, 99)), brokenPct: Math.round(random.between(1, first ? 8 : 4)), left, leftKind: left === 'none' ? 'none' : random.pick(['short', 'flat', 'other-way']),
-    bleeding: random.next() < (first ? 0.5 : 0.15) ? 'points' : 'none', skin: random.pick(['calm', 'pink', 'pink']), tweezed: left === 'none' ? 0 : random.whole(3, 16), heatFelt: random.pick(['right', 'right', 'right', 'right', 'right', 'too-warm']),
-    note: left === 'few' ? random.pick(['Upper edge was missed: grows sideways.', 'A few short ones left for next time.', 'Pressed longer, calm after a minute.']) : '',
+    v: 1,
+    removedPct: Math.round(first ? random.between(84, 93) : random.between(92, 99)),
+    brokenPct: Math.round(random.between(1, first ? 8 : 4)),
+    left,
+    leftKind: left === 'none' ? 'none' : random.pick(['short', 'flat', 'other-way']),
+    bleeding: random.next() < (first ? 0.5 : 0.15) ? 'points' : 'none',
+    skin: random.pick(['calm', 'pink', 'pink']),
+    tweezed: left === 'none' ? 0 : random.whole(3, 16),
+    heatFelt: random.pick(['right', 'right', 'right', 'right', 'right', 'too-warm']),
+    note:
+      left === 'few'
+        ? random.pick([
+            'Upper edge was missed: grows sideways.',
+            'A few short ones left for next time.',
+            'Pressed longer, calm after a minute.',
+          ])
+        : '',
   };
 }
 
@@ -55,14 +106,55 @@ function insertPast(tx: DbOrTx, client: DemoClient, day: string, random: Random)
     const first = i === 0;
     const atMs = instantAt(on, 9 + (i % 6), 15, TIME_ZONE);
     const consult: Consult = {
-      v: 2, facts: client.standing ?? [], asked: [...ASKED_EACH_TIME, ...ASKED_ONCE], unsure: [], spots: [], services: [], overrides: [], judged: null, consent: true, guardianConsent: false, sensitivity: client.sensitivity,
-      agreed: { howMuch: client.zones.map((z) => ({ ...z, choice: howMuchFor(z.zone)[0]?.id ?? 'all' })), coldPack: false, company: client.note.startsWith('Quiet') ? 'quiet' : 'either', tweezing: true, words: '' }, confirmedAtMs: atMs,
+      v: 2,
+      facts: client.standing ?? [],
+      asked: [...ASKED_EACH_TIME, ...ASKED_ONCE],
+      unsure: [],
+      spots: [],
+      services: [],
+      overrides: [],
+      judged: null,
+      consent: true,
+      guardianConsent: false,
+      sensitivity: client.sensitivity,
+      agreed: {
+        howMuch: client.zones.map((z) => ({ ...z, choice: howMuchFor(z.zone)[0]?.id ?? 'all' })),
+        coldPack: false,
+        company: client.note.startsWith('Quiet') ? 'quiet' : 'either',
+        tweezing: true,
+        words: '',
+      },
+      confirmedAtMs: atMs,
     };
-    insertVisit(tx, { id: visitId, bookingId: null, clientId: client.id, personId: client.person, onDate: on, status: 'closed', consult, createdAtMs: atMs, closedAtMs: atMs + 2_400_000 });
+    insertVisit(tx, {
+      id: visitId,
+      bookingId: null,
+      clientId: client.id,
+      personId: client.person,
+      onDate: on,
+      status: 'closed',
+      consult,
+      createdAtMs: atMs,
+      closedAtMs: atMs + 2_400_000,
+    });
     client.zones.forEach((zone, place) => {
       const days = client.intervals[i - 1] ?? 0;
-      const lengthMm = first ? random.between(6, 9) : typicalVisibleLength(ZONES[zone.zone].growth, 'regular', { rateFactor: client.rateFactor, lagShiftDays: 0 }, days) * random.between(0.93, 1.07);
-      putChart(tx, visitId, zone.zone, zone.side, place, chartFor(client, zone, Math.max(2, lengthMm), first ? 'first' : 'regular'));
+      const lengthMm = first
+        ? random.between(6, 9)
+        : typicalVisibleLength(
+            ZONES[zone.zone].growth,
+            'regular',
+            { rateFactor: client.rateFactor, lagShiftDays: 0 },
+            days,
+          ) * random.between(0.93, 1.07);
+      putChart(
+        tx,
+        visitId,
+        zone.zone,
+        zone.side,
+        place,
+        chartFor(client, zone, Math.max(2, lengthMm), first ? 'first' : 'regular'),
+      );
       putReading(tx, visitId, zone.zone, zone.side, readingFor(random, first));
     });
   });
@@ -71,10 +163,25 @@ function insertPast(tx: DbOrTx, client: DemoClient, day: string, random: Random)
 function insertPerson(tx: DbOrTx, client: DemoClient, day: string, nowMs: number): void {
   const hadVisits = client.intervals.length > 0;
   insertClient(tx, {
-    id: client.id, name: client.name, byline: client.byline, bornOn: addDays(day, -Math.round(client.ageYears * 365.25) - 40), phone: client.phone, note: client.note, createdAtMs: nowMs,
+    id: client.id,
+    name: client.name,
+    byline: client.byline,
+    bornOn: addDays(day, -Math.round(client.ageYears * 365.25) - 40),
+    phone: client.phone,
+    note: client.note,
+    createdAtMs: nowMs,
     profile: {
-      v: 2, statureCm: client.stature ?? null, massKg: client.mass ?? null, sensitivity: client.sensitivity, skin: client.skin, ingrownProne: client.ingrownProne ?? false,
-      standing: (client.standing ?? []).map((f) => ({ ...f, since: addDays(day, -250) })), reactions: client.reactions?.(day) ?? [], patchTests: client.patchTests?.(day) ?? [], consentOn: client.noConsent || !hadVisits ? null : addDays(day, -client.sinceLast), guardianConsentOn: null,
+      v: 2,
+      statureCm: client.stature ?? null,
+      massKg: client.mass ?? null,
+      sensitivity: client.sensitivity,
+      skin: client.skin,
+      ingrownProne: client.ingrownProne ?? false,
+      standing: (client.standing ?? []).map((f) => ({ ...f, since: addDays(day, -250) })),
+      reactions: client.reactions?.(day) ?? [],
+      patchTests: client.patchTests?.(day) ?? [],
+      consentOn: client.noConsent || !hadVisits ? null : addDays(day, -client.sinceLast),
+      guardianConsentOn: null,
       blackout: [{ from: addDays(day, REGATTA_IN_DAYS), to: addDays(day, REGATTA_IN_DAYS + 1), why: 'regatta' }],
     },
   });
@@ -87,16 +194,44 @@ function insertNotDone(tx: DbOrTx, client: DemoClient, day: string): void {
   const on = addDays(day, -daysAgo);
   const atMs = instantAt(on, 10, 30, TIME_ZONE);
   const facts = [...(client.standing ?? []), fact === 'numb-skin' ? { fact } : { fact, lastOn: addDays(on, -1) }];
-  const answer = judge({ on, consent: true, guardianConsent: false, sensitivity: client.sensitivity, facts, zones: client.zones.map((z) => ({ ...z, hair: { ...chartFor(client, z, 7, 'regular').hair, past: [] } })) });
+  const answer = judge({
+    on,
+    consent: true,
+    guardianConsent: false,
+    sensitivity: client.sensitivity,
+    facts,
+    zones: client.zones.map((z) => ({ ...z, hair: { ...chartFor(client, z, 7, 'regular').hair, past: [] } })),
+  });
   const reasons = answer.reasons.map(({ code, outcome, zone, text }) => ({ code, outcome, zone, text }));
   insertVisit(tx, {
-    id: `demo-${client.id}-not-done`, bookingId: null, clientId: client.id, personId: client.person, onDate: on, status: 'closed', endedAs, createdAtMs: atMs, closedAtMs: atMs + 600_000,
+    id: `demo-${client.id}-not-done`,
+    bookingId: null,
+    clientId: client.id,
+    personId: client.person,
+    onDate: on,
+    status: 'closed',
+    endedAs,
+    createdAtMs: atMs,
+    closedAtMs: atMs + 600_000,
     consult: {
-      v: 2, facts, asked: [...ASKED_EACH_TIME, ...ASKED_ONCE], unsure: [], spots: [], services: [], overrides: [], consent: true, guardianConsent: false, sensitivity: client.sensitivity, confirmedAtMs: null,
-      judged: { ruleSet: answer.ruleSet, atMs, outcome: answer.outcome, earliestOn: answer.earliestOn, reasons }, agreed: { howMuch: [], coldPack: false, company: 'either', tweezing: true, words: '' },
+      v: 2,
+      facts,
+      asked: [...ASKED_EACH_TIME, ...ASKED_ONCE],
+      unsure: [],
+      spots: [],
+      services: [],
+      overrides: [],
+      consent: true,
+      guardianConsent: false,
+      sensitivity: client.sensitivity,
+      confirmedAtMs: null,
+      judged: { ruleSet: answer.ruleSet, atMs, outcome: answer.outcome, earliestOn: answer.earliestOn, reasons },
+      agreed: { howMuch: [], coldPack: false, company: 'either', tweezing: true, words: '' },
     },
   });
-  client.zones.forEach((zone, place) => putChart(tx, `demo-${client.id}-not-done`, zone.zone, zone.side, place, chartFor(client, zone, 7, 'regular')));
+  client.zones.forEach((zone, place) =>
+    putChart(tx, `demo-${client.id}-not-done`, zone.zone, zone.side, place, chartFor(client, zone, 7, 'regular')),
+  );
 }
 
 /** Loads everything; refused where a studio is already there. */
@@ -105,18 +240,54 @@ export function loadDemo(db: Db, nowMs: number): ServiceResult<{ readonly client
   const random = seededRandom(SEED);
   const day = civilDateAt(nowMs, TIME_ZONE);
   db.transaction((tx) => {
-    tx.insert(studio).values({
-      id: 1, name: 'Saltmarsh Row', timeZone: TIME_ZONE, currency: 'EUR',
-      settings: { v: 1, roomC: 22, humidityPct: 55, walkS: 6, schools: { hardLay: 'with', shortHair: 'crossed', maxHardPasses: 2, prep: 'powder', families: ['hard', 'soft', 'sugar'] }, readySign: 'no-thread', money: DEMO_MONEY },
-    }).run();
-    for (const p of PEOPLE) tx.insert(people).values({ ...p, active: true }).run();
-    for (const product of SHIPPED_PRODUCTS) tx.insert(products).values({ id: product.id, data: { v: 1, product }, stocked: true }).run();
+    tx.insert(studio)
+      .values({
+        id: 1,
+        name: 'Saltmarsh Row',
+        timeZone: TIME_ZONE,
+        currency: 'EUR',
+        settings: {
+          v: 1,
+          roomC: 22,
+          humidityPct: 55,
+          walkS: 6,
+          schools: {
+            hardLay: 'with',
+            shortHair: 'crossed',
+            maxHardPasses: 2,
+            prep: 'powder',
+            families: ['hard', 'soft', 'sugar'],
+          },
+          readySign: 'no-thread',
+          money: DEMO_MONEY,
+        },
+      })
+      .run();
+    for (const p of PEOPLE) {
+      tx.insert(people)
+        .values({ ...p, active: true })
+        .run();
+    }
+    for (const product of SHIPPED_PRODUCTS) {
+      tx.insert(products)
+        .values({ id: product.id, data: { v: 1, product }, stocked: true })
+        .run();
+    }
     for (const client of CLIENTS) {
       insertPerson(tx, client, day, nowMs);
       insertPast(tx, client, day, random);
       insertNotDone(tx, client, day);
       const b = client.booked;
-      if (b) insertBooking(tx, { id: `demo-booking-${client.id}`, clientId: client.id, personId: client.person, startsAtMs: instantAt(addDays(day, b.inDays), b.hour, b.minute, TIME_ZONE), minutes: b.minutes, zones: client.zones });
+      if (b) {
+        insertBooking(tx, {
+          id: `demo-booking-${client.id}`,
+          clientId: client.id,
+          personId: client.person,
+          startsAtMs: instantAt(addDays(day, b.inDays), b.hour, b.minute, TIME_ZONE),
+          minutes: b.minutes,
+          zones: client.zones,
+        });
+      }
     }
   });
   keepLastPlans(db, nowMs);

@@ -1,13 +1,25 @@
-// A chart out of a file: our own SVG (its data stands in <metadata>), the same data alone, or a visit case. The other side's chart is
-// mirrored, another size of sheet is fitted. Documented in docs/formats.md.
+// A chart out of a file: our own SVG (its data stands in <metadata>), the same data alone, or a visit case. The other
+// side's chart is mirrored, another size of sheet is fitted. Documented in docs/formats.md.
 
 import Joi from 'joi';
 import { sheetFor, ZONES, type Side, type ZoneId } from '../core/anatomy';
-import { fitChart, mirrorDensity, mirrorMarks, mirrorStrokes, type DensityPlace, type Mark, type Stroke } from '../core/field';
+import {
+  fitChart,
+  mirrorDensity,
+  mirrorMarks,
+  mirrorStrokes,
+  type DensityPlace,
+  type Mark,
+  type Stroke,
+} from '../core/field';
 import type { HairCase, VisitCase, ZoneCase } from '../core/plan';
 import { parseVisitCase, parseWith, zoneCaseSchema, type SchemaFault } from './visitCaseSchema';
 
-const chartFileSchema = Joi.object({ strickle: Joi.valid('chart').required(), version: Joi.valid(1).required(), zone: zoneCaseSchema.required() }).required();
+const chartFileSchema = Joi.object({
+  strickle: Joi.valid('chart').required(),
+  version: Joi.valid(1).required(),
+  zone: zoneCaseSchema.required(),
+}).required();
 
 export interface ChartTarget {
   readonly zone: ZoneId;
@@ -25,18 +37,26 @@ export interface ReadChart {
   readonly mirrored: boolean;
 }
 
-export type ChartFileResult = { readonly ok: true; readonly value: ReadChart } | { readonly ok: false; readonly faults: readonly SchemaFault[] };
+export type ChartFileResult =
+  { readonly ok: true; readonly value: ReadChart } | { readonly ok: false; readonly faults: readonly SchemaFault[] };
 
 const refuse = (message: string): ChartFileResult => ({ ok: false, faults: [{ path: 'text', message }] });
-const unescaped = (text: string): string => text.replaceAll('&lt;', '<').replaceAll('&gt;', '>').replaceAll('&quot;', '"').replaceAll('&amp;', '&');
+const unescaped = (text: string): string =>
+  text.replaceAll('&lt;', '<').replaceAll('&gt;', '>').replaceAll('&quot;', '"').replaceAll('&amp;', '&');
 
 function dataOf(text: string): { readonly json: string } | { readonly fault: string } {
   if (!text.trimStart().startsWith('<')) return { json: text };
   const inside = /<metadata[^>]*>([\s\S]*?)<\/metadata>/.exec(text)?.[1];
-  return inside === undefined ? { fault: 'This drawing carries no chart: only drawings saved here can be read back.' } : { json: unescaped(inside) };
+  return inside === undefined
+    ? { fault: 'This drawing carries no chart: only drawings saved here can be read back.' }
+    : { json: unescaped(inside) };
 }
 
-function zonesOf(data: unknown): { readonly visit: Pick<VisitCase, 'client'> | null; readonly zones: readonly ZoneCase[] } | { readonly faults: readonly SchemaFault[] } {
+function zonesOf(
+  data: unknown,
+):
+  | { readonly visit: Pick<VisitCase, 'client'> | null; readonly zones: readonly ZoneCase[] }
+  | { readonly faults: readonly SchemaFault[] } {
   if (typeof data === 'object' && data !== null && 'strickle' in data) {
     const chart = parseWith<{ zone: ZoneCase }>(chartFileSchema, data);
     return chart.ok ? { visit: null, zones: [chart.value.zone] } : chart;
@@ -60,14 +80,31 @@ export function readChartFile(text: string, target: ChartTarget): ChartFileResul
   const own = read.zones.find((z) => z.zone === target.zone && z.side === target.side);
   const other = read.zones.find((z) => z.zone === target.zone);
   const source = own ?? other;
-  if (!source) return refuse(`It holds ${read.zones.map((z) => ZONES[z.zone].name.toLowerCase()).join(', ')}, not ${ZONES[target.zone].name.toLowerCase()}.`);
+  if (!source) {
+    return refuse(
+      `It holds ${read.zones.map((z) => ZONES[z.zone].name.toLowerCase()).join(', ')}, not ${ZONES[target.zone].name.toLowerCase()}.`,
+    );
+  }
   const sheet = sheetFor(ZONES[source.zone], source.side, read.visit?.client ?? {}, source.sheetCm);
   if (!sheet.ok) return refuse(sheet.error.message);
   const size = [sheet.value.widthCm, sheet.value.heightCm] as const;
   const { strokes = [], marks = [], densities = [] } = source;
-  const off = [...strokes, ...marks, ...densities].map(({ at }) => at).some(([x, y]) => x < 0 || y < 0 || x > size[0] + 1e-6 || y > size[1] + 1e-6);
+  const off = [...strokes, ...marks, ...densities]
+    .map(({ at }) => at)
+    .some(([x, y]) => x < 0 || y < 0 || x > size[0] + 1e-6 || y > size[1] + 1e-6);
   if (off) return refuse('Something on it lies beside its own sheet.');
-  if (strokes.some((s) => Math.hypot(s.towards[0], s.towards[1]) < 1e-9)) return refuse('A stroke on it has no direction.');
-  const turned = own ? { strokes, marks, densities } : { strokes: mirrorStrokes(strokes, size[0]), marks: mirrorMarks(marks, size[0]), densities: mirrorDensity(densities, size[0]) };
-  return { ok: true, value: { ...fitChart(turned, size, target.sheetCm), hair: source.hair, mirrored: own === undefined } };
+  if (strokes.some((s) => Math.hypot(s.towards[0], s.towards[1]) < 1e-9)) {
+    return refuse('A stroke on it has no direction.');
+  }
+  const turned = own
+    ? { strokes, marks, densities }
+    : {
+        strokes: mirrorStrokes(strokes, size[0]),
+        marks: mirrorMarks(marks, size[0]),
+        densities: mirrorDensity(densities, size[0]),
+      };
+  return {
+    ok: true,
+    value: { ...fitChart(turned, size, target.sheetCm), hair: source.hair, mirrored: own === undefined },
+  };
 }

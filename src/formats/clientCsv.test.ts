@@ -7,20 +7,45 @@ const faults = (csv: string): readonly (readonly string[])[] => readClientCsv(cs
 
 describe('readClientCsv', () => {
   it('reads columns in any order, commas or semicolons, quotes, accents and a byte order mark', () => {
-    const read = readClientCsv('\uFEFFphone;name;known_by;sensitivity;mass_kg\r\n"0555;1";"Lúcia ""Lu"" P.";"rows; swims";4;63,5\r\n', TODAY);
+    const read = readClientCsv(
+      '\uFEFFphone;name;known_by;sensitivity;mass_kg\r\n"0555;1";"Lúcia ""Lu"" P.";"rows; swims";4;63,5\r\n',
+      TODAY,
+    );
     expect(read.lines).toHaveLength(1);
-    expect(read.lines[0]?.client).toMatchObject({ name: 'Lúcia "Lu" P.', phone: '0555;1', byline: 'rows; swims', sensitivity: 4, massKg: 63.5, skin: 'normal', bornOn: null });
+    expect(read.lines[0]?.client).toMatchObject({
+      name: 'Lúcia "Lu" P.',
+      phone: '0555;1',
+      byline: 'rows; swims',
+      sensitivity: 4,
+      massKg: 63.5,
+      skin: 'normal',
+      bornOn: null,
+    });
   });
   it('names each bad line with every reason, by its line in the file', () => {
-    const read = readClientCsv('name,born_on,skin,sensitivity\nNell,1990-02-30,dry,3\n\n,2028-01-01,furry,9\nOk,1988-04-05,,\n', TODAY);
-    expect(read.lines.map((l) => [l.line, l.client === null])).toEqual([[2, true], [4, true], [5, false]]);
+    const read = readClientCsv(
+      'name,born_on,skin,sensitivity\nNell,1990-02-30,dry,3\n\n,2028-01-01,furry,9\nOk,1988-04-05,,\n',
+      TODAY,
+    );
+    expect(read.lines.map((l) => [l.line, l.client === null])).toEqual([
+      [2, true],
+      [4, true],
+      [5, false],
+    ]);
     expect(read.lines[0]?.faults.join()).toContain('born_on');
     expect(read.lines[1]?.faults.map((f) => f.split(':')[0])).toEqual(['name', 'skin', 'born_on', 'sensitivity']);
   });
   it('sees a comma that was not quoted', () => {
     expect(faults('name,phone\nVane, Otto,0555\n')[0]?.join()).toContain('3 cells for 2 columns');
   });
-  it.each([['', 'empty'], ['name,shoe_size\nA,4\n', 'shoe_size'], ['phone\n1\n', '“name” is missing'], ['name,name\nA,B\n', 'twice'], ['name\n\n', 'no client'], ['name\n"open', 'cannot be read|Unclosed|quote']])('refuses a file that is none: %j', (csv, words) => {
+  it.each([
+    ['', 'empty'],
+    ['name,shoe_size\nA,4\n', 'shoe_size'],
+    ['phone\n1\n', '“name” is missing'],
+    ['name,name\nA,B\n', 'twice'],
+    ['name\n\n', 'no client'],
+    ['name\n"open', 'cannot be read|Unclosed|quote'],
+  ])('refuses a file that is none: %j', (csv, words) => {
     const read = readClientCsv(csv, TODAY);
     expect(read.lines).toEqual([]);
     expect(read.faults.join()).toMatch(new RegExp(words, 'i'));
@@ -28,19 +53,53 @@ describe('readClientCsv', () => {
 });
 
 describe('writeClientCsv', () => {
-  const text = (max: number) => fc.string({ maxLength: max, unit: 'grapheme' }).map((s) => s.replace(/[\u0000-\u001f\u2028\u2029]/g, ' ').trim());
+  const text = (max: number) =>
+    fc.string({ maxLength: max, unit: 'grapheme' }).map((s) => s.replace(/[\u0000-\u001f\u2028\u2029]/g, ' ').trim());
   const client: fc.Arbitrary<CsvClient> = fc.record({
-    name: text(40).map((s) => `N${s}`), byline: text(40), bornOn: fc.constantFrom(null, '1990-05-31'), phone: text(20), note: text(80), sensitivity: fc.integer({ min: 1, max: 5 }), skin: fc.constantFrom('dry', 'normal', 'oily'),
-    ingrownProne: fc.boolean(), statureCm: fc.constantFrom(null, 171), massKg: fc.constantFrom(null, 66.5), consentOn: fc.constantFrom(null, '2027-01-02'),
+    name: text(40).map((s) => `N${s}`),
+    byline: text(40),
+    bornOn: fc.constantFrom(null, '1990-05-31'),
+    phone: text(20),
+    note: text(80),
+    sensitivity: fc.integer({ min: 1, max: 5 }),
+    skin: fc.constantFrom('dry', 'normal', 'oily'),
+    ingrownProne: fc.boolean(),
+    statureCm: fc.constantFrom(null, 171),
+    massKg: fc.constantFrom(null, 66.5),
+    consentOn: fc.constantFrom(null, '2027-01-02'),
   });
   it('is read back as it was written, but for cells that a spreadsheet would run', () => {
-    fc.assert(fc.property(fc.array(client, { minLength: 1, maxLength: 5 }), (clients) => {
-      const harmless = clients.map((c) => ({ ...c, byline: c.byline.replace(/^[=+\-@＝＋－＠\t\r]+/, ''), phone: c.phone.replace(/^[=+\-@＝＋－＠\t\r]+/, ''), note: c.note.replace(/^[=+\-@＝＋－＠\t\r]+/, '') })).map((c) => ({ ...c, byline: c.byline.trim(), phone: c.phone.trim(), note: c.note.trim() }));
-      expect(readClientCsv(writeClientCsv(harmless), TODAY).lines.map((l) => l.client)).toEqual(harmless);
-    }), { seed: 7, numRuns: 100 });
+    fc.assert(
+      fc.property(fc.array(client, { minLength: 1, maxLength: 5 }), (clients) => {
+        const harmless = clients
+          .map((c) => ({
+            ...c,
+            byline: c.byline.replace(/^[=+\-@＝＋－＠\t\r]+/, ''),
+            phone: c.phone.replace(/^[=+\-@＝＋－＠\t\r]+/, ''),
+            note: c.note.replace(/^[=+\-@＝＋－＠\t\r]+/, ''),
+          }))
+          .map((c) => ({ ...c, byline: c.byline.trim(), phone: c.phone.trim(), note: c.note.trim() }));
+        expect(readClientCsv(writeClientCsv(harmless), TODAY).lines.map((l) => l.client)).toEqual(harmless);
+      }),
+      { seed: 7, numRuns: 100 },
+    );
   });
   it('makes formulas harmless and writes every column', () => {
-    const csv = writeClientCsv([{ name: '=1+1', byline: '@x', bornOn: null, phone: '+44 1', note: '-2', sensitivity: 3, skin: 'dry', ingrownProne: true, statureCm: null, massKg: null, consentOn: null }]);
+    const csv = writeClientCsv([
+      {
+        name: '=1+1',
+        byline: '@x',
+        bornOn: null,
+        phone: '+44 1',
+        note: '-2',
+        sensitivity: 3,
+        skin: 'dry',
+        ingrownProne: true,
+        statureCm: null,
+        massKg: null,
+        consentOn: null,
+      },
+    ]);
     expect(csv.split('\n')[0]).toBe(CSV_COLUMNS.join(','));
     expect(csv.split('\n')[1]).toBe("'=1+1,'@x,,'+44 1,'-2,3,dry,yes,,,");
   });

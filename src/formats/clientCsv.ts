@@ -1,11 +1,23 @@
-// Clients as a table: one line a client, the columns of docs/formats.md. Every bad line is named with its reason; whoever imports
-// takes all of them or none.
+// Clients as a table: one line a client, the columns of docs/formats.md. Every bad line is named with its reason;
+// whoever imports takes all of them or none.
 
 import { parse } from 'csv-parse/sync';
 import { stringify } from 'csv-stringify/sync';
 import { isCivilDate } from '../core/shared';
 
-export const CSV_COLUMNS = ['name', 'known_by', 'born_on', 'phone', 'note', 'sensitivity', 'skin', 'ingrown_prone', 'stature_cm', 'mass_kg', 'consent_on'] as const;
+export const CSV_COLUMNS = [
+  'name',
+  'known_by',
+  'born_on',
+  'phone',
+  'note',
+  'sensitivity',
+  'skin',
+  'ingrown_prone',
+  'stature_cm',
+  'mass_kg',
+  'consent_on',
+] as const;
 type Column = (typeof CSV_COLUMNS)[number];
 type Line = Readonly<Partial<Record<Column, string>>>;
 
@@ -64,21 +76,40 @@ function dateOf(text: string, column: string, today: string, faults: string[]): 
 function readLine(raw: Line, line: number, today: string): CsvLine {
   const faults: string[] = [];
   const text = (c: Column): string => (raw[c] ?? '').trim();
-  for (const [column, most] of Object.entries(LONGEST)) if (text(column as Column).length > most) faults.push(`${column}: longer than ${most} letters.`); // keys of LONGEST are columns
+  for (const [column, most] of Object.entries(LONGEST))
+  // keys of LONGEST are columns
+  {
+    if (text(column as Column).length > most) faults.push(`${column}: longer than ${most} letters.`);
+  }
   if (text('name') === '') faults.push('name: is missing.');
   const skin = text('skin') === '' ? 'normal' : text('skin').toLowerCase();
-  if (skin !== 'dry' && skin !== 'normal' && skin !== 'oily') faults.push(`skin: “${text('skin')}” is not dry, normal or oily.`);
+  if (skin !== 'dry' && skin !== 'normal' && skin !== 'oily') {
+    faults.push(`skin: “${text('skin')}” is not dry, normal or oily.`);
+  }
   const prone = text('ingrown_prone').toLowerCase();
-  if (!YES.includes(prone) && !NO.includes(prone)) faults.push(`ingrown_prone: “${text('ingrown_prone')}” is not yes or no.`);
+  if (!YES.includes(prone) && !NO.includes(prone)) {
+    faults.push(`ingrown_prone: “${text('ingrown_prone')}” is not yes or no.`);
+  }
   const client: CsvClient = {
-    name: text('name'), byline: text('known_by'), bornOn: dateOf(text('born_on'), 'born_on', today, faults), phone: text('phone'), note: text('note'),
-    sensitivity: numberOf(text('sensitivity'), 'sensitivity', 1, 5, faults) ?? 3, skin: skin as CsvClient['skin'], ingrownProne: YES.includes(prone), // a wrong skin has been noted as a fault
-    statureCm: numberOf(text('stature_cm'), 'stature_cm', 80, 250, faults), massKg: numberOf(text('mass_kg'), 'mass_kg', 15, 350, faults), consentOn: dateOf(text('consent_on'), 'consent_on', today, faults),
+    name: text('name'),
+    byline: text('known_by'),
+    bornOn: dateOf(text('born_on'), 'born_on', today, faults),
+    phone: text('phone'),
+    note: text('note'),
+    sensitivity: numberOf(text('sensitivity'), 'sensitivity', 1, 5, faults) ?? 3,
+    skin: skin as CsvClient['skin'],
+    ingrownProne: YES.includes(prone), // a wrong skin has been noted as a fault
+    statureCm: numberOf(text('stature_cm'), 'stature_cm', 80, 250, faults),
+    massKg: numberOf(text('mass_kg'), 'mass_kg', 15, 350, faults),
+    consentOn: dateOf(text('consent_on'), 'consent_on', today, faults),
   };
   return { line, name: text('name'), faults, client: faults.length === 0 ? client : null };
 }
 
-/** Reads a table of clients: comma or semicolon, quoted as usual, the first line naming the columns in any order; `name` is needed. */
+/**
+ * Reads a table of clients: comma or semicolon, quoted as usual, the first line naming the columns in any order; `name`
+ * is needed.
+ */
 export function readClientCsv(text: string, today: string): CsvRead {
   const csv = text.replace(/^\uFEFF/, '');
   const fault = (text: string): CsvRead => ({ faults: [text], lines: [] });
@@ -94,24 +125,49 @@ export function readClientCsv(text: string, today: string): CsvRead {
   if (!heading) return fault('The file is empty.');
   const columns = heading.map((c) => c.trim().toLowerCase());
   const unknown = columns.filter((c) => !isColumn(c));
-  if (unknown.length > 0) return fault(`Unknown ${unknown.length === 1 ? 'column' : 'columns'}: ${unknown.join(', ')}. Known are ${CSV_COLUMNS.join(', ')}.`);
+  if (unknown.length > 0) {
+    return fault(
+      `Unknown ${unknown.length === 1 ? 'column' : 'columns'}: ${unknown.join(', ')}. Known are ${CSV_COLUMNS.join(', ')}.`,
+    );
+  }
   if (!columns.includes('name')) return fault('The column “name” is missing.');
   const twice = columns.find((c, i) => columns.indexOf(c) < i);
   if (twice) return fault(`The column “${twice}” is there twice.`);
-  const filled = body.map((cells, i) => ({ cells, line: i + 2 })).filter(({ cells }) => cells.some((c) => c.trim() !== ''));
+  const filled = body
+    .map((cells, i) => ({ cells, line: i + 2 }))
+    .filter(({ cells }) => cells.some((c) => c.trim() !== ''));
   if (filled.length === 0) return fault('There is no client in it.');
   if (filled.length > MOST_LINES) return fault(`More than ${MOST_LINES} clients at once.`);
   return {
     faults: [],
     lines: filled.map(({ cells, line }) => {
       const read = readLine(Object.fromEntries(columns.map((c, i) => [c, cells[i] ?? ''])), line, today);
-      return cells.length > columns.length ? { ...read, client: null, faults: [...read.faults, `${cells.length} cells for ${columns.length} columns: is a comma unquoted?`] } : read;
+      return cells.length > columns.length
+        ? {
+            ...read,
+            client: null,
+            faults: [...read.faults, `${cells.length} cells for ${columns.length} columns: is a comma unquoted?`],
+          }
+        : read;
     }),
   };
 }
 
 /** The same columns out; a cell that a spreadsheet would take for a formula is made harmless. */
-export const writeClientCsv = (clients: readonly CsvClient[]): string => stringify(clients.map((c): Record<Column, string | number> => ({
-  name: c.name, known_by: c.byline, born_on: c.bornOn ?? '', phone: c.phone, note: c.note, sensitivity: c.sensitivity, skin: c.skin, ingrown_prone: c.ingrownProne ? 'yes' : 'no',
-  stature_cm: c.statureCm ?? '', mass_kg: c.massKg ?? '', consent_on: c.consentOn ?? '',
-})), { header: true, columns: [...CSV_COLUMNS], escape_formulas: true });
+export const writeClientCsv = (clients: readonly CsvClient[]): string =>
+  stringify(
+    clients.map((c): Record<Column, string | number> => ({
+      name: c.name,
+      known_by: c.byline,
+      born_on: c.bornOn ?? '',
+      phone: c.phone,
+      note: c.note,
+      sensitivity: c.sensitivity,
+      skin: c.skin,
+      ingrown_prone: c.ingrownProne ? 'yes' : 'no',
+      stature_cm: c.statureCm ?? '',
+      mass_kg: c.massKg ?? '',
+      consent_on: c.consentOn ?? '',
+    })),
+    { header: true, columns: [...CSV_COLUMNS], escape_formulas: true },
+  );

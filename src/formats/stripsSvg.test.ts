@@ -5,7 +5,19 @@ import { stripsSvg } from './stripsSvg';
 
 describe('stripsSvg', () => {
   it('draws every strip of the plan where it lies, numbered, in centimetres, with a title a reader can hear', () => {
-    const made = planVisit({ version: 1, on: '2027-05-14', client: { consent: true }, zones: [{ zone: 'underarm', side: 'left', hair: { lengthMm: 7, coarseness: 3, density: 3 }, marks: [{ kind: 'mole', at: [4, 6], radiusMm: 2 }] }] });
+    const made = planVisit({
+      version: 1,
+      on: '2027-05-14',
+      client: { consent: true },
+      zones: [
+        {
+          zone: 'underarm',
+          side: 'left',
+          hair: { lengthMm: 7, coarseness: 3, density: 3 },
+          marks: [{ kind: 'mole', at: [4, 6], radiusMm: 2 }],
+        },
+      ],
+    });
     const zone = made.ok ? made.value.zones[0] : undefined;
     if (!zone) throw new Error('planned');
     const svg = stripsSvg(zone);
@@ -14,7 +26,9 @@ describe('stripsSvg', () => {
     expect(groups.map((g) => /<text[^>]*>(\d+)</.exec(g)?.[1])).toEqual(zone.strips.map((s) => String(s.order)));
     // the drawn outline is the planned one, point for point
     groups.forEach((g, i) => {
-      const ring: Ring = [...(/<path d="([^"]*)"/.exec(g)?.[1] ?? '').matchAll(/(-?[\d.]+) (-?[\d.]+)/g)].map((m) => [Number(m[1]), Number(m[2])] as const);
+      const ring: Ring = [...(/<path d="([^"]*)"/.exec(g)?.[1] ?? '').matchAll(/(-?[\d.]+) (-?[\d.]+)/g)].map(
+        (m) => [Number(m[1]), Number(m[2])] as const,
+      );
       const planned = zone.strips[i]?.outline ?? [];
       expect(ring).toHaveLength(planned.length);
       expect(Math.abs(signedArea(ring))).toBeCloseTo(Math.abs(signedArea(planned)), 1);

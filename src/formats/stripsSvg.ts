@@ -1,4 +1,5 @@
-// A zone's strips as a drawing in centimetres: outline, numbered strips, tabs, the way of the pull. It names the zone, never the client.
+// A zone's strips as a drawing in centimetres: outline, numbered strips, tabs, the way of the pull. It names the zone,
+// never the client.
 
 import { ZONES } from '../core/anatomy';
 import type { PlanStrip, PlanZone } from '../core/plan';
@@ -25,7 +26,10 @@ export function ringCentre(ring: Ring): Vec {
 }
 
 /** The pull as an arrow from the tab over the strip: its line and its head. */
-export function pullArrow({ tab, pull, lengthMm }: Pick<PlanStrip, 'tab' | 'pull' | 'lengthMm'>, headCm: number): { readonly from: Vec; readonly to: Vec; readonly head: Ring } {
+export function pullArrow(
+  { tab, pull, lengthMm }: Pick<PlanStrip, 'tab' | 'pull' | 'lengthMm'>,
+  headCm: number,
+): { readonly from: Vec; readonly to: Vec; readonly head: Ring } {
   const reach = 0.6 + Math.min(lengthMm / 10, 4 * headCm + 0.5);
   const tip: Vec = [tab[0] + pull[0] * reach, tab[1] + pull[1] * reach];
   const neck: Vec = [tip[0] - pull[0] * headCm, tip[1] - pull[1] * headCm];
@@ -33,7 +37,8 @@ export function pullArrow({ tab, pull, lengthMm }: Pick<PlanStrip, 'tab' | 'pull
   return { from: tab, to: neck, head: [tip, [neck[0] + nx, neck[1] + ny], [neck[0] - nx, neck[1] - ny]] };
 }
 
-export const zoneTitle = (zone: PlanZone): string => `${ZONES[zone.zone].name}${zone.side === 'middle' ? '' : `, ${zone.side}`}`;
+export const zoneTitle = (zone: PlanZone): string =>
+  `${ZONES[zone.zone].name}${zone.side === 'middle' ? '' : `, ${zone.side}`}`;
 
 /** Thickness of lines and height of figures for a sheet of this size, cm. */
 export const strokeFor = ([w, h]: readonly [number, number]): number => Math.max(w, h) / 420;
@@ -45,11 +50,18 @@ export function stripsSvg(zone: PlanZone): string {
     const [cx, cy] = ringCentre(s.outline);
     const arrow = pullArrow(s, 9 * line);
     const size = Math.min(16 * line, 0.06 * s.widthMm);
-    return `<g><title>Strip ${s.order}, ${Math.round(s.lengthMm)} by ${Math.round(s.widthMm)} mm, tab on ${s.tabOn === 'hair' ? 'hair' : `${s.tabOn} skin`}</title><path d="${ringPath(s.outline)}" fill="#B86A12" fill-opacity="0.18" stroke="#94530B" stroke-width="${n(1.4 * line)}"/>`
-      + `<path d="M${n(arrow.from[0])} ${n(arrow.from[1])}L${n(arrow.to[0])} ${n(arrow.to[1])}" stroke="#256B63" stroke-width="${n(2 * line)}"/><path d="${ringPath(arrow.head)}" fill="#256B63"/>`
-      + `<text x="${n(cx)}" y="${n(cy + 0.35 * size)}" font-size="${n(size)}" text-anchor="middle">${s.order}</text></g>`;
+    return (
+      `<g><title>Strip ${s.order}, ${Math.round(s.lengthMm)} by ${Math.round(s.widthMm)} mm, tab on ${s.tabOn === 'hair' ? 'hair' : `${s.tabOn} skin`}</title><path d="${ringPath(s.outline)}" fill="#B86A12" fill-opacity="0.18" stroke="#94530B" stroke-width="${n(1.4 * line)}"/>` +
+      `<path d="M${n(arrow.from[0])} ${n(arrow.from[1])}L${n(arrow.to[0])} ${n(arrow.to[1])}" stroke="#256B63" stroke-width="${n(2 * line)}"/><path d="${ringPath(arrow.head)}" fill="#256B63"/>` +
+      `<text x="${n(cx)}" y="${n(cy + 0.35 * size)}" font-size="${n(size)}" text-anchor="middle">${s.order}</text></g>`
+    );
   });
-  const marks = zone.excluded.map((e) => `<circle cx="${n(e.at[0])}" cy="${n(e.at[1])}" r="${n(e.clearanceMm / 10)}" fill="#FFFDF8" stroke="#9E2F2A" stroke-width="${n(1.4 * line)}" stroke-dasharray="${n(5 * line)} ${n(4 * line)}"/>`);
-  return `<svg xmlns="http://www.w3.org/2000/svg" width="${n(w)}cm" height="${n(h)}cm" viewBox="${n(-MARGIN_CM)} ${n(-MARGIN_CM)} ${n(w)} ${n(h)}" font-family="sans-serif" font-weight="700" fill="${INK}"><title>${zoneTitle(zone)}: ${zone.strips.length} strips in the order laid; arrows show the pull</title>`
-    + `<path d="${ringPath(zone.outline)}" fill="#FFFDF8" stroke="${INK}" stroke-width="${n(1.6 * line)}"/>${strips.join('')}${marks.join('')}</svg>`;
+  const marks = zone.excluded.map(
+    (e) =>
+      `<circle cx="${n(e.at[0])}" cy="${n(e.at[1])}" r="${n(e.clearanceMm / 10)}" fill="#FFFDF8" stroke="#9E2F2A" stroke-width="${n(1.4 * line)}" stroke-dasharray="${n(5 * line)} ${n(4 * line)}"/>`,
+  );
+  return (
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${n(w)}cm" height="${n(h)}cm" viewBox="${n(-MARGIN_CM)} ${n(-MARGIN_CM)} ${n(w)} ${n(h)}" font-family="sans-serif" font-weight="700" fill="${INK}"><title>${zoneTitle(zone)}: ${zone.strips.length} strips in the order laid; arrows show the pull</title>` +
+    `<path d="${ringPath(zone.outline)}" fill="#FFFDF8" stroke="${INK}" stroke-width="${n(1.6 * line)}"/>${strips.join('')}${marks.join('')}</svg>`
+  );
 }

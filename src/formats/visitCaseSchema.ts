@@ -1,4 +1,5 @@
-// Joi schema of the open visit case (docs/formats.md). Unknown fields are refused with their path; nothing is converted in silence.
+// Joi schema of the open visit case (docs/formats.md). Unknown fields are refused with their path; nothing is converted
+// in silence.
 
 import Joi from 'joi';
 import { FAMILIES, ZONE_IDS } from '../core/anatomy';
@@ -11,41 +12,74 @@ import { isCivilDate } from '../core/shared';
 
 const number = (min: number, max: number): Joi.NumberSchema => Joi.number().min(min).max(max);
 const step = number(1, 5);
-export const civilDate = Joi.string().custom((value: string, helpers) => (isCivilDate(value) ? value : helpers.error('civil.date'))).messages({ 'civil.date': '{{#label}} must be a date YYYY-MM-DD' });
+export const civilDate = Joi.string()
+  .custom((value: string, helpers) => (isCivilDate(value) ? value : helpers.error('civil.date')))
+  .messages({ 'civil.date': '{{#label}} must be a date YYYY-MM-DD' });
 const pair = (item: Joi.NumberSchema): Joi.ArraySchema => Joi.array().length(2).items(item.required(), item.required());
 const point = pair(number(-1000, 1000));
 
 /** Not more than half: the other half would be the main direction. */
 const crossingShare = number(0.01, 0.5);
 export const strokeSchema = Joi.object({ at: point.required(), towards: point.required(), share: crossingShare });
-export const markSchema = Joi.object({ kind: Joi.string().valid(...MARK_KINDS).required(), at: point.required(), radiusMm: number(0.1, 200).required(), note: Joi.string().allow('').max(300), since: civilDate });
+export const markSchema = Joi.object({
+  kind: Joi.string()
+    .valid(...MARK_KINDS)
+    .required(),
+  at: point.required(),
+  radiusMm: number(0.1, 200).required(),
+  note: Joi.string().allow('').max(300),
+  since: civilDate,
+});
 
-export const densityPlaceSchema = Joi.object({ at: point.required(), radiusCm: number(0.05, 50).required(), density: step.required() });
+export const densityPlaceSchema = Joi.object({
+  at: point.required(),
+  radiusCm: number(0.05, 50).required(),
+  density: step.required(),
+});
 
 export const foundFactSchema = Joi.object({
-  fact: Joi.string().valid(...FACTS).required(),
+  fact: Joi.string()
+    .valid(...FACTS)
+    .required(),
   lastOn: civilDate,
   zones: Joi.array().items(Joi.string().max(60)).max(60),
 });
 
-export const overrideSchema = Joi.object({ code: Joi.string().max(60).required(), zone: Joi.string().max(60), reason: Joi.string().trim().min(3).max(500).required() });
-export const ruleChangeSchema = Joi.object({ code: Joi.string().max(60).required(), outcome: Joi.string().valid(...OUTCOMES), waitDays: Joi.number().integer().min(1).max(1000), reason: Joi.string().allow('').max(500).required() });
+export const overrideSchema = Joi.object({
+  code: Joi.string().max(60).required(),
+  zone: Joi.string().max(60),
+  reason: Joi.string().trim().min(3).max(500).required(),
+});
+export const ruleChangeSchema = Joi.object({
+  code: Joi.string().max(60).required(),
+  outcome: Joi.string().valid(...OUTCOMES),
+  waitDays: Joi.number().integer().min(1).max(1000),
+  reason: Joi.string().allow('').max(500).required(),
+});
 const productIds = Joi.array().items(Joi.string().max(60)).unique().max(200);
 
 export const hairSchema = Joi.object({
   lengthMm: number(0.1, 200).required(),
   shortestMm: number(0.1, 200),
   longestMm: number(0.1, 200),
-  flags: Joi.array().items(Joi.string().valid(...HAIR_FLAGS)).unique(),
+  flags: Joi.array()
+    .items(Joi.string().valid(...HAIR_FLAGS))
+    .unique(),
   coarseness: step.required(),
   density: step.required(),
   curl: step,
   history: Joi.string().valid('first', 'regular', 'lapsed', 'shaved'),
   lastWaxOn: civilDate,
-  past: Joi.array().max(200).items(Joi.object({ on: civilDate.required(), lengthMm: number(0.1, 200).required() })),
+  past: Joi.array()
+    .max(200)
+    .items(Joi.object({ on: civilDate.required(), lengthMm: number(0.1, 200).required() })),
 });
 
-export const blackoutSchema = Joi.object({ from: civilDate.required(), to: civilDate.required(), why: Joi.string().allow('').max(200) });
+export const blackoutSchema = Joi.object({
+  from: civilDate.required(),
+  to: civilDate.required(),
+  why: Joi.string().allow('').max(200),
+});
 
 export const schoolsSchema = Joi.object({
   hardLay: Joi.string().valid('with', 'against', 'free'),
@@ -53,11 +87,16 @@ export const schoolsSchema = Joi.object({
   maxHardPasses: Joi.number().integer().min(1).max(3),
   sugarWay: Joi.string().valid('hand', 'strip'),
   prep: Joi.string().valid('powder', 'oil', 'dry'),
-  families: Joi.array().items(Joi.string().valid(...FAMILIES)).unique().max(3),
+  families: Joi.array()
+    .items(Joi.string().valid(...FAMILIES))
+    .unique()
+    .max(3),
 });
 
 /** Not at all up to five times as shipped. */
-export const weightsSchema = Joi.object(Object.fromEntries(WEIGHT_NAMES.map((name) => [name, number(0, MOST_WEIGHT_FACTOR * SHIPPED_WEIGHTS[name])])));
+export const weightsSchema = Joi.object(
+  Object.fromEntries(WEIGHT_NAMES.map((name) => [name, number(0, MOST_WEIGHT_FACTOR * SHIPPED_WEIGHTS[name])])),
+);
 
 const client = Joi.object({
   statureCm: number(80, 250),
@@ -72,9 +111,18 @@ const client = Joi.object({
   overrides: Joi.array().max(60).items(overrideSchema),
   knownProducts: productIds,
   reactedTo: productIds,
-  heatFelt: Joi.array().max(400).items(Joi.object({
-    on: civilDate.required(), marginK: number(-30, 30).required(), felt: Joi.string().valid('too-warm', 'right', 'too-cool').required(), zone: Joi.string().max(60), product: Joi.string().max(60), touchC: number(20, 100),
-  })),
+  heatFelt: Joi.array()
+    .max(400)
+    .items(
+      Joi.object({
+        on: civilDate.required(),
+        marginK: number(-30, 30).required(),
+        felt: Joi.string().valid('too-warm', 'right', 'too-cool').required(),
+        zone: Joi.string().max(60),
+        product: Joi.string().max(60),
+        touchC: number(20, 100),
+      }),
+    ),
   blackout: Joi.array().max(100).items(blackoutSchema),
 });
 
@@ -93,17 +141,29 @@ const studio = Joi.object({
 const waySchema = Joi.string().valid('with', 'against', 'free', 'crossed', 'counter', 'across', 'moulded', 'strip');
 
 /** Slab and touch asked for by hand for one product; at least one of the two. */
-const heatWishSchema = Joi.object({ product: Joi.string().max(60).required(), thicknessMm: number(0.05, 10), touchC: number(20, 100) }).or('thicknessMm', 'touchC');
+const heatWishSchema = Joi.object({
+  product: Joi.string().max(60).required(),
+  thicknessMm: number(0.05, 10),
+  touchC: number(20, 100),
+}).or('thicknessMm', 'touchC');
 
 /** Strips laid out by hand for one family and manner. */
 export const handStripsSchema = Joi.object({
-  family: Joi.string().valid(...FAMILIES).required(),
+  family: Joi.string()
+    .valid(...FAMILIES)
+    .required(),
   way: waySchema.required(),
-  strips: Joi.array().min(1).max(200).items(Joi.object({ outline: Joi.array().min(3).max(1000).items(point).required(), turnDeg: number(-90, 90) })).required(),
+  strips: Joi.array()
+    .min(1)
+    .max(200)
+    .items(Joi.object({ outline: Joi.array().min(3).max(1000).items(point).required(), turnDeg: number(-90, 90) }))
+    .required(),
 });
 
 export const zoneCaseSchema = Joi.object({
-  zone: Joi.string().valid(...ZONE_IDS).required(),
+  zone: Joi.string()
+    .valid(...ZONE_IDS)
+    .required(),
   side: Joi.string().valid('left', 'right', 'middle').required(),
   hair: hairSchema.required(),
   strokes: Joi.array().max(2000).items(strokeSchema),
@@ -123,7 +183,9 @@ const visitCase = Joi.object({
   client: client.required(),
   studio,
   zones: Joi.array().min(1).max(60).items(zoneCaseSchema).required(),
-}).required().label('case');
+})
+  .required()
+  .label('case');
 
 export interface SchemaFault {
   readonly path: string;
@@ -132,18 +194,23 @@ export interface SchemaFault {
 
 /** `zones[0].hair.lengthMm` from Joi's path. */
 export const pathText = (path: readonly (string | number)[]): string =>
-  path.reduce<string>((text, part) => (typeof part === 'number' ? `${text}[${part}]` : text === '' ? part : `${text}.${part}`), '');
+  path.reduce<string>(
+    (text, part) => (typeof part === 'number' ? `${text}[${part}]` : text === '' ? part : `${text}.${part}`),
+    '',
+  );
 
 /** Joi's faults as path and message, without the value (it may be a health note). */
 export const faultsOf = (error: Joi.ValidationError): readonly SchemaFault[] =>
   error.details.map((d) => ({ path: pathText(d.path), message: d.message.replace(/"[^"]*"/, (label) => label) }));
 
-export type Parsed<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly faults: readonly SchemaFault[] };
+export type Parsed<T> =
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly faults: readonly SchemaFault[] };
 
 /** Checks an unknown value against a schema: no unknown fields, no conversion, all faults at once. */
 export function parseWith<T>(schema: Joi.Schema, input: unknown): Parsed<T> {
   const { value, error } = schema.validate(input, { abortEarly: false, convert: false, allowUnknown: false });
-  return error ? { ok: false, faults: faultsOf(error) } : { ok: true, value: value as T }; // checked by the schema just now
+  // checked by the schema just now
+  return error ? { ok: false, faults: faultsOf(error) } : { ok: true, value: value as T };
 }
 
 export const parseVisitCase = (input: unknown): Parsed<VisitCase> => parseWith<VisitCase>(visitCase, input);

@@ -6,7 +6,10 @@ import { readPerson } from './repos/studioRepo';
 export const PERSON_COOKIE = 'strickle-person';
 
 export function cookieOf(request: Request, name: string): string | null {
-  const found = (request.headers.get('cookie') ?? '').split(';').map((c) => c.trim()).find((c) => c.startsWith(`${name}=`));
+  const found = (request.headers.get('cookie') ?? '')
+    .split(';')
+    .map((c) => c.trim())
+    .find((c) => c.startsWith(`${name}=`));
   return found ? decodeURIComponent(found.slice(name.length + 1)) : null;
 }
 

@@ -13,13 +13,21 @@ export interface ServiceError {
 export type ServiceResult<T> = Result<T, ServiceError>;
 
 export const notFound = (what: string): { readonly ok: false; readonly error: ServiceError } => ({
-  ok: false, error: { code: 'not-found', message: `No such ${what}.`, details: [] },
+  ok: false,
+  error: { code: 'not-found', message: `No such ${what}.`, details: [] },
 });
 
 export const refused = (message: string, path = ''): { readonly ok: false; readonly error: ServiceError } => ({
-  ok: false, error: { code: 'refused', message, details: [{ path, message }] },
+  ok: false,
+  error: { code: 'refused', message, details: [{ path, message }] },
 });
 
 export const stale = (newer: unknown): { readonly ok: false; readonly error: ServiceError } => ({
-  ok: false, error: { code: 'stale', message: 'Another tablet has saved something newer. Nothing of yours was lost; choose which to keep.', details: [], newer },
+  ok: false,
+  error: {
+    code: 'stale',
+    message: 'Another tablet has saved something newer. Nothing of yours was lost; choose which to keep.',
+    details: [],
+    newer,
+  },
 });

@@ -1,6 +1,9 @@
 import 'server-only';
 
-/** While this cookie is there the browser shows the client's form and nothing else (src/proxy.ts); the PIN takes it away. */
+/**
+ * While this cookie is there the browser shows the client's form and nothing else (src/proxy.ts); the PIN takes it
+ * away.
+ */
 export const FORM_COOKIE = 'strickle-form';
 const BASE = 'Path=/; HttpOnly; SameSite=Strict';
 

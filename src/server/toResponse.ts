@@ -4,12 +4,26 @@ import { parseWith } from '../formats/visitCaseSchema';
 import type { ServiceError, ServiceResult } from './errors';
 import { log } from './log';
 
-const STATUS: Readonly<Record<ServiceError['code'], number>> = { 'not-found': 404, stale: 409, invalid: 422, refused: 422 };
+const STATUS: Readonly<Record<ServiceError['code'], number>> = {
+  'not-found': 404,
+  stale: 409,
+  invalid: 422,
+  refused: 422,
+};
 const MAX_BODY_BYTES = 2_000_000;
 const NO_STORE = { 'cache-control': 'no-store' };
 
-const errorResponse = (status: number, code: string, message: string, details: readonly unknown[] = [], newer?: unknown): Response =>
-  Response.json({ error: { code, message, details, ...(newer === undefined ? {} : { newer }) } }, { status, headers: NO_STORE });
+const errorResponse = (
+  status: number,
+  code: string,
+  message: string,
+  details: readonly unknown[] = [],
+  newer?: unknown,
+): Response =>
+  Response.json(
+    { error: { code, message, details, ...(newer === undefined ? {} : { newer }) } },
+    { status, headers: NO_STORE },
+  );
 
 /** The one place where a failure becomes a status. */
 export function toResponse<T>(result: ServiceResult<T>, okStatus = 200): Response {
@@ -37,16 +51,27 @@ export async function handle<T>(request: Request, schema: Joi.Schema, run: (body
       return errorResponse(400, 'not-json', 'The request is not JSON. Nothing was changed.');
     }
     const parsed = parseWith<T>(schema, body);
-    if (!parsed.ok) return errorResponse(422, 'invalid', 'Some fields are not right. Nothing was changed.', parsed.faults);
+    if (!parsed.ok) {
+      return errorResponse(422, 'invalid', 'Some fields are not right. Nothing was changed.', parsed.faults);
+    }
     return run(parsed.value);
   } catch (error) {
     return unforeseen(error);
   }
 }
 
-/** A plain form of a page, sent before the page's script runs: it is answered with another page, also where it is refused. */
-export async function handleForm<T>(request: Request, schema: Joi.Schema, run: (body: T) => string | null, otherwise: string): Promise<Response> {
-  const goTo = (path: string): Response => new Response(null, { status: 303, headers: { ...NO_STORE, location: path } });
+/**
+ * A plain form of a page, sent before the page's script runs: it is answered with another page, also where it is
+ * refused.
+ */
+export async function handleForm<T>(
+  request: Request,
+  schema: Joi.Schema,
+  run: (body: T) => string | null,
+  otherwise: string,
+): Promise<Response> {
+  const goTo = (path: string): Response =>
+    new Response(null, { status: 303, headers: { ...NO_STORE, location: path } });
   try {
     if (isForeign(request)) return errorResponse(403, 'foreign-origin', 'Only this studio may write here.');
     const text = await request.text();
@@ -68,7 +93,13 @@ export function handleRead(run: () => Response): Response {
 }
 
 function unforeseen(error: unknown): Response {
-  log.error({ kind: error instanceof Error ? error.name : 'unknown', at: error instanceof Error ? (error.stack ?? '').split('\n')[1]?.trim() : undefined }, 'request failed');
+  log.error(
+    {
+      kind: error instanceof Error ? error.name : 'unknown',
+      at: error instanceof Error ? (error.stack ?? '').split('\n')[1]?.trim() : undefined,
+    },
+    'request failed',
+  );
   return errorResponse(500, 'internal', 'Something went wrong here. Nothing was changed; try again.');
 }
 

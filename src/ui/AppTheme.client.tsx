@@ -5,5 +5,9 @@ import type { ReactNode } from 'react';
 import { theme } from './theme';
 
 export function AppTheme({ children }: { readonly children: ReactNode }) {
-  return <ConfigProvider theme={theme} wave={{ disabled: true }}>{children}</ConfigProvider>;
+  return (
+    <ConfigProvider theme={theme} wave={{ disabled: true }}>
+      {children}
+    </ConfigProvider>
+  );
 }

@@ -19,19 +19,32 @@ export function Curtain() {
   };
   useKeys({ '.': toggle });
   useEffect(() => {
-    const draw = (): void => { if (!dialog.current?.open) dialog.current?.showModal(); };
+    const draw = (): void => {
+      if (!dialog.current?.open) dialog.current?.showModal();
+    };
     window.addEventListener(DRAW, draw);
     return () => window.removeEventListener(DRAW, draw);
   }, []);
   if (!mounted) return null;
   return createPortal(
     <dialog ref={dialog} className={styles.curtain} aria-label="Privacy curtain">
-      <button type="button" onClick={() => dialog.current?.close()}>Open the curtain</button>
+      <button type="button" onClick={() => dialog.current?.close()}>
+        Open the curtain
+      </button>
     </dialog>,
     document.body,
   );
 }
 
 export function CurtainButton({ className }: { readonly className?: string | undefined }) {
-  return <button type="button" className={className ?? styles.draw} onClick={() => window.dispatchEvent(new Event(DRAW))} title="Privacy curtain ( . )">Curtain</button>;
+  return (
+    <button
+      type="button"
+      className={className ?? styles.draw}
+      onClick={() => window.dispatchEvent(new Event(DRAW))}
+      title="Privacy curtain ( . )"
+    >
+      Curtain
+    </button>
+  );
 }

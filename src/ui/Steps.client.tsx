@@ -18,7 +18,16 @@ export function Steps({ labelledBy, value, words, disabled, onChange, draw }: Pr
   return (
     <div className={styles.steps} role="radiogroup" aria-labelledby={labelledBy}>
       {words.map((word, i) => (
-        <button key={word + String(i)} type="button" role="radio" aria-checked={Math.round(value) === i + 1} disabled={disabled} className={styles.step} onClick={() => onChange(i + 1)} aria-label={`${i + 1}: ${word}`}>
+        <button
+          key={word + String(i)}
+          type="button"
+          role="radio"
+          aria-checked={Math.round(value) === i + 1}
+          disabled={disabled}
+          className={styles.step}
+          onClick={() => onChange(i + 1)}
+          aria-label={`${i + 1}: ${word}`}
+        >
           {draw ? draw(i + 1) : <b>{i + 1}</b>}
           <span>{word}</span>
         </button>

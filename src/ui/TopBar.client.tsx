@@ -8,7 +8,11 @@ import { useKeys } from './useKeys';
 import { useRouter } from 'next/navigation';
 import styles from './TopBar.module.css';
 
-const PLACES = [{ href: '/', name: 'Today' }, { href: '/clients', name: 'Clients' }, { href: '/studio', name: 'Studio' }] as const;
+const PLACES = [
+  { href: '/', name: 'Today' },
+  { href: '/clients', name: 'Clients' },
+  { href: '/studio', name: 'Studio' },
+] as const;
 
 /** The thin bar: the name, the places that exist, the day. */
 interface Props {
@@ -21,7 +25,13 @@ interface Props {
 export function TopBar({ day, people, person }: Props) {
   const path = usePathname();
   const router = useRouter();
-  const here = path.startsWith('/clients') ? '/clients' : /^\/(studio|products|rules)/.test(path) ? '/studio' : path === '/' || path.startsWith('/visits') ? '/' : '';
+  const here = path.startsWith('/clients')
+    ? '/clients'
+    : /^\/(studio|products|rules)/.test(path)
+      ? '/studio'
+      : path === '/' || path.startsWith('/visits')
+        ? '/'
+        : '';
   useKeys({
     t: () => router.push('/'),
     '/': (event) => {
@@ -31,10 +41,14 @@ export function TopBar({ day, people, person }: Props) {
       else router.push('/clients?search=1');
     },
   });
-  useEffect(() => { document.documentElement.dataset['ready'] = 'yes'; }, []);
+  useEffect(() => {
+    document.documentElement.dataset['ready'] = 'yes';
+  }, []);
   // a page that the browser has kept is asked for anew: it must not come back on a tablet that is with a client
   useEffect(() => {
-    const shown = (event: PageTransitionEvent): void => { if (event.persisted) window.location.reload(); };
+    const shown = (event: PageTransitionEvent): void => {
+      if (event.persisted) window.location.reload();
+    };
     window.addEventListener('pageshow', shown);
     return () => window.removeEventListener('pageshow', shown);
   }, []);
@@ -46,7 +60,9 @@ export function TopBar({ day, people, person }: Props) {
       </Link>
       <nav className={styles.places} aria-label="Places">
         {PLACES.map((p) => (
-          <Link key={p.href} href={p.href} className={styles.place} aria-current={here === p.href ? 'page' : undefined}>{p.name}</Link>
+          <Link key={p.href} href={p.href} className={styles.place} aria-current={here === p.href ? 'page' : undefined}>
+            {p.name}
+          </Link>
         ))}
       </nav>
       <span className={styles.day}>{day}</span>
@@ -66,9 +82,18 @@ function AtTablet({ people, person }: Omit<Props, 'day'>) {
     router.refresh();
   };
   return (
-    <select className={styles.person} aria-label="Who is at this tablet" value={person ?? ''} onChange={(e) => choose(e.target.value)}>
+    <select
+      className={styles.person}
+      aria-label="Who is at this tablet"
+      value={person ?? ''}
+      onChange={(e) => choose(e.target.value)}
+    >
       <option value="">Who is here?</option>
-      {people.map((p) => <option key={p.id} value={p.id}>{p.name}</option>)}
+      {people.map((p) => (
+        <option key={p.id} value={p.id}>
+          {p.name}
+        </option>
+      ))}
     </select>
   );
 }

@@ -3,17 +3,27 @@
 import { useEffect, useRef, useState } from 'react';
 
 /**
- * One worker for as long as the component stands, asked again and again (`{id, question}` in, `{id, answer}` out). Answers to older
- * questions are dropped; the last answer stays until the next one comes, so that nothing flickers while a hand edits.
+ * One worker for as long as the component stands, asked again and again (`{id, question}` in, `{id, answer}` out).
+ * Answers to older questions are dropped; the last answer stays until the next one comes, so that nothing flickers
+ * while a hand edits.
  */
-export function useLiveWorker<Q, A>(make: () => Worker, question: Q): { readonly answer: A | null; readonly isFresh: boolean; readonly failed: boolean } {
+export function useLiveWorker<Q, A>(
+  make: () => Worker,
+  question: Q,
+): { readonly answer: A | null; readonly isFresh: boolean; readonly failed: boolean } {
   const worker = useRef<Worker | null>(null);
+  // written anew at every render, always builds the same worker: the first one counts
+  const makeLatest = useRef(make);
   const asked = useRef(0);
-  const [state, setState] = useState<{ readonly id: number; readonly answer: A | null; readonly failed: boolean }>({ id: 0, answer: null, failed: false });
+  const [state, setState] = useState<{ readonly id: number; readonly answer: A | null; readonly failed: boolean }>({
+    id: 0,
+    answer: null,
+    failed: false,
+  });
   const [latest, setLatest] = useState(0);
   const text = JSON.stringify(question);
   useEffect(() => {
-    const made = make();
+    const made = makeLatest.current();
     worker.current = made;
     made.onmessage = ({ data }: MessageEvent<{ readonly id: number; readonly answer: A | null }>) => {
       if (data.id === asked.current) setState({ id: data.id, answer: data.answer, failed: data.answer === null });
@@ -23,7 +33,6 @@ export function useLiveWorker<Q, A>(make: () => Worker, question: Q): { readonly
       worker.current = null;
       made.terminate();
     };
-    // `make` always builds the same worker
   }, []);
   useEffect(() => {
     asked.current++;

@@ -5,4 +5,9 @@ import { useSyncExternalStore } from 'react';
 const never = (): (() => void) => () => undefined;
 
 /** False on the server and in the first render of the browser, true after. */
-export const useMounted = (): boolean => useSyncExternalStore(never, () => true, () => false);
+export const useMounted = (): boolean =>
+  useSyncExternalStore(
+    never,
+    () => true,
+    () => false,
+  );

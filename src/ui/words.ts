@@ -3,22 +3,41 @@
 const LOCALE = 'en-GB';
 
 const civil = (date: string): Date => new Date(`${date}T12:00:00Z`);
-export const dayMonth = (date: string): string => new Intl.DateTimeFormat(LOCALE, { day: 'numeric', month: 'long', timeZone: 'UTC' }).format(civil(date));
-export const dayMonthYear = (date: string): string => new Intl.DateTimeFormat(LOCALE, { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' }).format(civil(date));
-export const weekday = (date: string): string => new Intl.DateTimeFormat(LOCALE, { weekday: 'long', timeZone: 'UTC' }).format(civil(date));
-export const timeOfDay = (atMs: number, timeZone: string): string => new Intl.DateTimeFormat(LOCALE, { hour: '2-digit', minute: '2-digit', timeZone }).format(atMs);
+export const dayMonth = (date: string): string =>
+  new Intl.DateTimeFormat(LOCALE, { day: 'numeric', month: 'long', timeZone: 'UTC' }).format(civil(date));
+export const dayMonthYear = (date: string): string =>
+  new Intl.DateTimeFormat(LOCALE, { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' }).format(
+    civil(date),
+  );
+export const weekday = (date: string): string =>
+  new Intl.DateTimeFormat(LOCALE, { weekday: 'long', timeZone: 'UTC' }).format(civil(date));
+export const timeOfDay = (atMs: number, timeZone: string): string =>
+  new Intl.DateTimeFormat(LOCALE, { hour: '2-digit', minute: '2-digit', timeZone }).format(atMs);
 export const dateAndTime = (atMs: number, timeZone: string): string =>
-  new Intl.DateTimeFormat(LOCALE, { weekday: 'short', day: 'numeric', month: 'long', hour: '2-digit', minute: '2-digit', timeZone }).format(atMs);
+  new Intl.DateTimeFormat(LOCALE, {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'long',
+    hour: '2-digit',
+    minute: '2-digit',
+    timeZone,
+  }).format(atMs);
 export const degrees = (tempC: number): string => `${Math.round(tempC)} °C`;
 /** `12–28 July` or `28 June – 3 July`. */
 export function span(from: string, to: string): string {
-  return from.slice(0, 7) === to.slice(0, 7) ? `${Number(from.slice(8))}–${dayMonth(to)}` : `${dayMonth(from)} – ${dayMonth(to)}`;
+  return from.slice(0, 7) === to.slice(0, 7)
+    ? `${Number(from.slice(8))}–${dayMonth(to)}`
+    : `${dayMonth(from)} – ${dayMonth(to)}`;
 }
 /** Dates inside a sentence of the core, in the reader's form. */
 export const withDates = (text: string): string => text.replace(/\b\d{4}-\d{2}-\d{2}\b/g, (d) => dayMonth(d));
-const shortDay = (date: string): string => new Intl.DateTimeFormat(LOCALE, { day: 'numeric', month: 'short', timeZone: 'UTC' }).format(civil(date));
+const shortDay = (date: string): string =>
+  new Intl.DateTimeFormat(LOCALE, { day: 'numeric', month: 'short', timeZone: 'UTC' }).format(civil(date));
 /** `17 Dec – 13 Jan`, for narrow places. */
-export const shortSpan = (from: string, to: string): string => (from.slice(0, 7) === to.slice(0, 7) ? `${Number(from.slice(8))}–${shortDay(to)}` : `${shortDay(from)} – ${shortDay(to)}`);
+export const shortSpan = (from: string, to: string): string =>
+  from.slice(0, 7) === to.slice(0, 7)
+    ? `${Number(from.slice(8))}–${shortDay(to)}`
+    : `${shortDay(from)} – ${shortDay(to)}`;
 export const plural = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`;
 export const percent = (share: number): string => `${Math.round(share * 100)} %`;
 export const sideWord = (name: string, side: string): string => (side === 'middle' ? name : `${name}, ${side}`);

@@ -1,4 +1,5 @@
-// What would flip the choice of a zone, worked out beside the page from the open case: some tenths of a second to a few seconds.
+// What would flip the choice of a zone, worked out beside the page from the open case: some tenths of a second to a few
+// seconds.
 
 import { choiceFlips, type ChoiceFlip, type VisitCase } from '../core/plan';
 import type { Product } from '../core/products';

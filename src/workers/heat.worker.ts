@@ -1,6 +1,15 @@
 // Heat beside the page: the table that the thickness slider reads, and the fit of a product to what is seen.
 
-import { fitProduct, heatTable, workingWindow, solveSkinHeat, type FittedProduct, type HeatNeed, type HeatTable, type SeenProduct } from '../core/heat';
+import {
+  fitProduct,
+  heatTable,
+  workingWindow,
+  solveSkinHeat,
+  type FittedProduct,
+  type HeatNeed,
+  type HeatTable,
+  type SeenProduct,
+} from '../core/heat';
 import { ZONES } from '../core/anatomy';
 import type { Product } from '../core/products';
 import type { Result } from '../core/shared';
@@ -9,7 +18,10 @@ export type HeatQuestion =
   | { readonly kind: 'table'; readonly need: HeatNeed }
   | { readonly kind: 'fit'; readonly template: Product; readonly seen: SeenProduct; readonly roomC: number };
 
-/** What a fitted product does on a usual underarm (sensitivity 3), so that the practitioner can tell whether it is the one in the pot. */
+/**
+ * What a fitted product does on a usual underarm (sensitivity 3), so that the practitioner can tell whether it is the
+ * one in the pot.
+ */
 export interface FitTrial {
   readonly minC: number;
   readonly maxC: number;
@@ -38,5 +50,9 @@ self.onmessage = ({ data }: MessageEvent<HeatQuestion>): void => {
     return;
   }
   const fit = fitProduct(data.template, data.seen);
-  self.postMessage({ kind: 'fit', fit, trial: fit.ok ? trialOf(fit.value.product, data.roomC) : null } satisfies HeatAnswer);
+  self.postMessage({
+    kind: 'fit',
+    fit,
+    trial: fit.ok ? trialOf(fit.value.product, data.roomC) : null,
+  } satisfies HeatAnswer);
 };

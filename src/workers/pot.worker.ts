@@ -1,6 +1,14 @@
 // The pot from cold, worked out beside the page: some tenths of a second that no frame has to wait for.
 
-import { pulsesFromCold, readyAfterS, refilled, switchDown, type HeatingInput, type Refilled, type SwitchDown } from '../core/pots';
+import {
+  pulsesFromCold,
+  readyAfterS,
+  refilled,
+  switchDown,
+  type HeatingInput,
+  type Refilled,
+  type SwitchDown,
+} from '../core/pots';
 
 export interface PotAnswer {
   /** At the target from the start, s; null = not within three hours. */
@@ -15,7 +23,9 @@ export interface PotAnswer {
 self.onmessage = ({ data }: MessageEvent<HeatingInput>): void => {
   const paste = data.product.family === 'sugar';
   const answer: PotAnswer = {
-    steadyS: paste ? null : readyAfterS(data), switchDown: paste ? null : switchDown(data), pulsesS: paste ? pulsesFromCold(data.product, data.pot.waxG, data.roomC, data.window) : null,
+    steadyS: paste ? null : readyAfterS(data),
+    switchDown: paste ? null : switchDown(data),
+    pulsesS: paste ? pulsesFromCold(data.product, data.pot.waxG, data.roomC, data.window) : null,
     toppedUp: paste ? null : refilled(data),
   };
   self.postMessage(answer);

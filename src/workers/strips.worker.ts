@@ -1,12 +1,29 @@
-// Strips by hand, laid out beside the page: tabs, order and the rules they break, anew after every edit. Field and hair are kept
-// from one question to the next, since only the strips change.
+// Strips by hand, laid out beside the page: tabs, order and the rules they break, anew after every edit. Field and hair
+// are kept from one question to the next, since only the strips change.
 
 import { sheetFor, ZONES, type Sheet, type Side, type ZoneId } from '../core/anatomy';
-import { densityAt, exclusionOf, growthField, type DensityPlace, type GrowthField, type Mark, type Stroke } from '../core/field';
+import {
+  densityAt,
+  exclusionOf,
+  growthField,
+  type DensityPlace,
+  type GrowthField,
+  type Mark,
+  type Stroke,
+} from '../core/field';
 import type { Family } from '../core/anatomy';
 import type { Way } from '../core/products';
 import { isInside, type Ring, type Vec } from '../core/shared';
-import { largestStrip, layOutZone, stripFaults, zoneShapes, type HandLevel, type HandStrip, type StripFault, type TabOn } from '../core/strips';
+import {
+  largestStrip,
+  layOutZone,
+  stripFaults,
+  zoneShapes,
+  type HandLevel,
+  type HandStrip,
+  type StripFault,
+  type TabOn,
+} from '../core/strips';
 
 export interface GroundOfStrips {
   readonly zone: ZoneId;
@@ -67,14 +84,25 @@ function groundOf(g: GroundOfStrips): Ground | null {
   return ground;
 }
 
-const middleOf = (ring: Ring): Vec => [ring.reduce((s, p) => s + p[0], 0) / ring.length, ring.reduce((s, p) => s + p[1], 0) / ring.length];
+const middleOf = (ring: Ring): Vec => [
+  ring.reduce((s, p) => s + p[0], 0) / ring.length,
+  ring.reduce((s, p) => s + p[1], 0) / ring.length,
+];
 
 function sourceOf(outline: Ring, strips: readonly HandStrip[]): number {
-  const spots: readonly Vec[] = [middleOf(outline), ...outline.map((p, i): Vec => { const q = middleOf([p, outline[(i + 1) % outline.length] ?? p, middleOf(outline)]); return q; })];
+  const spots: readonly Vec[] = [
+    middleOf(outline),
+    ...outline.map((p, i): Vec => {
+      const q = middleOf([p, outline[(i + 1) % outline.length] ?? p, middleOf(outline)]);
+      return q;
+    }),
+  ];
   return spots.reduce((found, spot) => (found >= 0 ? found : strips.findIndex((s) => isInside([s.outline], spot))), -1);
 }
 
-self.onmessage = ({ data: { id, question } }: MessageEvent<{ readonly id: number; readonly question: StripsQuestion }>): void => {
+self.onmessage = ({
+  data: { id, question },
+}: MessageEvent<{ readonly id: number; readonly question: StripsQuestion }>): void => {
   const from = performance.now();
   const { ground: g, strips } = question;
   const ground = groundOf(g);
@@ -82,11 +110,31 @@ self.onmessage = ({ data: { id, question } }: MessageEvent<{ readonly id: number
     self.postMessage({ id, answer: null });
     return;
   }
-  const input = { way: g.way, largestCm: largestStrip(ZONES[g.zone], g.family, g.level), byHand: strips, fade: zoneShapes({ zone: g.zone, side: g.side, family: g.family, sheet: ground, fade: g.fade }).fade, ...(g.densities.length > 0 ? { densityAt: (at: Vec) => densityAt(g.densities, g.density, at) } : {}) };
+  const input = {
+    way: g.way,
+    largestCm: largestStrip(ZONES[g.zone], g.family, g.level),
+    byHand: strips,
+    fade: zoneShapes({ zone: g.zone, side: g.side, family: g.family, sheet: ground, fade: g.fade }).fade,
+    ...(g.densities.length > 0 ? { densityAt: (at: Vec) => densityAt(g.densities, g.density, at) } : {}),
+  };
   const layout = layOutZone(ground.outline, ground.field, g.marks.map(exclusionOf), input, 'H');
   const answer: StripsAnswer = {
-    strips: layout.strips.map((s) => ({ id: s.id, order: s.order, from: sourceOf(s.outline, strips), outline: s.outline, lay: s.lay, pull: s.pull, tab: s.tab, tabOn: s.tabOn, lengthCm: s.lengthCm, widthCm: s.widthCm })),
-    faults: stripFaults(layout, ground.field, input), coveredShare: layout.cover.coveredShare, meanOffDeg: layout.cover.meanAngleErrorDeg, tookMs: performance.now() - from,
+    strips: layout.strips.map((s) => ({
+      id: s.id,
+      order: s.order,
+      from: sourceOf(s.outline, strips),
+      outline: s.outline,
+      lay: s.lay,
+      pull: s.pull,
+      tab: s.tab,
+      tabOn: s.tabOn,
+      lengthCm: s.lengthCm,
+      widthCm: s.widthCm,
+    })),
+    faults: stripFaults(layout, ground.field, input),
+    coveredShare: layout.cover.coveredShare,
+    meanOffDeg: layout.cover.meanAngleErrorDeg,
+    tookMs: performance.now() - from,
   };
   self.postMessage({ id, answer });
 };

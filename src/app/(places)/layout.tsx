@@ -12,7 +12,7 @@ export default async function PlacesLayout({ children }: { readonly children: Re
   const on = civilDateAt(nowMs(), readStudio(getDb())?.timeZone ?? 'UTC');
   return (
     <>
-      <TopBar day={`${weekday(on)} ${dayMonth(on)}`} {...(await topBarPeople(getDb()))} />
+      <TopBar day={`${weekday(on)} ${dayMonth(on)}`} {...await topBarPeople(getDb())} />
       <main>{children}</main>
     </>
   );

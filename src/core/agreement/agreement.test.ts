@@ -1,6 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { INSIDE, sidesOf, ZONE_IDS, ZONES } from '../anatomy';
-import { CONSENT_TEXT, consentTextOf, howMuchFor, howMuchInWords, servicesIn, SHIPPED_SERVICES, zonesOf } from './index';
+import {
+  CONSENT_TEXT,
+  consentTextOf,
+  howMuchFor,
+  howMuchInWords,
+  servicesIn,
+  SHIPPED_SERVICES,
+  zonesOf,
+} from './index';
 
 const key = (z: { readonly zone: string; readonly side: string }): string => `${z.zone}/${z.side}`;
 const service = (id: string) => SHIPPED_SERVICES.find((s) => s.id === id) ?? { id: '', name: '', says: '', zones: [] };
@@ -18,11 +26,15 @@ describe('services', () => {
   });
   it('say where a leg ends (common practice, no source): the lower to just above the knee, the upper from it to the hip', () => {
     expect(service('leg-lower').zones.map((z) => z.zone)).toContain('knee');
-    expect(new Set(service('leg-full').zones.map(key))).toEqual(new Set(zonesOf([service('leg-lower'), service('leg-upper')]).map(key)));
+    expect(new Set(service('leg-full').zones.map(key))).toEqual(
+      new Set(zonesOf([service('leg-lower'), service('leg-upper')]).map(key)),
+    );
   });
   it('are recognised by their zones, the larger in place of the smaller within it', () => {
     expect(servicesIn(SHIPPED_SERVICES, service('leg-full').zones).map((s) => s.id)).toEqual(['leg-full']);
-    expect(servicesIn(SHIPPED_SERVICES, [...service('underarms').zones, ...service('lip').zones]).map((s) => s.id)).toEqual(['underarms', 'lip']);
+    expect(
+      servicesIn(SHIPPED_SERVICES, [...service('underarms').zones, ...service('lip').zones]).map((s) => s.id),
+    ).toEqual(['underarms', 'lip']);
     expect(servicesIn(SHIPPED_SERVICES, [{ zone: 'underarm', side: 'left' }])).toEqual([]);
   });
 });

@@ -8,7 +8,8 @@ export interface ConsentText {
 }
 
 const TEXTS: readonly ConsentText[] = [
-  { version: 1,
+  {
+    version: 1,
     paragraphs: [
       'I have answered the questions as well as I can, and say so when something changes.',
       'I know that waxing and sugaring pull the hair out with its root, that it hurts for a moment, and that redness, small red points and ingrown hairs can follow.',
@@ -16,7 +17,9 @@ const TEXTS: readonly ConsentText[] = [
       'What I have written here stays in this studio. I can ask to see it, to have it corrected, and to have a copy.',
       'I agree to be treated today on the zones we have talked about.',
     ],
-    guardian: 'I am the parent or guardian, I have read this together with the young person, and I agree. I may stay in the room.' },
+    guardian:
+      'I am the parent or guardian, I have read this together with the young person, and I agree. I may stay in the room.',
+  },
 ];
 
 /** The text signed now. */

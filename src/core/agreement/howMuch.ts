@@ -1,4 +1,5 @@
-// How much is taken off, zone by zone, in plain descriptions instead of menu names. The first choice of a zone is its usual one.
+// How much is taken off, zone by zone, in plain descriptions instead of menu names. The first choice of a zone is its
+// usual one.
 
 import { ZONES, type ZoneId } from '../anatomy';
 
@@ -14,7 +15,11 @@ const TIDY: HowMuch = { id: 'strays', label: 'Strays only', says: 'Only what sta
 const BROW: readonly HowMuch[] = [
   { id: 'natural', label: 'Natural', says: 'Strays only; the outline stays where it is.' },
   { id: 'tidy', label: 'Tidy', says: 'Strays, and a clean lower edge; the border moves by at most a hair’s breadth.' },
-  { id: 'reshape', label: 'Reshape', says: 'The border comes nearer in small steps; the mirror after each, and one can end at any step.' },
+  {
+    id: 'reshape',
+    label: 'Reshape',
+    says: 'The border comes nearer in small steps; the mirror after each, and one can end at any step.',
+  },
 ];
 
 const CHOICES: Readonly<Partial<Record<ZoneId, readonly HowMuch[]>>> = {
@@ -27,10 +32,14 @@ const CHOICES: Readonly<Partial<Record<ZoneId, readonly HowMuch[]>>> = {
   'bikini-edge': [{ id: 'edge', label: 'Edge', says: 'What shows outside underwear.' }],
   'bikini-extended': [{ id: 'extended', label: 'Extended', says: 'What shows outside a thong, front and side.' }],
   'front-complete': [
-    { id: 'front', label: 'Front complete', says: 'Everything at the front.' }, { id: 'front-strip', label: 'Front, a strip stays', says: 'All but a strip in the middle.' },
+    { id: 'front', label: 'Front complete', says: 'Everything at the front.' },
+    { id: 'front-strip', label: 'Front, a strip stays', says: 'All but a strip in the middle.' },
   ],
   'buttock-crease': [{ id: 'crease', label: 'With the crease', says: 'Between the buttocks.' }],
-  shoulder: [{ id: 'fade', label: 'Let it fade', says: 'Thinned towards the arm with small dabs, no hard border.' }, { id: 'line', label: 'Clear line', says: 'Off up to a line above the curve of the shoulder.' }],
+  shoulder: [
+    { id: 'fade', label: 'Let it fade', says: 'Thinned towards the arm with small dabs, no hard border.' },
+    { id: 'line', label: 'Clear line', says: 'Off up to a line above the curve of the shoulder.' },
+  ],
   'upper-back': [ALL, { id: 'fade', label: 'Let it fade', says: 'Thinned towards the shoulders and the nape.' }],
   nape: [{ id: 'line', label: 'Below the hairline', says: 'What grows below the cut line.' }, ALL],
   chest: [ALL, { id: 'middle', label: 'Thin the middle', says: 'The middle thinned, the rest stays.' }],

@@ -15,7 +15,9 @@ describe('the body map', () => {
       const at = placeIn(r);
       expect(isInside([r.outline], at)).toBe(true);
       expect(regionAt(r.figure, at)).toMatchObject({ zone: r.zone, side: r.side });
-      for (const [x, y] of r.outline) expect(x >= 0 && y >= 0 && x <= FIGURE_SIZE[r.figure][0] && y <= FIGURE_SIZE[r.figure][1]).toBe(true);
+      for (const [x, y] of r.outline) {
+        expect(x >= 0 && y >= 0 && x <= FIGURE_SIZE[r.figure][0] && y <= FIGURE_SIZE[r.figure][1]).toBe(true);
+      }
     }
   });
   it('puts the client’s left on the viewer’s right from the front and on the viewer’s left from behind', () => {
@@ -41,7 +43,10 @@ describe('the body map', () => {
       const inner = outer === Math.max(...xs) ? Math.min(...xs) : Math.max(...xs);
       return shareOnSheet(region, [outward ? outer : inner, region.outline[0]?.[1] ?? 0])[0];
     };
-    for (const [figure, zone] of [['front', 'thigh-front'], ['back', 'thigh-back']] as const) {
+    for (const [figure, zone] of [
+      ['front', 'thigh-front'],
+      ['back', 'thigh-back'],
+    ] as const) {
       expect(at(figure, zone, 'left', true)).toBe(1);
       expect(at(figure, zone, 'right', true)).toBe(0);
     }

@@ -12,7 +12,8 @@ const sheet = (id: ZoneId, side = sidesOf(ZONES[id])[0] ?? 'middle') => {
   return made.value;
 };
 const crosses = (a: Vec, b: Vec, c: Vec, d: Vec): boolean => {
-  const turn = (p: Vec, q: Vec, r: Vec): number => Math.sign((q[0] - p[0]) * (r[1] - p[1]) - (q[1] - p[1]) * (r[0] - p[0]));
+  const turn = (p: Vec, q: Vec, r: Vec): number =>
+    Math.sign((q[0] - p[0]) * (r[1] - p[1]) - (q[1] - p[1]) * (r[0] - p[0]));
   return turn(a, b, c) * turn(a, b, d) < 0 && turn(c, d, a) * turn(c, d, b) < 0;
 };
 
@@ -22,8 +23,14 @@ describe.each(ZONE_IDS.map((id) => [id] as const))('the outline of %s', (id) => 
     const spans = ring.map((p, i) => [p, ring[(i + 1) % ring.length] ?? p] as const);
     for (let i = 0; i < spans.length; i++) {
       for (let j = i + 2; j < spans.length; j++) {
-        const [a, b] = spans[i] ?? [[0, 0], [0, 0]];
-        const [c, d] = spans[j] ?? [[0, 0], [0, 0]];
+        const [a, b] = spans[i] ?? [
+          [0, 0],
+          [0, 0],
+        ];
+        const [c, d] = spans[j] ?? [
+          [0, 0],
+          [0, 0],
+        ];
         expect(crosses(a, b, c, d)).toBe(false);
       }
     }
@@ -34,7 +41,11 @@ describe.each(ZONE_IDS.map((id) => [id] as const))('the outline of %s', (id) => 
   it('has no sharp corner: it turns by less than 60° from one point to the next', () => {
     const { outline } = sheet(id);
     for (let i = 0; i < outline.length; i++) {
-      const [a, b, c] = [outline[i] ?? [0, 0], outline[(i + 1) % outline.length] ?? [0, 0], outline[(i + 2) % outline.length] ?? [0, 0]];
+      const [a, b, c] = [
+        outline[i] ?? [0, 0],
+        outline[(i + 1) % outline.length] ?? [0, 0],
+        outline[(i + 2) % outline.length] ?? [0, 0],
+      ];
       const turn = Math.atan2(c[1] - b[1], c[0] - b[0]) - Math.atan2(b[1] - a[1], b[0] - a[0]);
       expect(Math.abs(Math.atan2(Math.sin(turn), Math.cos(turn)))).toBeLessThan(Math.PI / 3);
     }
@@ -65,11 +76,16 @@ describe.each(ZONE_IDS.map((id) => [id] as const))('the outline of %s', (id) => 
   it('loses exactly the ground of a mark that lies well within', () => {
     const { outline, widthCm, heightCm } = sheet(id);
     const radiusCm = 0.08 * Math.min(widthCm, heightCm);
-    const centre = Array.from({ length: 400 }, (_, k): Vec => [((k % 20) + 0.5) / 20 * widthCm, (Math.floor(k / 20) + 0.5) / 20 * heightCm])
-      .find((p) => discRing(p, radiusCm, 24).every((q) => isInside([outline], q)));
+    const centre = Array.from({ length: 400 }, (_, k): Vec => [
+      (((k % 20) + 0.5) / 20) * widthCm,
+      ((Math.floor(k / 20) + 0.5) / 20) * heightCm,
+    ]).find((p) => discRing(p, radiusCm, 24).every((q) => isInside([outline], q)));
     if (!centre) throw new Error('no room for a mark');
     const disc = discRing(centre, radiusCm, 64);
-    expect(regionArea([outline]) - regionArea(subtractRegions([outline], [disc]))).toBeCloseTo(Math.abs(signedArea(disc)), 2);
+    expect(regionArea([outline]) - regionArea(subtractRegions([outline], [disc]))).toBeCloseTo(
+      Math.abs(signedArea(disc)),
+      2,
+    );
   });
 });
 
@@ -83,7 +99,9 @@ describe('the default growth (common practice, no source, unless from memory)', 
     expect(at('underarm', 0.5, 0.8)[1]).toBeGreaterThan(0);
   });
   it('legs down, the knee down and to both sides', () => {
-    for (const id of ['thigh-front', 'thigh-back', 'lower-leg-front', 'lower-leg-back'] as const) expect(at(id, 0.5, 0.5)[1]).toBeGreaterThan(0.8);
+    for (const id of ['thigh-front', 'thigh-back', 'lower-leg-front', 'lower-leg-back'] as const) {
+      expect(at(id, 0.5, 0.5)[1]).toBeGreaterThan(0.8);
+    }
     expect(at('knee', 0.1, 0.5)[0]).toBeLessThan(0);
     expect(at('knee', 0.9, 0.5)[0]).toBeGreaterThan(0);
   });

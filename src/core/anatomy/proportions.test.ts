@@ -7,7 +7,9 @@ import type { ZoneId } from './types';
 const STATURE = 206;
 const heightOf = (y: number): number => 1 - (y - 3) / STATURE;
 const spanOf = (zone: ZoneId): readonly [number, number] => {
-  const ys = BODY_REGIONS.filter((r) => r.zone === zone && r.figure !== 'face').flatMap((r) => r.outline.map((p) => heightOf(p[1])));
+  const ys = BODY_REGIONS.filter((r) => r.zone === zone && r.figure !== 'face').flatMap((r) =>
+    r.outline.map((p) => heightOf(p[1])),
+  );
   return [Math.max(...ys), Math.min(...ys)];
 };
 
@@ -27,7 +29,8 @@ describe('the figure', () => {
     expect(ARM.at(-1)?.[0]).toBe(LANDMARK.fingertip);
   });
   it('is narrowest where the body is: neck, waist, wrist, ankle', () => {
-    const narrowest = (table: WidthTable, from: number, to: number): number => [...table].filter(([h]) => h <= from && h >= to).sort((a, b) => a[2] - a[1] - (b[2] - b[1]))[0]?.[0] ?? 0;
+    const narrowest = (table: WidthTable, from: number, to: number): number =>
+      [...table].filter(([h]) => h <= from && h >= to).sort((a, b) => a[2] - a[1] - (b[2] - b[1]))[0]?.[0] ?? 0;
     expect(narrowest(TRUNK, 0.75, 0.5)).toBeGreaterThan(0.6);
     expect(narrowest(TRUNK, 0.75, 0.5)).toBeLessThan(0.64);
     expect(Math.abs(narrowest(ARM, 0.6, 0.44) - LANDMARK.wrist)).toBeLessThan(0.01);
@@ -43,7 +46,12 @@ describe('the figure', () => {
     expect(spanOf('foot')[0]).toBeLessThan(0.06);
   });
   it('keeps every region on the body, and both sides alike', () => {
-    for (const r of BODY_REGIONS.filter((b) => b.zone !== 'ear' && b.zone !== 'jaw-throat')) expect(isInside([SILHOUETTES[r.figure].find((ring) => isInside([ring], placeIn(r))) ?? []], placeIn(r)), r.zone).toBe(true);
+    for (const r of BODY_REGIONS.filter((b) => b.zone !== 'ear' && b.zone !== 'jaw-throat')) {
+      expect(
+        isInside([SILHOUETTES[r.figure].find((ring) => isInside([ring], placeIn(r))) ?? []], placeIn(r)),
+        r.zone,
+      ).toBe(true);
+    }
     for (const figure of FIGURES) {
       const points = SILHOUETTES[figure].flat();
       const left = points.map(([x, y]): Vec => [Math.round(100 * (100 - x)), Math.round(100 * y)]);
@@ -58,7 +66,11 @@ describe('the figure', () => {
     expect(FACE.at(-1)?.[0]).toBe(FACE_AT.chin);
   });
   it('is read between the rows and at the ends of a table', () => {
-    const table: WidthTable = [[1, 0, 2], [0.5, 1, 3], [0, 1, 5]];
+    const table: WidthTable = [
+      [1, 0, 2],
+      [0.5, 1, 3],
+      [0, 1, 5],
+    ];
     expect(widthAt(table, 0.75)).toEqual([0.5, 2.5]);
     expect(widthAt(table, 0)).toEqual([1, 5]);
     expect(widthAt(table, 1)).toEqual([0, 2]);

@@ -12,8 +12,10 @@ describe('regions of the body', () => {
   it('are each larger than the zones in them; zones within other zones are not counted twice', () => {
     const inner = new Set(Object.keys(INSIDE));
     for (const region of REGIONS) {
-      const used = ZONE_IDS.filter((z) => REGION_OF[z] === region && !inner.has(z))
-        .reduce((s, z) => s + shareOfRegion(ZONES[z]) * (ZONES[z].paired && !PAIRED_REGIONS.includes(region) ? 2 : 1), 0);
+      const used = ZONE_IDS.filter((z) => REGION_OF[z] === region && !inner.has(z)).reduce(
+        (s, z) => s + shareOfRegion(ZONES[z]) * (ZONES[z].paired && !PAIRED_REGIONS.includes(region) ? 2 : 1),
+        0,
+      );
       expect(used, region).toBeLessThanOrEqual(1);
     }
   });
@@ -23,11 +25,17 @@ describe('regions of the body', () => {
     expect(shareOfRegion(ZONES['lower-leg-front']) + shareOfRegion(ZONES['lower-leg-back'])).toBeGreaterThan(0.7);
   });
   it('keep their shares on every body', () => {
-    for (const [statureCm, massKg] of [[150, 45], [170, 70], [195, 120]] as const) {
+    for (const [statureCm, massKg] of [
+      [150, 45],
+      [170, 70],
+      [195, 120],
+    ] as const) {
       for (const id of ZONE_IDS) {
         const sheet = sheetFor(ZONES[id], ZONES[id].paired ? 'right' : 'middle', { statureCm, massKg });
         if (!sheet.ok) throw new Error(sheet.error.code);
-        expect(regionArea([sheet.value.outline]) / regionCm2(REGION_OF[id], bodySurfaceMosteller(statureCm, massKg))).toBeCloseTo(shareOfRegion(ZONES[id]), 4);
+        expect(
+          regionArea([sheet.value.outline]) / regionCm2(REGION_OF[id], bodySurfaceMosteller(statureCm, massKg)),
+        ).toBeCloseTo(shareOfRegion(ZONES[id]), 4);
       }
     }
   });

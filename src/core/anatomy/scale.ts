@@ -8,10 +8,12 @@ import type { Side, Zone } from './types';
 export const REFERENCE_BSA_M2 = 1.82;
 
 /** Mosteller: √(cm·kg/3600), m². */
-export const bodySurfaceMosteller = (statureCm: number, massKg: number): number => Math.sqrt((statureCm * massKg) / 3600);
+export const bodySurfaceMosteller = (statureCm: number, massKg: number): number =>
+  Math.sqrt((statureCm * massKg) / 3600);
 
 /** Du Bois: 0.007184·cm^0.725·kg^0.425, m². */
-export const bodySurfaceDuBois = (statureCm: number, massKg: number): number => 0.007184 * statureCm ** 0.725 * massKg ** 0.425;
+export const bodySurfaceDuBois = (statureCm: number, massKg: number): number =>
+  0.007184 * statureCm ** 0.725 * massKg ** 0.425;
 
 export interface BodySize {
   readonly statureCm?: number | undefined;
@@ -31,15 +33,29 @@ export interface Sheet {
  * The sheet of one zone on one side: measured size first, else scaled by body surface, else the reference adult.
  * The right side mirrors the left. Error `anatomy.sheet-size` for a size that is no positive number.
  */
-export function sheetFor(zone: Zone, side: Side, body: BodySize, measuredCm?: readonly [number, number]): Result<Sheet> {
+export function sheetFor(
+  zone: Zone,
+  side: Side,
+  body: BodySize,
+  measuredCm?: readonly [number, number],
+): Result<Sheet> {
   const known = body.statureCm !== undefined && body.massKg !== undefined;
   const factor = known ? Math.sqrt(bodySurfaceMosteller(body.statureCm ?? 0, body.massKg ?? 0) / REFERENCE_BSA_M2) : 1;
   const [widthCm, heightCm] = measuredCm ?? [zone.sheetCm[0] * factor, zone.sheetCm[1] * factor];
   if (!(widthCm > 0 && heightCm > 0 && Number.isFinite(widthCm * heightCm))) {
-    return fail({ code: 'anatomy.sheet-size', message: 'The sheet needs a width and a height above zero.', path: 'sheetCm' });
+    return fail({
+      code: 'anatomy.sheet-size',
+      message: 'The sheet needs a width and a height above zero.',
+      path: 'sheetCm',
+    });
   }
   const outline = zone.shape.map(([u, v]): Vec => [(side === 'right' ? 1 - u : u) * widthCm, v * heightCm]);
-  return ok({ widthCm, heightCm, outline, basis: measuredCm ? 'measured' : known ? 'body-surface' : 'reference-adult' });
+  return ok({
+    widthCm,
+    heightCm,
+    outline,
+    basis: measuredCm ? 'measured' : known ? 'body-surface' : 'reference-adult',
+  });
 }
 
 /** Default growth at a point of the sheet, mirrored for the right side. Not normalised. */

@@ -1,5 +1,6 @@
-// How zone outlines are made, in shares of the sheet: from tables of half-widths by height, or from a few drawn points; smoothed by a
-// closed Catmull–Rom spline and stretched to touch all four sides. The outlines themselves are in outlines.ts.
+// How zone outlines are made, in shares of the sheet: from tables of half-widths by height, or from a few drawn points;
+// smoothed by a closed Catmull–Rom spline and stretched to touch all four sides. The outlines themselves are in
+// outlines.ts.
 
 import type { Vec } from '../shared';
 
@@ -12,7 +13,11 @@ export function smoothRing(points: readonly Vec[], perSpan: number): readonly Ve
       const t = k / perSpan;
       const [p0, p1, p2, p3] = [at(i - 1), at(i), at(i + 1), at(i + 2)];
       const axis = (j: 0 | 1): number =>
-        0.5 * (2 * p1[j] + (p2[j] - p0[j]) * t + (2 * p0[j] - 5 * p1[j] + 4 * p2[j] - p3[j]) * t * t + (3 * p1[j] - p0[j] - 3 * p2[j] + p3[j]) * t ** 3);
+        0.5 *
+        (2 * p1[j] +
+          (p2[j] - p0[j]) * t +
+          (2 * p0[j] - 5 * p1[j] + 4 * p2[j] - p3[j]) * t * t +
+          (3 * p1[j] - p0[j] - 3 * p2[j] + p3[j]) * t ** 3);
       return [axis(0), axis(1)];
     }),
   );
@@ -45,9 +50,15 @@ export function fitToSheet(ring: readonly Vec[]): readonly Vec[] {
   return ring.map(([x, y]): Vec => [(x - x0) / (x1 - x0), (y - y0) / (y1 - y0)]);
 }
 
-/** Outline drawn by its right half from the top of the middle line to its bottom, u from 0.5 outward; the left half mirrors it. */
+/**
+ * Outline drawn by its right half from the top of the middle line to its bottom, u from 0.5 outward; the left half
+ * mirrors it.
+ */
 export function fromRightHalf(points: readonly Vec[], perSpan = 6): readonly Vec[] {
-  const left = points.filter(([u]) => u > 0.5).reverse().map(([u, v]): Vec => [1 - u, v]);
+  const left = points
+    .filter(([u]) => u > 0.5)
+    .reverse()
+    .map(([u, v]): Vec => [1 - u, v]);
   return fitToSheet(smoothRing([...points, ...left], perSpan));
 }
 

@@ -13,14 +13,24 @@ describe('places within a zone', () => {
     expect(new Set(SUBDIVISIONS[zone].map((s) => s.name)).size).toBe(SUBDIVISIONS[zone].length);
   });
   it('names every point of the sheet, and the mirrored point of the other side alike', () => {
-    fc.assert(fc.property(fc.constantFrom(...ZONE_IDS), fc.double({ min: -1, max: 11, noNaN: true }), fc.double({ min: -1, max: 21, noNaN: true }), (zone, x, y) => {
-      const [side = 'middle', other] = sidesOf(ZONES[zone]);
-      const name = subdivisionAt(zone, side, sheet, [x, y]);
-      expect(name === null).toBe(SUBDIVISIONS[zone].length === 0);
-      // on a border itself the two sheets may name its two neighbours
-      const onBorder = SUBDIVISIONS[zone].some(({ box }) => Math.abs(x / 10 - box[0]) < 1e-9 || Math.abs(x / 10 - box[2]) < 1e-9);
-      if (other && !onBorder) expect(subdivisionAt(zone, other, sheet, [10 - x, y])).toBe(name);
-    }), { seed: 4, numRuns: 300 });
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...ZONE_IDS),
+        fc.double({ min: -1, max: 11, noNaN: true }),
+        fc.double({ min: -1, max: 21, noNaN: true }),
+        (zone, x, y) => {
+          const [side = 'middle', other] = sidesOf(ZONES[zone]);
+          const name = subdivisionAt(zone, side, sheet, [x, y]);
+          expect(name === null).toBe(SUBDIVISIONS[zone].length === 0);
+          // on a border itself the two sheets may name its two neighbours
+          const onBorder = SUBDIVISIONS[zone].some(
+            ({ box }) => Math.abs(x / 10 - box[0]) < 1e-9 || Math.abs(x / 10 - box[2]) < 1e-9,
+          );
+          if (other && !onBorder) expect(subdivisionAt(zone, other, sheet, [10 - x, y])).toBe(name);
+        },
+      ),
+      { seed: 4, numRuns: 300 },
+    );
   });
   it('knows the halves of the underarm, the spine, the three ways of the knee (common practice, no source)', () => {
     expect(subdivisionAt('underarm', 'left', sheet, [5, 4])).toBe('upper half');

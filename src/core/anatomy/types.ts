@@ -3,9 +3,34 @@
 import type { Vec } from '../shared';
 
 export const ZONE_IDS = [
-  'brow', 'between-brows', 'upper-lip', 'chin', 'jaw-throat', 'cheek-sideburn', 'ear', 'nose-rim', 'nape', 'underarm', 'forearm',
-  'upper-arm', 'hand', 'shoulder', 'upper-back', 'lower-back', 'chest', 'abdomen', 'thigh-front', 'thigh-back', 'knee',
-  'lower-leg-front', 'lower-leg-back', 'foot', 'bikini-edge', 'bikini-extended', 'front-complete', 'buttock-crease',
+  'brow',
+  'between-brows',
+  'upper-lip',
+  'chin',
+  'jaw-throat',
+  'cheek-sideburn',
+  'ear',
+  'nose-rim',
+  'nape',
+  'underarm',
+  'forearm',
+  'upper-arm',
+  'hand',
+  'shoulder',
+  'upper-back',
+  'lower-back',
+  'chest',
+  'abdomen',
+  'thigh-front',
+  'thigh-back',
+  'knee',
+  'lower-leg-front',
+  'lower-leg-back',
+  'foot',
+  'bikini-edge',
+  'bikini-extended',
+  'front-complete',
+  'buttock-crease',
 ] as const;
 
 export type ZoneId = (typeof ZONE_IDS)[number];

@@ -5,7 +5,8 @@ import { returnDate } from './returnDate';
 describe('returnDate', () => {
   const a = { label: 'left underarm', fromOn: '2027-06-12', toOn: '2027-06-29' };
   const b = { label: 'upper lip', fromOn: '2027-06-06', toOn: '2027-06-20' };
-  it('takes a day a little into the common window', () => expect(returnDate([a, b], [])).toMatchObject({ on: '2027-06-15' }));
+  it('takes a day a little into the common window', () =>
+    expect(returnDate([a, b], [])).toMatchObject({ on: '2027-06-15' }));
   it('keeps two days clear before an event and names it', () => {
     const moved = returnDate([a, b], [{ from: '2027-06-16', to: '2027-06-20', why: 'regatta' }]);
     expect(moved?.on).toBe('2027-06-14');

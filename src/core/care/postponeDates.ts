@@ -1,5 +1,5 @@
-// When a visit that is put off could take place: the first days on which nothing postpones any more, the hair is long enough, the
-// client's blocked dates are kept clear and the practitioner is free at the usual hour.
+// When a visit that is put off could take place: the first days on which nothing postpones any more, the hair is long
+// enough, the client's blocked dates are kept clear and the practitioner is free at the usual hour.
 
 import { addDays, laterDate, type CivilDate } from '../shared';
 import { isClear, type Blackout } from './returnDate';
@@ -21,5 +21,7 @@ const DAYS_LOOKED_AT = 90;
 export function postponeDates(input: PostponeInput, count = 3): readonly CivilDate[] {
   if (input.earliestOn === null) return [];
   const first = laterDate(laterDate(input.earliestOn, addDays(input.today, 1)), input.readyOn ?? input.earliestOn);
-  return Array.from({ length: DAYS_LOOKED_AT }, (_, i) => addDays(first, i)).filter((on) => isClear(on, input.blackouts) && input.isFree(on)).slice(0, count);
+  return Array.from({ length: DAYS_LOOKED_AT }, (_, i) => addDays(first, i))
+    .filter((on) => isClear(on, input.blackouts) && input.isFree(on))
+    .slice(0, count);
 }

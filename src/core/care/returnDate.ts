@@ -1,5 +1,5 @@
-// The date to come back: the best day in the intersection of the zones' ready windows, kept clear of the client's blackout
-// dates; where no day suits all, the day with most zones ready, naming the rest.
+// The date to come back: the best day in the intersection of the zones' ready windows, kept clear of the client's
+// blackout dates; where no day suits all, the day with most zones ready, naming the rest.
 
 import { addDays, daysBetween, laterDate, type CivilDate } from '../shared';
 
@@ -36,14 +36,24 @@ export function returnDate(windows: readonly ZoneWindow[], blackouts: readonly B
   const end = windows.reduce((d, w) => laterDate(d, w.toOn), first.toOn);
   const latestFrom = windows.reduce((d, w) => laterDate(d, w.fromOn), first.fromOn);
   const ideal = addDays(latestFrom, BEST_OFFSET_DAYS);
-  const days = Array.from({ length: daysBetween(start, end) + 1 }, (_, i) => addDays(start, i)).filter((on) => isClear(on, blackouts));
-  const scored = days.map((on) => ({ on, ready: windows.filter((w) => w.fromOn <= on && on <= w.toOn), away: Math.abs(daysBetween(ideal, on)) }));
+  const days = Array.from({ length: daysBetween(start, end) + 1 }, (_, i) => addDays(start, i)).filter((on) =>
+    isClear(on, blackouts),
+  );
+  const scored = days.map((on) => ({
+    on,
+    ready: windows.filter((w) => w.fromOn <= on && on <= w.toOn),
+    away: Math.abs(daysBetween(ideal, on)),
+  }));
   const best = scored.sort((a, b) => b.ready.length - a.ready.length || a.away - b.away || (a.on < b.on ? -1 : 1))[0];
   if (!best) return null;
   const rest = windows.filter((w) => !best.ready.includes(w)).map((w) => w.label);
-  const why = rest.length === 0
-    ? `Enough hair to hold on ${windows.length === 1 ? first.label : 'every zone'}, a few days into the window.`
-    : `No day suits all: most zones are ready then. Not ready: ${rest.join(', ')}.`;
-  const moved = days.includes(ideal) || rest.length > 0 ? '' : ` Kept clear of ${blackouts.map((b) => b.why || 'a blocked date').join(', ')}.`;
+  const why =
+    rest.length === 0
+      ? `Enough hair to hold on ${windows.length === 1 ? first.label : 'every zone'}, a few days into the window.`
+      : `No day suits all: most zones are ready then. Not ready: ${rest.join(', ')}.`;
+  const moved =
+    days.includes(ideal) || rest.length > 0
+      ? ''
+      : ` Kept clear of ${blackouts.map((b) => b.why || 'a blocked date').join(', ')}.`;
   return { on: best.on, why: why + moved };
 }

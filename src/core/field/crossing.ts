@@ -1,5 +1,5 @@
-// Hair that crosses: in some places a share of the hairs stands another way than the rest (common practice, no source). Combed as strokes
-// with a share; they hold only near where they were combed, and never blur the main direction.
+// Hair that crosses: in some places a share of the hairs stands another way than the rest (common practice, no source).
+// Combed as strokes with a share; they hold only near where they were combed, and never blur the main direction.
 
 import { angleBetweenDeg, clamp, unit, type Vec } from '../shared';
 
@@ -25,10 +25,16 @@ export const MOST_CROSSING = 0.5;
 export const LEAST_CROSSING = 0.1;
 
 /** How far a crossing stroke reaches, cm: less on small zones (from memory). */
-export const crossingReachCm = (widthCm: number, heightCm: number): number => clamp(Math.min(widthCm, heightCm) / 5, 0.6, 3);
+export const crossingReachCm = (widthCm: number, heightCm: number): number =>
+  clamp(Math.min(widthCm, heightCm) / 5, 0.6, 3);
 
 /** Second direction and share at one point, `main` being the direction of the rest. Share 0 beside every stroke. */
-export function crossingAtPoint(at: Vec, strokes: readonly CrossingStroke[], reachCm: number, main: Vec): { readonly towards: Vec; readonly share: number } {
+export function crossingAtPoint(
+  at: Vec,
+  strokes: readonly CrossingStroke[],
+  reachCm: number,
+  main: Vec,
+): { readonly towards: Vec; readonly share: number } {
   let [x, y, weight, share, nearest] = [0, 0, 0, 0, Infinity];
   let nearestWay: Vec = main;
   for (const stroke of strokes) {

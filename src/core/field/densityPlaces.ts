@@ -1,5 +1,6 @@
-// Where on a sheet the hair is thinner or thicker than the zone's own density. Places lie over each other in the order in which they
-// were felt: the later one counts. Each holds fully near its middle and fades out towards its rim, as hair thins out over centimetres.
+// Where on a sheet the hair is thinner or thicker than the zone's own density. Places lie over each other in the order
+// in which they were felt: the later one counts. Each holds fully near its middle and fades out towards its rim, as
+// hair thins out over centimetres.
 
 import { distance, roundTo, type Vec } from '../shared';
 
@@ -13,7 +14,10 @@ export interface DensityPlace {
 
 /** Up to this share of its radius a place counts fully. */
 const FULL = 0.6;
-/** An older place gives way to a new one whose middle is this near, as a share of the new radius; a drag sets places a little farther apart. */
+/**
+ * An older place gives way to a new one whose middle is this near, as a share of the new radius; a drag sets places a
+ * little farther apart.
+ */
 const CLEARS = 0.4;
 
 function weightOf(place: DensityPlace, at: Vec): number {
@@ -29,7 +33,10 @@ export const densityAt = (places: readonly DensityPlace[], usual: number, at: Ve
   places.reduce((density, place) => density + (place.density - density) * weightOf(place, at), usual);
 
 /** The places after another one was felt; older ones right under it give way unless they reach beyond it. */
-export function feelDensity(places: readonly DensityPlace[], { at, radiusCm, density }: DensityPlace): readonly DensityPlace[] {
+export function feelDensity(
+  places: readonly DensityPlace[],
+  { at, radiusCm, density }: DensityPlace,
+): readonly DensityPlace[] {
   const under = (p: DensityPlace): boolean => p.radiusCm <= radiusCm && distance(p.at, at) < CLEARS * radiusCm;
   return [...places.filter((p) => !under(p)), { at: [roundTo(at[0], 2), roundTo(at[1], 2)], radiusCm, density }];
 }

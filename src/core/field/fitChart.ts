@@ -26,9 +26,18 @@ export function fitChart<M extends Mark>(chart: ChartContent<M>, from: Size, to:
       return { ...s, at: place(s.at), towards: [roundTo(dx, 3), roundTo(dy, 3)] };
     }),
     marks: chart.marks.map((m) => ({ ...m, at: place(m.at) })),
-    ...(chart.densities ? { densities: chart.densities.map((d) => ({ ...d, at: place(d.at), radiusCm: roundTo(d.radiusCm * Math.sqrt(fx * fy), 2) })) } : {}),
+    ...(chart.densities
+      ? {
+          densities: chart.densities.map((d) => ({
+            ...d,
+            at: place(d.at),
+            radiusCm: roundTo(d.radiusCm * Math.sqrt(fx * fy), 2),
+          })),
+        }
+      : {}),
   };
 }
 
 /** Marks mirrored in the sheet's upright middle; strokes: comb.ts. */
-export const mirrorMarks = <M extends Mark>(marks: readonly M[], widthCm: number): readonly M[] => marks.map((m) => ({ ...m, at: [roundTo(widthCm - m.at[0], 2), m.at[1]] as const }));
+export const mirrorMarks = <M extends Mark>(marks: readonly M[], widthCm: number): readonly M[] =>
+  marks.map((m) => ({ ...m, at: [roundTo(widthCm - m.at[0], 2), m.at[1]] as const }));

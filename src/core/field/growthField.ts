@@ -1,10 +1,17 @@
-// Growth field: where the hair tip points, over a zone's sheet. Combed strokes weigh 1/(d² + 1) with d in centimetres, the
-// zone's own pattern 0.0025 everywhere, so that two strokes turn a whole chest. Unit vectors on a grid of at most 5 mm.
-// A stroke with a share adds a second direction near it: crossing.ts.
+// Growth field: where the hair tip points, over a zone's sheet. Combed strokes weigh 1/(d² + 1) with d in centimetres,
+// the zone's own pattern 0.0025 everywhere, so that two strokes turn a whole chest. Unit vectors on a grid of at most 5
+// mm. A stroke with a share adds a second direction near it: crossing.ts.
 
 import { clamp, unit, type Vec } from '../shared';
 import { defaultGrowthAt, type Sheet, type Side, type Zone } from '../anatomy';
-import { crossingAtPoint, crossingReachCm, LEAST_CROSSING, MOST_CROSSING, type Crossing, type CrossingStroke } from './crossing';
+import {
+  crossingAtPoint,
+  crossingReachCm,
+  LEAST_CROSSING,
+  MOST_CROSSING,
+  type Crossing,
+  type CrossingStroke,
+} from './crossing';
 
 export interface Stroke {
   /** Sheet centimetres; anywhere on the sheet's box. */
@@ -43,7 +50,9 @@ export function growthField(zone: Zone, side: Side, sheet: Sheet, strokes: reado
   return live.field;
 }
 
-/** A field that follows its strokes: only what came or went is added up anew, so that combing keeps pace with the hand. */
+/**
+ * A field that follows its strokes: only what came or went is added up anew, so that combing keeps pace with the hand.
+ */
 export interface LiveField {
   /** Changed in place by `put`. */
   readonly field: GrowthField;
@@ -60,7 +69,14 @@ export function liveField(zone: Zone, side: Side, sheet: Sheet): LiveField {
   const confidence = new Float64Array(nodes);
   const usual = new Float64Array(2 * nodes);
   const sums = new Float64Array(3 * nodes); // weighted x, y and the weight itself
-  const field: { -readonly [K in keyof GrowthField]: GrowthField[K] } = { spacingCm, columns, rows, direction, confidence, crossing: null };
+  const field: { -readonly [K in keyof GrowthField]: GrowthField[K] } = {
+    spacingCm,
+    columns,
+    rows,
+    direction,
+    confidence,
+    crossing: null,
+  };
   const centre = (n: number): Vec => [((n % columns) + 0.5) * spacingCm, (Math.floor(n / columns) + 0.5) * spacingCm];
   for (let n = 0; n < nodes; n++) usual.set(unit(defaultGrowthAt(zone, side, sheet, centre(n))) ?? [0, 1], 2 * n);
   let known: ReadonlyMap<Stroke, Vec> = new Map();
@@ -93,7 +109,11 @@ export function liveField(zone: Zone, side: Side, sheet: Sheet): LiveField {
   function turn(): void {
     for (let n = 0; n < nodes; n++) {
       const [ux, uy] = [usual[2 * n] as number, usual[2 * n + 1] as number]; // n < nodes
-      const [x, y, weight] = [(sums[3 * n] as number) + DEFAULT_WEIGHT * ux, (sums[3 * n + 1] as number) + DEFAULT_WEIGHT * uy, Math.max(0, sums[3 * n + 2] as number)];
+      const [x, y, weight] = [
+        (sums[3 * n] as number) + DEFAULT_WEIGHT * ux,
+        (sums[3 * n + 1] as number) + DEFAULT_WEIGHT * uy,
+        Math.max(0, sums[3 * n + 2] as number),
+      ];
       const length = Math.sqrt(x * x + y * y);
       const clear = length > 1e-9 * (weight + DEFAULT_WEIGHT);
       const [cx, cy] = clear ? [x / length, y / length] : (nearest(centre(n)) ?? [ux, uy]);
@@ -104,8 +124,13 @@ export function liveField(zone: Zone, side: Side, sheet: Sheet): LiveField {
   }
 
   function cross(): void {
-    const crossed = [...known].flatMap(([s, towards]): CrossingStroke[] => (s.share === undefined ? [] : [{ at: s.at, towards, share: Math.min(MOST_CROSSING, s.share) }]));
-    if (crossed.length === 0) { field.crossing = null; return; }
+    const crossed = [...known].flatMap(([s, towards]): CrossingStroke[] =>
+      s.share === undefined ? [] : [{ at: s.at, towards, share: Math.min(MOST_CROSSING, s.share) }],
+    );
+    if (crossed.length === 0) {
+      field.crossing = null;
+      return;
+    }
     const second = field.crossing ?? { direction: new Float64Array(2 * nodes), share: new Float64Array(nodes) };
     const reach = crossingReachCm(sheet.widthCm, sheet.heightCm);
     for (let n = 0; n < nodes; n++) {
@@ -118,13 +143,25 @@ export function liveField(zone: Zone, side: Side, sheet: Sheet): LiveField {
   }
 
   function put(strokes: readonly Stroke[]): void {
-    const next = new Map(strokes.flatMap((s): [Stroke, Vec][] => {
-      const towards = known.get(s) ?? unit(s.towards);
-      return towards ? [[s, towards]] : [];
-    }));
+    const next = new Map(
+      strokes.flatMap((s): [Stroke, Vec][] => {
+        const towards = known.get(s) ?? unit(s.towards);
+        return towards ? [[s, towards]] : [];
+      }),
+    );
     let turned = fresh;
-    for (const [s, towards] of known) if (s.share === undefined && !next.has(s)) { weigh(s.at, towards, -1); turned = true; }
-    for (const [s, towards] of next) if (s.share === undefined && !known.has(s)) { weigh(s.at, towards, 1); turned = true; }
+    for (const [s, towards] of known) {
+      if (s.share === undefined && !next.has(s)) {
+        weigh(s.at, towards, -1);
+        turned = true;
+      }
+    }
+    for (const [s, towards] of next) {
+      if (s.share === undefined && !known.has(s)) {
+        weigh(s.at, towards, 1);
+        turned = true;
+      }
+    }
     known = next;
     fresh = false;
     if (turned) turn();
@@ -146,7 +183,10 @@ export const nodeCentre = (field: GrowthField, node: number): Vec => [
 ];
 
 /** Unit direction of a node. */
-export const nodeDirection = (field: GrowthField, node: number): Vec => [field.direction[2 * node] ?? 0, field.direction[2 * node + 1] ?? 1];
+export const nodeDirection = (field: GrowthField, node: number): Vec => [
+  field.direction[2 * node] ?? 0,
+  field.direction[2 * node + 1] ?? 1,
+];
 
 /** Unit direction at the node nearest to a point; partings stay sharp. */
 export const growthAt = (field: GrowthField, at: Vec): Vec => nodeDirection(field, nodeAt(field, at));
@@ -167,11 +207,16 @@ export function crossingAt(field: GrowthField, at: Vec): { readonly towards: Vec
   if (!field.crossing) return null;
   const node = nodeAt(field, at);
   const share = field.crossing.share[node] ?? 0;
-  return share > 0 ? { towards: [field.crossing.direction[2 * node] ?? 0, field.crossing.direction[2 * node + 1] ?? 1], share } : null;
+  return share > 0
+    ? { towards: [field.crossing.direction[2 * node] ?? 0, field.crossing.direction[2 * node + 1] ?? 1], share }
+    : null;
 }
 
 /** What crosses over points, taken together; null below the share that anyone would act on. */
-export function meanCrossing(field: GrowthField, points: readonly Vec[]): { readonly towards: Vec; readonly share: number } | null {
+export function meanCrossing(
+  field: GrowthField,
+  points: readonly Vec[],
+): { readonly towards: Vec; readonly share: number } | null {
   if (!field.crossing || points.length === 0) return null;
   let [x, y, share] = [0, 0, 0];
   for (const p of points) {

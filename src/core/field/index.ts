@@ -1,4 +1,15 @@
-export { crossingAt, growthField, growthAt, liveField, meanCrossing, meanDirection, nodeAt, nodeCentre, nodeDirection, PARTING_DEG } from './growthField';
+export {
+  crossingAt,
+  growthField,
+  growthAt,
+  liveField,
+  meanCrossing,
+  meanDirection,
+  nodeAt,
+  nodeCentre,
+  nodeDirection,
+  PARTING_DEG,
+} from './growthField';
 export type { GrowthField, LiveField, Stroke } from './growthField';
 export { CROSSING_DEG, LEAST_CROSSING, MOST_CROSSING } from './crossing';
 export { partingEdges } from './partings';

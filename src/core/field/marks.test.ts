@@ -4,7 +4,12 @@ import { regionArea, type Ring } from '../shared';
 import { hairRegion } from '../strips';
 import { CLEARANCE_MM, exclusionOf, MARK_KINDS, markAreaCm2 } from './marks';
 
-const box: Ring = [[0, 0], [10, 0], [10, 10], [0, 10]];
+const box: Ring = [
+  [0, 0],
+  [10, 0],
+  [10, 10],
+  [0, 10],
+];
 
 describe('marks', () => {
   it('take a whole disc in the middle, half of one at an edge, a quarter in a corner', () => {
@@ -15,17 +20,34 @@ describe('marks', () => {
     expect(area(10, 10)).toBeCloseTo(disc / 4, 1);
   });
   it('keep their clearance by kind, tender ones most (from memory)', () => {
-    for (const kind of MARK_KINDS) expect(exclusionOf({ kind, at: [1, 1], radiusMm: 3 }).clearanceMm).toBe(3 + CLEARANCE_MM[kind]);
+    for (const kind of MARK_KINDS) {
+      expect(exclusionOf({ kind, at: [1, 1], radiusMm: 3 }).clearanceMm).toBe(3 + CLEARANCE_MM[kind]);
+    }
     expect(Math.max(...MARK_KINDS.map((k) => CLEARANCE_MM[k]))).toBe(CLEARANCE_MM.irritated);
   });
   it('never lie inside the hair area, and cost no more than their rings together', () => {
-    const mark = fc.record({ kind: fc.constantFrom(...MARK_KINDS), at: fc.tuple(fc.double({ min: 0, max: 10, noNaN: true }), fc.double({ min: 0, max: 10, noNaN: true })), radiusMm: fc.double({ min: 0.5, max: 12, noNaN: true }) });
-    fc.assert(fc.property(fc.array(mark, { maxLength: 5 }), (marks) => {
-      const { hair } = hairRegion(box, marks.map(exclusionOf));
-      const lost = 100 - regionArea(hair);
-      expect(lost).toBeGreaterThanOrEqual(-1e-6);
-      expect(lost).toBeLessThanOrEqual(marks.reduce((s, m) => s + markAreaCm2(box, m), 0) + 1e-3);
-      for (const m of marks) for (const ring of hair) for (const p of ring) expect(Math.hypot(p[0] - m.at[0], p[1] - m.at[1])).toBeGreaterThan(exclusionOf(m).clearanceMm / 10 - 0.02);
-    }), { seed: 8, numRuns: 60 });
+    const mark = fc.record({
+      kind: fc.constantFrom(...MARK_KINDS),
+      at: fc.tuple(fc.double({ min: 0, max: 10, noNaN: true }), fc.double({ min: 0, max: 10, noNaN: true })),
+      radiusMm: fc.double({ min: 0.5, max: 12, noNaN: true }),
+    });
+    fc.assert(
+      fc.property(fc.array(mark, { maxLength: 5 }), (marks) => {
+        const { hair } = hairRegion(box, marks.map(exclusionOf));
+        const lost = 100 - regionArea(hair);
+        expect(lost).toBeGreaterThanOrEqual(-1e-6);
+        expect(lost).toBeLessThanOrEqual(marks.reduce((s, m) => s + markAreaCm2(box, m), 0) + 1e-3);
+        for (const m of marks) {
+          for (const ring of hair) {
+            for (const p of ring) {
+              expect(Math.hypot(p[0] - m.at[0], p[1] - m.at[1])).toBeGreaterThan(
+                exclusionOf(m).clearanceMm / 10 - 0.02,
+              );
+            }
+          }
+        }
+      }),
+      { seed: 8, numRuns: 60 },
+    );
   });
 });

@@ -20,11 +20,26 @@ export interface Exclusion {
   readonly clearanceMm: number;
 }
 
-export const CLEARANCE_MM: Readonly<Record<MarkKind, number>> = { mole: 5, tag: 5, scar: 5, wart: 10, piercing: 10, vein: 10, tattoo: 10, irritated: 20 };
+export const CLEARANCE_MM: Readonly<Record<MarkKind, number>> = {
+  mole: 5,
+  tag: 5,
+  scar: 5,
+  wart: 10,
+  piercing: 10,
+  vein: 10,
+  tattoo: 10,
+  irritated: 20,
+};
 
-export const exclusionOf = (mark: Mark): Exclusion => ({ at: mark.at, clearanceMm: mark.radiusMm + CLEARANCE_MM[mark.kind] });
+export const exclusionOf = (mark: Mark): Exclusion => ({
+  at: mark.at,
+  clearanceMm: mark.radiusMm + CLEARANCE_MM[mark.kind],
+});
 
-/** Ground of a zone that a mark keeps free of product, cm²; where marks lie close their rings overlap and add up to less. */
+/**
+ * Ground of a zone that a mark keeps free of product, cm²; where marks lie close their rings overlap and add up to
+ * less.
+ */
 export const markAreaCm2 = (outline: Ring, mark: Mark): number => {
   const { at, clearanceMm } = exclusionOf(mark);
   return regionArea(intersectRegions([outline], [discRing(at, clearanceMm / 10)]));

@@ -2,9 +2,24 @@ export { HAIR_FLAGS } from './types';
 export type { Hair, HairFlag, HairHistory, PastLength } from './types';
 export { SHORT_OR_UNDER, shortOrUnder } from './shortOrUnder';
 export type { Lifted, ShortOrUnder, ShortOrUnderQuestion } from './shortOrUnder';
-export { ENOUGH_SHARE, lengthSpreadCv, workableShare, tooLongShare, lengthStrata, daysUntilWorkable } from './todaysLengths';
+export {
+  ENOUGH_SHARE,
+  lengthSpreadCv,
+  workableShare,
+  tooLongShare,
+  lengthStrata,
+  daysUntilWorkable,
+} from './todaysLengths';
 export type { LengthRange, Spread } from './todaysLengths';
-export { regrowthModel, regrowthCurve, smoothUntilDay, readyWindow, HORIZON_DAYS, VISIBLE_MM, MEDIAN_PERSON } from './regrowth';
+export {
+  regrowthModel,
+  regrowthCurve,
+  smoothUntilDay,
+  readyWindow,
+  HORIZON_DAYS,
+  VISIBLE_MM,
+  MEDIAN_PERSON,
+} from './regrowth';
 export type { PersonalGrowth, RegrowthDay, RegrowthModel, ReadyWindow } from './regrowth';
 export { learnGrowth, observationsOf, typicalVisibleLength } from './learnGrowth';
 export type { LearnedGrowth, LengthObservation } from './learnGrowth';

@@ -16,7 +16,10 @@ describe('learnGrowth', () => {
       const person = { rateFactor, lagShiftDays: 1.5 * random.normal() };
       const observations = Array.from({ length: 4 }, () => {
         const days = random.whole(24, 46);
-        return { days, lengthMm: typicalVisibleLength(growth, 'regular', person, days) * Math.exp(sigmaOfCv(0.1) * random.normal()) };
+        return {
+          days,
+          lengthMm: typicalVisibleLength(growth, 'regular', person, days) * Math.exp(sigmaOfCv(0.1) * random.normal()),
+        };
       });
       const learned = learnGrowth(growth, 'regular', observations);
       errors.push(Math.abs(learned.person.rateFactor / rateFactor - 1));
@@ -32,9 +35,19 @@ describe('learnGrowth', () => {
     const prior = learnGrowth(growth, 'regular', []);
     expect(prior.visits).toBe(0);
     expect(prior.person.lagShiftDays).toBeCloseTo(0, 9);
-    const hair = { lengthMm: 7, coarseness: 3, density: 3, curl: 1, history: 'shaved', lastWaxOn: '2027-04-12', past: [] } as const;
+    const hair = {
+      lengthMm: 7,
+      coarseness: 3,
+      density: 3,
+      curl: 1,
+      history: 'shaved',
+      lastWaxOn: '2027-04-12',
+      past: [],
+    } as const;
     expect(observationsOf(hair, '2027-05-14')).toEqual([]);
-    expect(observationsOf({ ...hair, history: 'regular', past: [{ on: '2027-03-10', lengthMm: 6 }] }, '2027-05-14')).toEqual([{ days: 32, lengthMm: 7 }]);
+    expect(
+      observationsOf({ ...hair, history: 'regular', past: [{ on: '2027-03-10', lengthMm: 6 }] }, '2027-05-14'),
+    ).toEqual([{ days: 32, lengthMm: 7 }]);
   });
 });
 

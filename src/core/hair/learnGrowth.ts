@@ -32,12 +32,18 @@ export interface LearnedGrowth {
 }
 
 /** Median length of the visible hair `days` after a wax, mm. */
-export function typicalVisibleLength(growth: GrowthOfZone, history: HairHistory, person: PersonalGrowth, days: number): number {
+export function typicalVisibleLength(
+  growth: GrowthOfZone,
+  history: HairHistory,
+  person: PersonalGrowth,
+  days: number,
+): number {
   const model = regrowthModel(growth, history, person, [8, 4]);
   const half = model.shareAtLeast(VISIBLE_MM, days) / 2;
   if (half <= 0) return VISIBLE_MM;
   let low = VISIBLE_MM;
-  let high = VISIBLE_MM + 2 * growth.rateMmPerDay * person.rateFactor * (days + 6); // nothing grows twice as fast as the median
+  // nothing grows twice as fast as the median
+  let high = VISIBLE_MM + 2 * growth.rateMmPerDay * person.rateFactor * (days + 6);
   for (let i = 0; i < 14; i++) {
     const mid = (low + high) / 2;
     if (model.shareAtLeast(mid, days) > half) low = mid;
@@ -46,7 +52,9 @@ export function typicalVisibleLength(growth: GrowthOfZone, history: HairHistory,
   return (low + high) / 2;
 }
 
-/** Pairs each measured length with the days since the wax before it. Lengths after a shave say nothing and are left out. */
+/**
+ * Pairs each measured length with the days since the wax before it. Lengths after a shave say nothing and are left out.
+ */
 export function observationsOf(hair: Hair, on: CivilDate): readonly LengthObservation[] {
   if (hair.history === 'shaved' || hair.history === 'first') return [];
   const visits = [...hair.past].sort((a, b) => (a.on < b.on ? -1 : 1));
@@ -62,7 +70,11 @@ export function observationsOf(hair: Hair, on: CivilDate): readonly LengthObserv
 const lagShifts = Array.from({ length: LAG_STEPS }, (_, j) => LAG_SD_DAYS * normalQuantile((j + 0.5) / LAG_STEPS));
 
 /** Posterior of rate and lag from the observations; without any it is the prior. */
-export function learnGrowth(growth: GrowthOfZone, history: HairHistory, observations: readonly LengthObservation[]): LearnedGrowth {
+export function learnGrowth(
+  growth: GrowthOfZone,
+  history: HairHistory,
+  observations: readonly LengthObservation[],
+): LearnedGrowth {
   const factors = logNormalStrata(1, BETWEEN_CV, RATE_STEPS); // equally likely under the prior, so weights start equal
   const sigma = sigmaOfCv(MEASURED_CV);
   const weights = factors.map((rateFactor) => {
@@ -78,15 +90,26 @@ export function learnGrowth(growth: GrowthOfZone, history: HairHistory, observat
   const rateWeights = weights.map((row) => row.reduce((a, b) => a + b, 0));
   const total = rateWeights.reduce((a, b) => a + b, 0);
   const rateFactor = factors.reduce((s, f, i) => s + f * (rateWeights[i] ?? 0), 0) / total;
-  const lagShiftDays = lagShifts.reduce((s, lag, j) => s + lag * weights.reduce((a, row) => a + (row[j] ?? 0), 0), 0) / total;
+  const lagShiftDays =
+    lagShifts.reduce((s, lag, j) => s + lag * weights.reduce((a, row) => a + (row[j] ?? 0), 0), 0) / total;
   const point = (p: number): number => quantileOf(factors, rateWeights, p * total);
-  return { person: { rateFactor, lagShiftDays }, rateBand: [point(0.05), point(0.25), point(0.75), point(0.95)], visits: observations.length };
+  return {
+    person: { rateFactor, lagShiftDays },
+    rateBand: [point(0.05), point(0.25), point(0.75), point(0.95)],
+    visits: observations.length,
+  };
 }
 
 /** Typical length as a function of the lag shift: a parabola through the outer and the middle shift. */
-function lengthByLag(growth: GrowthOfZone, history: HairHistory, rateFactor: number, days: number): (lagShiftDays: number) => number {
+function lengthByLag(
+  growth: GrowthOfZone,
+  history: HairHistory,
+  rateFactor: number,
+  days: number,
+): (lagShiftDays: number) => number {
   const far = lagShifts[LAG_STEPS - 1] ?? 1;
-  const at = (lagShiftDays: number): number => typicalVisibleLength(growth, history, { rateFactor, lagShiftDays }, days);
+  const at = (lagShiftDays: number): number =>
+    typicalVisibleLength(growth, history, { rateFactor, lagShiftDays }, days);
   const [early, middle, late] = [at(-far), at(0), at(far)];
   return (shift) => middle + ((late - early) / 2) * (shift / far) + ((late + early) / 2 - middle) * (shift / far) ** 2;
 }
@@ -98,7 +121,11 @@ function quantileOf(values: readonly number[], weights: readonly number[], targe
   let lastValue = values[0] ?? 1;
   for (const [i, value] of values.entries()) {
     const mid = run + (weights[i] ?? 0) / 2;
-    if (mid >= target) return i === 0 || mid === lastMid ? value : lastValue + ((value - lastValue) * (target - lastMid)) / (mid - lastMid);
+    if (mid >= target) {
+      return i === 0 || mid === lastMid
+        ? value
+        : lastValue + ((value - lastValue) * (target - lastMid)) / (mid - lastMid);
+    }
     run += weights[i] ?? 0;
     [lastMid, lastValue] = [mid, value];
   }

@@ -1,8 +1,8 @@
-// Regrowth after a wax. Every removed hair restarts from its root: a share fa + q·(1 − fa) after a lag uniform on 2–6 days,
-// the rest uniform on 4 … 4 + R days. It shows once the shaft has climbed the root's depth, so at day t it stands
+// Regrowth after a wax. Every removed hair restarts from its root: a share fa + q·(1 − fa) after a lag uniform on 2–6
+// days, the rest uniform on 4 … 4 + R days. It shows once the shaft has climbed the root's depth, so at day t it stands
 // g·(t − lag) − depth above the skin. Rate (CV 0.18) and depth (CV 0.15) are log-normal within a person; both are
-// integrated over fixed strata, the lag analytically. All values from memory.
-// Left out: vellus hair, thinning over the years.
+// integrated over fixed strata, the lag analytically. All values from memory. Left out: vellus hair, thinning over the
+// years.
 
 import { clamp, logNormalStrata } from '../shared';
 import type { GrowthOfZone } from '../anatomy';
@@ -49,7 +49,8 @@ export function regrowthModel(
   const early = growth.growingShare + WOKEN[history] * (1 - growth.growingShare);
   const shift = person.lagShiftDays;
   const lagCdf = (x: number): number =>
-    early * uniformCdf(x, 2 + shift, 6 + shift) + (1 - early) * uniformCdf(x, 4 + shift, 4 + shift + growth.restartSpreadDays);
+    early * uniformCdf(x, 2 + shift, 6 + shift) +
+    (1 - early) * uniformCdf(x, 4 + shift, 4 + shift + growth.restartSpreadDays);
   const shareAtLeast = (lengthMm: number, day: number): number => {
     let total = 0;
     for (const rate of rates) {
@@ -77,7 +78,12 @@ export function regrowthCurve(model: RegrowthModel, range: LengthRange): readonl
     const visible = model.shareAtLeast(VISIBLE_MM, day);
     const long = model.shareAtLeast(range.longestMm, day);
     const workable = model.shareAtLeast(range.shortestMm, day) - long;
-    return { day, visible, workableOfVisible: visible > 0 ? workable / visible : 0, tooLongOfVisible: visible > 0 ? long / visible : 0 };
+    return {
+      day,
+      visible,
+      workableOfVisible: visible > 0 ? workable / visible : 0,
+      tooLongOfVisible: visible > 0 ? long / visible : 0,
+    };
   });
 }
 

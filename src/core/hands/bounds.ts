@@ -17,7 +17,9 @@ export interface BoundTables {
 
 export function boundTables(jobs: readonly StripJob[]): BoundTables {
   const followers: number[][] = jobs.map(() => []);
-  jobs.forEach((job, i) => { for (const n of job.needs) followers[n]?.push(i); });
+  jobs.forEach((job, i) => {
+    for (const n of job.needs) followers[n]?.push(i);
+  });
   const tail: (number | undefined)[] = jobs.map(() => undefined);
   const tailOf = (i: number): number => {
     const known = tail[i];
@@ -62,12 +64,15 @@ export function formulaBound(input: HandsInput): number {
   if (jobs.length === 0) return 0;
   const { tailS } = boundTables(jobs);
   const work = jobs.reduce((s, j) => s + workOf(j), 0);
-  // the last strip pulled still had to set, and while the first sets nothing else may be pulled: idle unless another job fills it
+  // the last strip pulled still had to set, and while the first sets nothing else may be pulled: idle unless another
+  // job fills it
   const sides = new Set(jobs.flatMap((j) => (j.side ? [j.side] : [])));
   const hands = work + Math.max(sides.size > 1 ? input.walkS : 0, unavoidableIdle(input));
   const chain = Math.max(...tailS);
   const clique = heaviestClique(jobs);
-  const slots = Math.ceil(jobs.reduce((s, j) => s + spanOf(j) - j.pressS, 0) / Math.min(input.maxOnSkin, largestFreeSet(jobs)));
+  const slots = Math.ceil(
+    jobs.reduce((s, j) => s + spanOf(j) - j.pressS, 0) / Math.min(input.maxOnSkin, largestFreeSet(jobs)),
+  );
   return Math.max(hands, chain, clique, slots);
 }
 
@@ -84,7 +89,9 @@ function heaviestClique(jobs: readonly StripJob[]): number {
   let best = 0;
   jobs.forEach((_, start) => {
     const clique = [start];
-    const byWeight = (jobs[start]?.touches ?? []).slice().sort((a, b) => spanOf(jobs[b] as StripJob) - spanOf(jobs[a] as StripJob)); // touches hold job indices
+    const byWeight = (jobs[start]?.touches ?? [])
+      .slice()
+      .sort((a, b) => spanOf(jobs[b] as StripJob) - spanOf(jobs[a] as StripJob)); // touches hold job indices
     for (const t of byWeight) if (clique.every((c) => jobs[c]?.touches.includes(t))) clique.push(t);
     const onSkin = clique.reduce((s, c) => s + spanOf(jobs[c] as StripJob) - (jobs[c]?.pressS ?? 0), 0);
     best = Math.max(best, onSkin + Math.min(...clique.map((c) => jobs[c]?.pressS ?? 0)));

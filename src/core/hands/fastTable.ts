@@ -1,11 +1,13 @@
-// The table as the pilot search runs it: plain arrays changed in place, since a schedule is rolled out some thousands of times. It does
-// what `step`, `canLay`, `makesDeadlines` and `remainingBound` do; the pilot replays its result by those, so that both must agree.
+// The table as the pilot search runs it: plain arrays changed in place, since a schedule is rolled out some thousands
+// of times. It does what `step`, `canLay`, `makesDeadlines` and `remainingBound` do; the pilot replays its result by
+// those, so that both must agree.
 
 import type { BoundTables } from './bounds';
 import * as stages from './state';
 import { COAT_REST_S, type HandsInput } from './types';
 
-// copies of their own: the rollout reads them some millions of times, and a binding of another module is looked up at every read
+// copies of their own: the rollout reads them some millions of times, and a binding of another module is looked up at
+// every read
 const { FIRST_COAT, OFF, SETTING, UNLAID } = stages;
 
 export interface PackedJobs {
@@ -26,9 +28,18 @@ export interface PackedJobs {
 
 export function packed({ jobs, maxOnSkin, walkS }: HandsInput): PackedJobs {
   return {
-    count: jobs.length, lay: Float64Array.from(jobs, (j) => j.layS), coats: Uint8Array.from(jobs, (j) => j.coats), setMin: Float64Array.from(jobs, (j) => j.setMinS), setMax: Float64Array.from(jobs, (j) => j.setMaxS),
-    pull: Float64Array.from(jobs, (j) => j.pullS), finish: Float64Array.from(jobs, (j) => j.pullS + j.pressS), side: Uint8Array.from(jobs, (j) => (j.side === 'left' ? 1 : j.side === 'right' ? 2 : 0)),
-    needs: jobs.map((j) => Int32Array.from(j.needs)), touches: jobs.map((j) => Int32Array.from(j.touches)), maxOnSkin, walkS,
+    count: jobs.length,
+    lay: Float64Array.from(jobs, (j) => j.layS),
+    coats: Uint8Array.from(jobs, (j) => j.coats),
+    setMin: Float64Array.from(jobs, (j) => j.setMinS),
+    setMax: Float64Array.from(jobs, (j) => j.setMaxS),
+    pull: Float64Array.from(jobs, (j) => j.pullS),
+    finish: Float64Array.from(jobs, (j) => j.pullS + j.pressS),
+    side: Uint8Array.from(jobs, (j) => (j.side === 'left' ? 1 : j.side === 'right' ? 2 : 0)),
+    needs: jobs.map((j) => Int32Array.from(j.needs)),
+    touches: jobs.map((j) => Int32Array.from(j.touches)),
+    maxOnSkin,
+    walkS,
   };
 }
 
@@ -128,18 +139,29 @@ export class FastTable {
         bound = Math.max(bound, this.now + (tables.tailS[i] ?? 0));
       } else {
         work += (stage === FIRST_COAT ? lay : 0) + finish;
-        bound = Math.max(bound, Math.max(this.now, this.ready[i] as number) + (stage === FIRST_COAT ? lay + setMin : 0) + finish + (tables.afterS[i] ?? 0));
+        bound = Math.max(
+          bound,
+          Math.max(this.now, this.ready[i] as number) +
+            (stage === FIRST_COAT ? lay + setMin : 0) +
+            finish +
+            (tables.afterS[i] ?? 0),
+        );
       }
     }
     return Math.max(bound, this.now + work);
   }
 
-  /** Whether all setting strips make their latest pulls, in that order, once `extra` has been laid now (or with none: −1). */
+  /**
+   * Whether all setting strips make their latest pulls, in that order, once `extra` has been laid now (or with none:
+   * −1).
+   */
   makesDeadlines(extra: number, order: Int32Array): boolean {
     let time = this.now;
     let side = this.side;
     let count = 0;
-    for (let k = 0; k < this.skinCount; k++) if (this.stage[this.skin[k] as number] === SETTING) order[count++] = this.skin[k] as number;
+    for (let k = 0; k < this.skinCount; k++) {
+      if (this.stage[this.skin[k] as number] === SETTING) order[count++] = this.skin[k] as number;
+    }
     let extraReady = 0;
     let extraDue = 0;
     if (extra >= 0) {

@@ -3,11 +3,31 @@ import { liveTable, pressingStrip, type LiveGroup, type TableEvent } from './liv
 import type { StripJob } from './types';
 
 const job = (id: string, more: Partial<StripJob> = {}): StripJob => ({
-  id, side: null, layS: 10, coats: 1, setMinS: 25, setMaxS: 90, pullS: 4, pressS: 3, needs: [], touches: [], ...more,
+  id,
+  side: null,
+  layS: 10,
+  coats: 1,
+  setMinS: 25,
+  setMaxS: 90,
+  pullS: 4,
+  pressS: 3,
+  needs: [],
+  touches: [],
+  ...more,
 });
-const group = (jobs: readonly StripJob[], product = 'film-hard'): LiveGroup => ({ product, jobs, maxOnSkin: 3, walkS: 6 });
+const group = (jobs: readonly StripJob[], product = 'film-hard'): LiveGroup => ({
+  product,
+  jobs,
+  maxOnSkin: 3,
+  walkS: 6,
+});
 let made = 0;
-const event = (kind: TableEvent['kind'], atS: number, more: Partial<TableEvent> = {}): TableEvent => ({ id: `e${made++}`, atMs: atS * 1000, kind, ...more });
+const event = (kind: TableEvent['kind'], atS: number, more: Partial<TableEvent> = {}): TableEvent => ({
+  id: `e${made++}`,
+  atMs: atS * 1000,
+  kind,
+  ...more,
+});
 const wrist = (product = 'film-hard', atS = 0): TableEvent => event('wrist', atS, { product });
 
 describe('liveTable', () => {
@@ -17,7 +37,14 @@ describe('liveTable', () => {
     const two = [group([job('a')]), group([job('s')], 'soft')];
     const done = [wrist(), event('laid', 10, { strip: 'a' }), event('pulled', 40, { strip: 'a' })];
     expect(liveTable(two, done).act).toEqual({ kind: 'wrist', product: 'soft' });
-    expect(liveTable(two, [...done, wrist('soft', 45), event('laid', 55, { strip: 's' }), event('pulled', 60, { strip: 's' })]).act).toEqual({ kind: 'done' });
+    expect(
+      liveTable(two, [
+        ...done,
+        wrist('soft', 45),
+        event('laid', 55, { strip: 's' }),
+        event('pulled', 60, { strip: 's' }),
+      ]).act,
+    ).toEqual({ kind: 'done' });
   });
   it('walks the whole task by its own proposals without breaking a rule', () => {
     const events: TableEvent[] = [wrist()];
@@ -40,7 +67,10 @@ describe('liveTable', () => {
   it('follows the plan while the table fits it, and leaves it when it does not', () => {
     const planned = [{ ...group([job('a'), job('b'), job('c')]), sequence: [2, 0, 1, 2, 0, 1] }];
     expect(liveTable(planned, [wrist()]).act).toMatchObject({ kind: 'lay', strip: 'c' });
-    expect(liveTable(planned, [wrist(), event('laid', 10, { strip: 'c' })]).act).toMatchObject({ kind: 'lay', strip: 'a' });
+    expect(liveTable(planned, [wrist(), event('laid', 10, { strip: 'c' })]).act).toMatchObject({
+      kind: 'lay',
+      strip: 'a',
+    });
     expect(liveTable(planned, [wrist(), event('laid', 10, { strip: 'b' })]).act.kind).toBe('lay');
   });
   it('gives the same act when the journal is read again, and accepts another strip than proposed', () => {
@@ -70,7 +100,10 @@ describe('liveTable', () => {
     const events = [wrist(), event('laid', 10, { strip: 'a' }), event('hold', 12)];
     expect(liveTable(groups, events).act).toEqual({ kind: 'held' });
     expect(liveTable(groups, [...events, event('resume', 20)]).act.kind).not.toBe('held');
-    expect(liveTable(groups, [...events, event('pulled', 50, { strip: 'a' })])).toMatchObject({ act: { kind: 'held' }, onSkin: [] });
+    expect(liveTable(groups, [...events, event('pulled', 50, { strip: 'a' })])).toMatchObject({
+      act: { kind: 'held' },
+      onSkin: [],
+    });
     const stop = event('stop', 21);
     expect(liveTable(groups, [...events, stop]).act).toEqual({ kind: 'stopped' });
     expect(liveTable(groups, [...events, stop, event('undo', 22, { undoes: stop.id })]).act).toEqual({ kind: 'held' });

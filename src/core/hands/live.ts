@@ -1,6 +1,7 @@
-// The table as it really goes: events from the hands are folded into a state, and the next act is planned from real lay ends.
-// The act is fixed at the moment of the last event, so reading the same journal again gives the same act. A strip that comes near
-// its latest pull goes before everything else; an overdue one costs, it does not make the plan impossible.
+// The table as it really goes: events from the hands are folded into a state, and the next act is planned from real lay
+// ends. The act is fixed at the moment of the last event, so reading the same journal again gives the same act. A strip
+// that comes near its latest pull goes before everything else; an overdue one costs, it does not make the plan
+// impossible.
 
 import { bestPolicy, costOf } from './policies';
 import { searchSchedule } from './search';
@@ -41,7 +42,13 @@ export interface LiveStrip {
 export type Act =
   | { readonly kind: 'wrist'; readonly product: string }
   | { readonly kind: 'lay'; readonly strip: string; readonly coat: 1 | 2; readonly notBeforeMs: number | null }
-  | { readonly kind: 'pull'; readonly strip: string; readonly laidAtMs: number; readonly readyAtMs: number; readonly dueAtMs: number }
+  | {
+      readonly kind: 'pull';
+      readonly strip: string;
+      readonly laidAtMs: number;
+      readonly readyAtMs: number;
+      readonly dueAtMs: number;
+    }
   | { readonly kind: 'held' }
   | { readonly kind: 'stopped' }
   | { readonly kind: 'done' };
@@ -76,7 +83,9 @@ function standing(events: readonly TableEvent[]): readonly TableEvent[] {
 
 function stripStates(groups: readonly LiveGroup[], events: readonly TableEvent[]): Map<string, LiveStrip> {
   const strips = new Map<string, LiveStrip>();
-  for (const g of groups) for (const j of g.jobs) strips.set(j.id, { stage: UNLAID, laidAtMs: null, pulledAtMs: null, mark: null });
+  for (const g of groups) {
+    for (const j of g.jobs) strips.set(j.id, { stage: UNLAID, laidAtMs: null, pulledAtMs: null, mark: null });
+  }
   const coats = new Map(groups.flatMap((g) => g.jobs.map((j) => [j.id, j.coats])));
   for (const e of events) {
     const now = e.strip === undefined ? undefined : strips.get(e.strip);
@@ -84,19 +93,30 @@ function stripStates(groups: readonly LiveGroup[], events: readonly TableEvent[]
     if (e.kind === 'laid' && (now.stage === UNLAID || now.stage === FIRST_COAT)) {
       const stage = now.stage === UNLAID && coats.get(e.strip) === 2 ? FIRST_COAT : SETTING;
       strips.set(e.strip, { ...now, stage, laidAtMs: e.atMs });
-    } else if (e.kind === 'pulled' && now.stage === SETTING) strips.set(e.strip, { ...now, stage: OFF, pulledAtMs: e.atMs });
-    else if (e.kind === 'mark' && e.mark) strips.set(e.strip, { ...now, mark: e.mark });
+    } else if (e.kind === 'pulled' && now.stage === SETTING) {
+      strips.set(e.strip, { ...now, stage: OFF, pulledAtMs: e.atMs });
+    } else if (e.kind === 'mark' && e.mark) strips.set(e.strip, { ...now, mark: e.mark });
   }
   return strips;
 }
 
 /** Table state of one group at an instant, seconds from `baseMs`. */
-function tableStateOf(group: LiveGroup, strips: ReadonlyMap<string, LiveStrip>, side: TableState['side'], nowS: number, baseMs: number): TableState {
+function tableStateOf(
+  group: LiveGroup,
+  strips: ReadonlyMap<string, LiveStrip>,
+  side: TableState['side'],
+  nowS: number,
+  baseMs: number,
+): TableState {
   const laidS = (id: string): number => ((strips.get(id)?.laidAtMs ?? baseMs) - baseMs) / 1000;
   return {
-    ...emptyTable(group.jobs.length), nowS, side,
+    ...emptyTable(group.jobs.length),
+    nowS,
+    side,
     stage: group.jobs.map((job) => strips.get(job.id)?.stage ?? UNLAID),
-    readyS: group.jobs.map((job) => laidS(job.id) + (strips.get(job.id)?.stage === FIRST_COAT ? COAT_REST_S : job.setMinS)),
+    readyS: group.jobs.map(
+      (job) => laidS(job.id) + (strips.get(job.id)?.stage === FIRST_COAT ? COAT_REST_S : job.setMinS),
+    ),
     dueS: group.jobs.map((job) => laidS(job.id) + job.setMaxS),
   };
 }
@@ -104,7 +124,15 @@ function tableStateOf(group: LiveGroup, strips: ReadonlyMap<string, LiveStrip>, 
 /** The rest of the plan's own sequence from a state; null where the table no longer fits it. */
 function followPlan(group: LiveGroup, from: TableState): TableState | null {
   if (!group.sequence) return null;
-  const done = group.jobs.map((job, i) => (from.stage[i] === OFF ? job.coats + 1 : from.stage[i] === SETTING ? job.coats : from.stage[i] === FIRST_COAT ? 1 : 0));
+  const done = group.jobs.map((job, i) =>
+    from.stage[i] === OFF
+      ? job.coats + 1
+      : from.stage[i] === SETTING
+        ? job.coats
+        : from.stage[i] === FIRST_COAT
+          ? 1
+          : 0,
+  );
   let state = from;
   for (const job of group.sequence) {
     const left = done[job] ?? 0;
@@ -118,12 +146,21 @@ function followPlan(group: LiveGroup, from: TableState): TableState | null {
   return state.stage.every((s) => s === OFF) ? state : null;
 }
 
-/** Planned acts from a table state on: the plan itself while it fits, else the best policy; bettered by a narrow search. */
+/**
+ * Planned acts from a table state on: the plan itself while it fits, else the best policy; bettered by a narrow search.
+ */
 export function replan(group: LiveGroup, from: TableState): readonly Op[] {
   const planned = followPlan(group, from);
   const policy = bestPolicy(group, from, true);
   const start = planned && (!policy || costOf(planned) <= costOf(policy)) ? planned : policy;
-  const found = searchSchedule(group, { width: LIVE_WIDTH, relaxed: false, mayBeLate: true, beatS: start ? costOf(start) : Infinity, maxLabels: LIVE_LABELS, from });
+  const found = searchSchedule(group, {
+    width: LIVE_WIDTH,
+    relaxed: false,
+    mayBeLate: true,
+    beatS: start ? costOf(start) : Infinity,
+    maxLabels: LIVE_LABELS,
+    from,
+  });
   const end = found.best ?? start;
   return end ? opsOf(end) : [];
 }
@@ -139,15 +176,23 @@ export function liveTable(groups: readonly LiveGroup[], events: readonly TableEv
   const all = [...strips].filter(([, s]) => s.stage === FIRST_COAT || s.stage === SETTING);
   const onSkin = all.sort((a, b) => (a[1].laidAtMs ?? 0) - (b[1].laidAtMs ?? 0)).map(([id]) => id);
   const rest = {
-    strips, onSkin, lastPulled: pulls.at(-1)?.strip ?? null, undoable: last?.id ?? null, stripCount: strips.size,
+    strips,
+    onSkin,
+    lastPulled: pulls.at(-1)?.strip ?? null,
+    undoable: last?.id ?? null,
+    stripCount: strips.size,
     pulledCount: [...strips.values()].filter((s) => s.stage === OFF).length,
   };
   const flat = (act: Act): LiveTable => ({ ...rest, act, ahead: [], layable: [] });
   // stop and hold stand until they are taken back: what is on the skin can still be pulled meanwhile
   if (counted.some((e) => e.kind === 'stop')) return flat({ kind: 'stopped' });
   if (!group) return flat({ kind: 'done' });
-  if (counted.filter((e) => e.kind === 'hold' || e.kind === 'resume').at(-1)?.kind === 'hold') return flat({ kind: 'held' });
-  if (!counted.some((e) => e.kind === 'wrist' && e.product === group.product)) return flat({ kind: 'wrist', product: group.product });
+  if (counted.filter((e) => e.kind === 'hold' || e.kind === 'resume').at(-1)?.kind === 'hold') {
+    return flat({ kind: 'held' });
+  }
+  if (!counted.some((e) => e.kind === 'wrist' && e.product === group.product)) {
+    return flat({ kind: 'wrist', product: group.product });
+  }
   const baseMs = counted[0]?.atMs ?? 0;
   const nowS = ((last?.atMs ?? baseMs) - baseMs) / 1000;
   const touched = counted.filter((e) => e.kind === 'laid' || e.kind === 'pulled').at(-1)?.strip;
@@ -157,27 +202,58 @@ export function liveTable(groups: readonly LiveGroup[], events: readonly TableEv
   const [first] = ops;
   const idOf = (op: Op): string => group.jobs[op.job]?.id ?? '';
   const ahead = ops.slice(1, 6).map((op) => ({ kind: op.kind, strip: idOf(op), walkS: op.walkS }));
-  const layable = group.jobs.filter((j, i) => from.stage[i] === UNLAID && j.needs.every((n) => from.stage[n] === OFF) && j.touches.every((t) => from.stage[t] === UNLAID || from.stage[t] === OFF)).map((j) => j.id);
+  const layable = group.jobs
+    .filter(
+      (j, i) =>
+        from.stage[i] === UNLAID &&
+        j.needs.every((n) => from.stage[n] === OFF) &&
+        j.touches.every((t) => from.stage[t] === UNLAID || from.stage[t] === OFF),
+    )
+    .map((j) => j.id);
   if (!first) return flat({ kind: 'done' });
   return { ...rest, act: actOf(first, group, strips, baseMs, from), ahead, layable };
 }
 
-function actOf(op: Op, group: LiveGroup, strips: ReadonlyMap<string, LiveStrip>, baseMs: number, from: TableState): Act {
+function actOf(
+  op: Op,
+  group: LiveGroup,
+  strips: ReadonlyMap<string, LiveStrip>,
+  baseMs: number,
+  from: TableState,
+): Act {
   const job = group.jobs[op.job];
   const strip = job?.id ?? '';
   if (op.kind === 'lay') return { kind: 'lay', strip, coat: 1, notBeforeMs: null };
-  if (op.kind === 'coat') return { kind: 'lay', strip, coat: 2, notBeforeMs: baseMs + (from.readyS[op.job] ?? 0) * 1000 };
+  if (op.kind === 'coat') {
+    return { kind: 'lay', strip, coat: 2, notBeforeMs: baseMs + (from.readyS[op.job] ?? 0) * 1000 };
+  }
   const laidAtMs = strips.get(strip)?.laidAtMs ?? baseMs;
-  return { kind: 'pull', strip, laidAtMs, readyAtMs: laidAtMs + (job?.setMinS ?? 0) * 1000, dueAtMs: laidAtMs + (job?.setMaxS ?? 0) * 1000 };
+  return {
+    kind: 'pull',
+    strip,
+    laidAtMs,
+    readyAtMs: laidAtMs + (job?.setMinS ?? 0) * 1000,
+    dueAtMs: laidAtMs + (job?.setMaxS ?? 0) * 1000,
+  };
 }
 
-/** A strip on the skin that is near or past its latest pull at an instant, most pressing first; the screen interrupts with it. */
-export function pressingStrip(table: LiveTable, groups: readonly LiveGroup[], atMs: number, withinS = 12): { readonly strip: string; readonly dueAtMs: number } | null {
+/**
+ * A strip on the skin that is near or past its latest pull at an instant, most pressing first; the screen interrupts
+ * with it.
+ */
+export function pressingStrip(
+  table: LiveTable,
+  groups: readonly LiveGroup[],
+  atMs: number,
+  withinS = 12,
+): { readonly strip: string; readonly dueAtMs: number } | null {
   const jobs = groups.flatMap((g) => g.jobs);
   const due = table.onSkin.flatMap((id) => {
     const job = jobs.find((j) => j.id === id);
     const strip = table.strips.get(id);
-    return job && strip?.stage === SETTING && strip.laidAtMs !== null ? [{ strip: id, dueAtMs: strip.laidAtMs + job.setMaxS * 1000 }] : [];
+    return job && strip?.stage === SETTING && strip.laidAtMs !== null
+      ? [{ strip: id, dueAtMs: strip.laidAtMs + job.setMaxS * 1000 }]
+      : [];
   });
   const pressing = due.filter((d) => atMs >= d.dueAtMs - withinS * 1000).sort((a, b) => a.dueAtMs - b.dueAtMs)[0];
   return pressing ?? null;

@@ -1,8 +1,8 @@
-// Reference for tests and bench: the schedule of the hands as a mixed-integer linear programme in CPLEX LP text, for HiGHS.
-// Start times L (lay) and P (pull), order binaries for every pair of acts; from them how many strips are on
-// the skin when one is laid.
-// Precedence is closed transitively and fixed into the order binaries (plain big-M alone once gave a wrong optimum). The horizon is the
-// end of a schedule that is known to hold, so that only earlier ones are left to look for.
+// Reference for tests and bench: the schedule of the hands as a mixed-integer linear programme in CPLEX LP text, for
+// HiGHS. Start times L (lay) and P (pull), order binaries for every pair of acts; from them how many strips are on the
+// skin when one is laid. Precedence is closed transitively and fixed into the order binaries (plain big-M alone once
+// gave a wrong optimum). The horizon is the end of a schedule that is known to hold, so that only earlier ones are left
+// to look for.
 
 import type { HandsInput, StripJob } from './types';
 
@@ -28,54 +28,104 @@ function closedNeeds(jobs: readonly StripJob[]): ReadonlySet<string> {
 
 const lasts = (j: StripJob): number => j.layS + j.setMinS + j.pullS + j.pressS;
 
-/** Seconds of the longest chain of jobs that must be over before each job's lay, and of the longest one that must follow its pull. */
+/**
+ * Seconds of the longest chain of jobs that must be over before each job's lay, and of the longest one that must follow
+ * its pull.
+ */
 function chains(jobs: readonly StripJob[]): { readonly before: readonly number[]; readonly after: readonly number[] } {
   const longest = (next: (i: number) => readonly number[]): readonly number[] => {
     const known = new Map<number, number>();
     const of = (i: number): number => {
-      const made = known.get(i) ?? Math.max(0, ...next(i).map((n) => { const j = jobs[n]; return j ? of(n) + lasts(j) : 0; }));
+      const made =
+        known.get(i) ??
+        Math.max(
+          0,
+          ...next(i).map((n) => {
+            const j = jobs[n];
+            return j ? of(n) + lasts(j) : 0;
+          }),
+        );
       known.set(i, made);
       return made;
     };
     return jobs.map((_, i) => of(i));
   };
-  return { before: longest((i) => jobs[i]?.needs ?? []), after: longest((i) => jobs.flatMap((j, n) => (j.needs.includes(i) ? [n] : []))) };
+  return {
+    before: longest((i) => jobs[i]?.needs ?? []),
+    after: longest((i) => jobs.flatMap((j, n) => (j.needs.includes(i) ? [n] : []))),
+  };
 }
 
-/** LP text whose optimum is the least makespan, at most `horizonS`; a whole number, as all seconds given are. One coat a strip. */
+/**
+ * LP text whose optimum is the least makespan, at most `horizonS`; a whole number, as all seconds given are. One coat a
+ * strip.
+ */
 export function handsMilp({ jobs, maxOnSkin, walkS }: HandsInput, horizonS: number): string {
   const chain = chains(jobs);
   const rows: string[] = [];
   const binaries: string[] = [];
   const acts: readonly Act[] = jobs.flatMap((j, i): Act[] => [
-    { name: `L${i}`, job: i, kind: 'L', lasts: j.layS, side: j.side, earliest: chain.before[i] ?? 0, latest: horizonS - (chain.after[i] ?? 0) - lasts(j) },
-    { name: `P${i}`, job: i, kind: 'P', lasts: j.pullS + j.pressS, side: j.side, earliest: (chain.before[i] ?? 0) + j.layS + j.setMinS, latest: horizonS - (chain.after[i] ?? 0) - j.pullS - j.pressS },
+    {
+      name: `L${i}`,
+      job: i,
+      kind: 'L',
+      lasts: j.layS,
+      side: j.side,
+      earliest: chain.before[i] ?? 0,
+      latest: horizonS - (chain.after[i] ?? 0) - lasts(j),
+    },
+    {
+      name: `P${i}`,
+      job: i,
+      kind: 'P',
+      lasts: j.pullS + j.pressS,
+      side: j.side,
+      earliest: (chain.before[i] ?? 0) + j.layS + j.setMinS,
+      latest: horizonS - (chain.after[i] ?? 0) - j.pullS - j.pressS,
+    },
   ]);
   const before = closedNeeds(jobs);
   const surely = (a: Act, b: Act): boolean => (a.job === b.job ? a.kind === 'L' : before.has(`${a.job}>${b.job}`));
-  /** Never on the skin together: one is off before the other is laid, and all four orders of their acts are one choice. */
-  const apart = (i: number, j: number): boolean => i !== j && (maxOnSkin === 1 || (jobs[i]?.touches.includes(j) ?? false));
+  /**
+   * Never on the skin together: one is off before the other is laid, and all four orders of their acts are one choice.
+   */
+  const apart = (i: number, j: number): boolean =>
+    i !== j && (maxOnSkin === 1 || (jobs[i]?.touches.includes(j) ?? false));
   const gap = (a: Act, b: Act): number => a.lasts + (a.side && b.side && a.side !== b.side ? walkS : 0);
-  /** Rows: of two pairs of acts the first keeps its order where the binary is 1, else the second. The big-M is what their windows leave. */
+  /**
+   * Rows: of two pairs of acts the first keeps its order where the binary is 1, else the second. The big-M is what
+   * their windows leave.
+   */
   const either = (y: string, [a, b]: readonly [Act, Act], [c, d]: readonly [Act, Act]): readonly string[] => {
     const big = (first: Act, then: Act): number => Math.max(0, first.latest + gap(first, then) - then.earliest);
-    return [`${b.name} - ${a.name} - ${big(a, b)} ${y} >= ${gap(a, b) - big(a, b)}`, `${d.name} - ${c.name} + ${big(c, d)} ${y} >= ${gap(c, d)}`];
+    return [
+      `${b.name} - ${a.name} - ${big(a, b)} ${y} >= ${gap(a, b) - big(a, b)}`,
+      `${d.name} - ${c.name} + ${big(c, d)} ${y} >= ${gap(c, d)}`,
+    ];
   };
   jobs.forEach((j, i) => {
-    rows.push(`P${i} - L${i} >= ${j.layS + j.setMinS}`, `P${i} - L${i} <= ${j.layS + j.setMaxS}`, `C - P${i} >= ${j.pullS + j.pressS}`);
+    rows.push(
+      `P${i} - L${i} >= ${j.layS + j.setMinS}`,
+      `P${i} - L${i} <= ${j.layS + j.setMaxS}`,
+      `C - P${i} >= ${j.pullS + j.pressS}`,
+    );
   });
-  acts.forEach((a, x) => acts.slice(x + 1).forEach((b) => {
-    if (surely(a, b)) rows.push(`${b.name} - ${a.name} >= ${gap(a, b)}`);
-    else if (surely(b, a)) rows.push(`${a.name} - ${b.name} >= ${gap(b, a)}`);
-    else if (!apart(a.job, b.job)) {
-      const y = `y_${a.name}_${b.name}`;
-      binaries.push(y);
-      rows.push(...either(y, [a, b], [b, a]));
-    }
-  }));
+  acts.forEach((a, x) =>
+    acts.slice(x + 1).forEach((b) => {
+      if (surely(a, b)) rows.push(`${b.name} - ${a.name} >= ${gap(a, b)}`);
+      else if (surely(b, a)) rows.push(`${a.name} - ${b.name} >= ${gap(b, a)}`);
+      else if (!apart(a.job, b.job)) {
+        const y = `y_${a.name}_${b.name}`;
+        binaries.push(y);
+        rows.push(...either(y, [a, b], [b, a]));
+      }
+    }),
+  );
   // the hands do one thing at a time, and each place on the skin holds one strip at a time
   rows.push(`C >= ${jobs.reduce((s, j) => s + j.layS + j.pullS + j.pressS, 0)}`);
-  rows.push(`${maxOnSkin} C >= ${jobs.reduce((s, j) => s + j.layS + j.setMinS + j.pullS, 0) + maxOnSkin * Math.min(...jobs.map((j) => j.pressS))}`);
+  rows.push(
+    `${maxOnSkin} C >= ${jobs.reduce((s, j) => s + j.layS + j.setMinS + j.pullS, 0) + maxOnSkin * Math.min(...jobs.map((j) => j.pressS))}`,
+  );
   /** 1 where act x comes before act y, else 0: a known number plus a signed binary, or the number alone. */
   const first = (x: string, y: string): { readonly term: string; readonly known: number } => {
     const [a, b] = [acts.findIndex((act) => act.name === x), acts.findIndex((act) => act.name === y)];
@@ -85,10 +135,13 @@ export function handsMilp({ jobs, maxOnSkin, walkS }: HandsInput, horizonS: numb
     if (surely(actB, actA)) return { term: '', known: 0 };
     return a < b ? { term: `+ y_${x}_${y}`, known: 0 } : { term: `- y_${y}_${x}`, known: 1 };
   };
-  const minus = (term: string): string => (term.startsWith('+') ? `-${term.slice(1)}` : term.startsWith('-') ? `+${term.slice(1)}` : '');
+  const minus = (term: string): string =>
+    term.startsWith('+') ? `-${term.slice(1)}` : term.startsWith('-') ? `+${term.slice(1)}` : '';
   /** Row: the first order holds wherever the second does. */
   const follows = (one: ReturnType<typeof first>, other: ReturnType<typeof first>): void => {
-    if (one.term !== '' || other.term !== '') rows.push(`${one.term} ${minus(other.term)} >= ${other.known - one.known}`);
+    if (one.term !== '' || other.term !== '') {
+      rows.push(`${one.term} ${minus(other.term)} >= ${other.known - one.known}`);
+    }
   };
   jobs.forEach((_, j) => {
     const on: string[] = [];
@@ -112,7 +165,8 @@ export function handsMilp({ jobs, maxOnSkin, walkS }: HandsInput, horizonS: numb
       if (!apart(j, k) || before.has(`${j}>${k}`) || before.has(`${k}>${j}`)) return;
       const z = `z_${j}_${k}`;
       binaries.push(z);
-      const act = (kind: string, of: number): Act => acts.find((x) => x.name === `${kind}${of}`) as Act; // every job has both
+      // every job has both
+      const act = (kind: string, of: number): Act => acts.find((x) => x.name === `${kind}${of}`) as Act;
       rows.push(...either(z, [act('P', j), act('L', k)], [act('P', k), act('L', j)]));
     });
   });

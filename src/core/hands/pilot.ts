@@ -1,7 +1,8 @@
-// Pilot search for long tasks: a narrow beam of two halves. One half is judged by finishing each state with the best simple policies,
-// the other by the bound on what is still needed: the first is better on mixed tasks, the second on regular ones, and together they
-// beat a wide beam of either kind in less time (docs/decisions/0011). It gives polish.ts a place to start from.
-// What it finds on its fast table is replayed by `step`, the one step function that everything shares.
+// Pilot search for long tasks: a narrow beam of two halves. One half is judged by finishing each state with the best
+// simple policies, the other by the bound on what is still needed: the first is better on mixed tasks, the second on
+// regular ones, and together they beat a wide beam of either kind in less time (docs/decisions/0011). It gives
+// polish.ts a place to start from. What it finds on its fast table is replayed by `step`, the one step function that
+// everything shares.
 
 import { boundTables } from './bounds';
 import { FastTable, packed, type PackedJobs } from './fastTable';
@@ -9,7 +10,8 @@ import { allPolicies, runPolicy, type Policy } from './policies';
 import * as stages from './state';
 import type { HandsInput } from './types';
 
-// copies of their own: the rollout reads them some millions of times, and a binding of another module is looked up at every read
+// copies of their own: the rollout reads them some millions of times, and a binding of another module is looked up at
+// every read
 const { FIRST_COAT, OFF, UNLAID } = stages;
 
 export interface PilotOptions {
@@ -35,7 +37,7 @@ function layChoice(b: FastTable, j: PackedJobs, { limit, sides }: Policy): numbe
     if (wanted > 0 && j.side[i] !== 0 && j.side[i] !== wanted) continue;
     if (!b.canLay(i, limit)) continue;
     if (sides === 'one-then-other') return i;
-    if ((b.walk(i) > 0) === (sides === 'turns')) return i;
+    if (b.walk(i) > 0 === (sides === 'turns')) return i;
     if (any < 0) any = i;
   }
   return any;
@@ -51,7 +53,14 @@ function rollOut(b: FastTable, j: PackedJobs, policy: Policy, order: Int32Array)
     for (let k = 0; k < b.skinCount; k++) {
       const i = b.skin[k] as number;
       const start = b.nextStart(i);
-      if (start < dueStart || (start === dueStart && ((b.due[i] as number) < (b.due[due] as number) || ((b.due[i] as number) === (b.due[due] as number) && i < due)))) [due, dueStart] = [i, start];
+      if (
+        start < dueStart ||
+        (start === dueStart &&
+          ((b.due[i] as number) < (b.due[due] as number) ||
+            ((b.due[i] as number) === (b.due[due] as number) && i < due)))
+      ) {
+        [due, dueStart] = [i, start];
+      }
       if (b.stage[i] === FIRST_COAT && start <= b.now && (coat < 0 || i < coat)) coat = i;
     }
     const isReady = due >= 0 && dueStart <= b.now + b.walk(due);
@@ -80,8 +89,14 @@ function keep(nodes: Map<string, Node>, key: string, node: Node, order: (a: Node
   if (!known || order(node, known) < 0) nodes.set(key, node);
 }
 
-/** Searches for an end earlier than `beatS`; null where none is found. Deterministic; effort grows with width × strips². */
-export function pilotSearch(input: HandsInput, { width, boundWidth, policies }: PilotOptions, beatS: number): stages.TableState | null {
+/**
+ * Searches for an end earlier than `beatS`; null where none is found. Deterministic; effort grows with width × strips².
+ */
+export function pilotSearch(
+  input: HandsInput,
+  { width, boundWidth, policies }: PilotOptions,
+  beatS: number,
+): stages.TableState | null {
   const j = packed(input);
   const tables = boundTables(input.jobs);
   const order = new Int32Array(j.count + 1);
@@ -91,7 +106,10 @@ export function pilotSearch(input: HandsInput, { width, boundWidth, policies }: 
     trial.copyFrom(start);
     return { policy, end: rollOut(trial, j, policy, order) };
   });
-  const used = ends.sort((a, b) => a.end - b.end).slice(0, policies).map((e) => e.policy);
+  const used = ends
+    .sort((a, b) => a.end - b.end)
+    .slice(0, policies)
+    .map((e) => e.policy);
   let best: { readonly acts: readonly number[]; readonly policy: Policy | null } | null = null;
   let bestS = beatS;
   let level: readonly Node[] = [{ table: start, acts: [], value: 0, bound: 0 }];
@@ -125,7 +143,12 @@ export function pilotSearch(input: HandsInput, { width, boundWidth, policies }: 
         keep(bounded, key, node, byBound);
       }
     }
-    level = [...new Set([...[...next.values()].sort(byValue).slice(0, width), ...[...bounded.values()].sort(byBound).slice(0, boundWidth)])];
+    level = [
+      ...new Set([
+        ...[...next.values()].sort(byValue).slice(0, width),
+        ...[...bounded.values()].sort(byBound).slice(0, boundWidth),
+      ]),
+    ];
   }
   return best && replayed(input, best.acts, best.policy);
 }

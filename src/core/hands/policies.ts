@@ -1,7 +1,19 @@
-// Simple ways in which practitioners work, as starting points: first in first out with up to k strips setting, one side to its
-// end or alternating. The best of them is never beaten by what the search returns only by luck: the search starts from it.
+// Simple ways in which practitioners work, as starting points: first in first out with up to k strips setting, one side
+// to its end or alternating. The best of them is never beaten by what the search returns only by luck: the search
+// starts from it.
 
-import { canLay, emptyTable, FIRST_COAT, isOnSkin, makesDeadlines, nextStart, OFF, step, walkTo, type TableState } from './state';
+import {
+  canLay,
+  emptyTable,
+  FIRST_COAT,
+  isOnSkin,
+  makesDeadlines,
+  nextStart,
+  OFF,
+  step,
+  walkTo,
+  type TableState,
+} from './state';
 import type { HandsInput, StripJob } from './types';
 
 export interface Policy {
@@ -23,15 +35,26 @@ function layChoice(state: TableState, input: HandsInput, policy: Policy): number
   return open.find((i) => near(i) === want) ?? open[0] ?? null;
 }
 
-/** Runs a policy from a state to the end. In live use (`mayBeLate`) a late strip is pulled late instead of giving up. */
-export function runPolicy(input: HandsInput, policy: Policy, from: TableState = emptyTable(input.jobs.length), mayBeLate = false): TableState | null {
+/**
+ * Runs a policy from a state to the end. In live use (`mayBeLate`) a late strip is pulled late instead of giving up.
+ */
+export function runPolicy(
+  input: HandsInput,
+  policy: Policy,
+  from: TableState = emptyTable(input.jobs.length),
+  mayBeLate = false,
+): TableState | null {
   let state = from;
   for (let guard = 0; guard < 4 * input.jobs.length + 4; guard++) {
     const onSkin = input.jobs.flatMap((_, i) => (isOnSkin(state.stage[i]) ? [i] : []));
     if (onSkin.length === 0 && input.jobs.every((_, i) => state.stage[i] === OFF)) return state;
-    const due = onSkin.sort((a, b) => nextStart(state, input, a) - nextStart(state, input, b) || (state.dueS[a] ?? 0) - (state.dueS[b] ?? 0))[0];
+    const due = onSkin.sort(
+      (a, b) => nextStart(state, input, a) - nextStart(state, input, b) || (state.dueS[a] ?? 0) - (state.dueS[b] ?? 0),
+    )[0];
     const coat = onSkin.find((i) => state.stage[i] === FIRST_COAT && nextStart(state, input, i) <= state.nowS);
-    const isReady = due !== undefined && nextStart(state, input, due) <= state.nowS + walkTo(state, input.jobs[due] as StripJob, input.walkS);
+    const isReady =
+      due !== undefined &&
+      nextStart(state, input, due) <= state.nowS + walkTo(state, input.jobs[due] as StripJob, input.walkS);
     const lay = isReady ? null : layChoice(state, input, policy);
     const afterLay = lay === null ? null : step(state, input, lay);
     if (coat !== undefined) state = step(state, input, coat);

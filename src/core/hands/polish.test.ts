@@ -6,15 +6,33 @@ import { polished } from './polish';
 import { emptyTable, opsOf, step } from './state';
 import type { HandsInput, StripJob } from './types';
 
-const laid = (state: ReturnType<typeof emptyTable>): readonly number[] => opsOf(state).filter((o) => o.kind === 'lay').map((o) => o.job);
+const laid = (state: ReturnType<typeof emptyTable>): readonly number[] =>
+  opsOf(state)
+    .filter((o) => o.kind === 'lay')
+    .map((o) => o.job);
 const alike = (n: number, more: (i: number) => Partial<StripJob> = () => ({})): HandsInput => ({
-  maxOnSkin: 3, walkS: 6,
-  jobs: Array.from({ length: n }, (_, i): StripJob => ({ id: `s${i}`, side: null, layS: 10, coats: 1, setMinS: 30, setMaxS: 120, pullS: 4, pressS: 3, needs: [], touches: [], ...more(i) })),
+  maxOnSkin: 3,
+  walkS: 6,
+  jobs: Array.from({ length: n }, (_, i): StripJob => ({
+    id: `s${i}`,
+    side: null,
+    layS: 10,
+    coats: 1,
+    setMinS: 30,
+    setMaxS: 120,
+    pullS: 4,
+    pressS: 3,
+    needs: [],
+    touches: [],
+    ...more(i),
+  })),
 });
 /** Lays three, pulls three, and so on, backwards through the strips. */
 function backwards(input: HandsInput): ReturnType<typeof emptyTable> {
   const back = input.jobs.map((_, i) => input.jobs.length - 1 - i);
-  const acts = Array.from({ length: Math.ceil(back.length / 3) }, (_, k) => back.slice(3 * k, 3 * k + 3)).flatMap((three) => [...three, ...three]);
+  const acts = Array.from({ length: Math.ceil(back.length / 3) }, (_, k) => back.slice(3 * k, 3 * k + 3)).flatMap(
+    (three) => [...three, ...three],
+  );
   return acts.reduce((state, i) => step(state, input, i), emptyTable(input.jobs.length));
 }
 
@@ -46,7 +64,9 @@ describe('polished', () => {
         const tidy = polished(input, end, 2000, want);
         expect(tidy.nowS).toBeLessThanOrEqual(end.nowS);
         expect(tidy.lateS).toBe(0);
-        if (want === 'order' && tidy.nowS === end.nowS) expect(inOrder(laid(tidy))).toBeGreaterThanOrEqual(inOrder(laid(end)));
+        if (want === 'order' && tidy.nowS === end.nowS) {
+          expect(inOrder(laid(tidy))).toBeGreaterThanOrEqual(inOrder(laid(end)));
+        }
         expect([...laid(tidy)].sort((a, b) => a - b)).toEqual(input.jobs.map((_, i) => i));
         // the same every time
         expect(opsOf(polished(input, end, 2000, want))).toEqual(opsOf(tidy));

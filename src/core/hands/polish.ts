@@ -1,7 +1,7 @@
-// Polishing a found schedule: acts are moved a little and two strips change places, over and over; what is not allowed or late is dropped,
-// what ends no later than some tens of changes ago is kept (late acceptance), so that the walk crosses the many schedules of equal end.
-// Asked for order, it leans among those to the one in which the strips are given: row by row, the thinnest hair first.
-// Seeded and counted, not timed: the same task gives the same schedule.
+// Polishing a found schedule: acts are moved a little and two strips change places, over and over; what is not allowed
+// or late is dropped, what ends no later than some tens of changes ago is kept (late acceptance), so that the walk
+// crosses the many schedules of equal end. Asked for order, it leans among those to the one in which the strips are
+// given: row by row, the thinnest hair first. Seeded and counted, not timed: the same task gives the same schedule.
 
 import { seededRandom } from '../shared';
 import { FastTable, packed, type PackedJobs } from './fastTable';
@@ -32,20 +32,29 @@ class ActRow {
   private readonly most: number;
   private readonly span: number;
 
-  constructor(private readonly jobs: PackedJobs, acts: readonly number[], private readonly orderly: boolean) {
+  constructor(
+    private readonly jobs: PackedJobs,
+    acts: readonly number[],
+    private readonly orderly: boolean,
+  ) {
     const n = jobs.count;
     this.acts = Int32Array.from(acts);
     this.table = new FastTable(jobs);
     this.kept = Array.from({ length: Math.ceil(acts.length / KEEP_EVERY) }, () => new FastTable(jobs));
-    [this.left, this.laid, this.order] = [new Float64Array(this.kept.length), new Float64Array(this.kept.length), new Float64Array(this.kept.length)];
+    [this.left, this.laid, this.order] = [
+      new Float64Array(this.kept.length),
+      new Float64Array(this.kept.length),
+      new Float64Array(this.kept.length),
+    ];
     this.left[0] = jobs.finish.reduce((s, f, i) => s + f + (jobs.coats[i] as number) * (jobs.lay[i] as number), 0);
     this.most = ((n - 1) * n * (2 * n - 1)) / 6;
     this.span = this.most - ((n - 1) * n * (n - 2)) / 6 + 1;
   }
 
   /**
-   * End of the acts and, where order counts, under a second how far they are from the strips' own; Infinity where an act is not allowed,
-   * late, or leaves too much for `limit`. Nothing before `from` may have changed since the last time with `keep`.
+   * End of the acts and, where order counts, under a second how far they are from the strips' own; Infinity where an
+   * act is not allowed, late, or leaves too much for `limit`. Nothing before `from` may have changed since the last
+   * time with `keep`.
    */
   cost(from: number, limit: number, keep: boolean): number {
     const { acts, table, jobs } = this;
@@ -99,13 +108,22 @@ function move(acts: Int32Array, from: number, to: number): number {
 }
 
 /**
- * The earliest end that `changes` small changes lead to; with `order`, of those that end alike one near the order of `input.jobs`. `end`
- * must be reached without a late pull; it is never made later.
+ * The earliest end that `changes` small changes lead to; with `order`, of those that end alike one near the order of
+ * `input.jobs`. `end` must be reached without a late pull; it is never made later.
  */
-export function polished(input: HandsInput, end: stages.TableState, changes: number, want: 'time' | 'order'): stages.TableState {
+export function polished(
+  input: HandsInput,
+  end: stages.TableState,
+  changes: number,
+  want: 'time' | 'order',
+): stages.TableState {
   const jobs = packed(input);
   const random = seededRandom(SEED);
-  const row = new ActRow(jobs, opsOf(end).map((op) => op.job), want === 'order');
+  const row = new ActRow(
+    jobs,
+    opsOf(end).map((op) => op.job),
+    want === 'order',
+  );
   const { acts } = row;
   const before = acts.slice();
   let now = row.cost(0, Infinity, true);
@@ -114,9 +132,10 @@ export function polished(input: HandsInput, end: stages.TableState, changes: num
   const costs = new Float64Array(MEMORY).fill(now);
   for (let c = 0; c < changes; c++) {
     const at = random.whole(0, acts.length - 1);
-    const first = random.next() < SWAPS
-      ? swap(acts, random.whole(0, jobs.count - 1), random.whole(0, jobs.count - 1))
-      : move(acts, at, Math.max(0, Math.min(acts.length - 1, at + random.whole(-REACH, REACH))));
+    const first =
+      random.next() < SWAPS
+        ? swap(acts, random.whole(0, jobs.count - 1), random.whole(0, jobs.count - 1))
+        : move(acts, at, Math.max(0, Math.min(acts.length - 1, at + random.whole(-REACH, REACH))));
     const slot = c % MEMORY;
     if (first < acts.length) {
       const limit = Math.max(now, costs[slot] as number);

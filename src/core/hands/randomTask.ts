@@ -18,8 +18,16 @@ export function randomTask(random: Random, n: number): HandsInput {
     const own = setMinS + random.whole(0, 6);
     const chained = i > 0 && random.next() < 0.35 ? [random.whole(Math.max(0, i - 3), i - 1)] : [];
     return {
-      id: `s${i}`, side: sides ? (i % 2 === 0 ? 'left' : 'right') : null, layS: random.whole(8, 15), coats: 1, setMinS: own,
-      setMaxS: own + random.whole(25, 80), pullS: random.whole(3, 5), pressS: 3, needs: chained, touches: [...(touches[i] ?? [])],
+      id: `s${i}`,
+      side: sides ? (i % 2 === 0 ? 'left' : 'right') : null,
+      layS: random.whole(8, 15),
+      coats: 1,
+      setMinS: own,
+      setMaxS: own + random.whole(25, 80),
+      pullS: random.whole(3, 5),
+      pressS: 3,
+      needs: chained,
+      touches: [...(touches[i] ?? [])],
     };
   });
   return { jobs, maxOnSkin: random.whole(1, 4), walkS: random.whole(4, 8) };

@@ -8,7 +8,17 @@ import { oneByOneS, scheduleHands } from './schedule';
 import type { HandsInput, StripJob } from './types';
 
 const job = (id: string, more: Partial<StripJob> = {}): StripJob => ({
-  id, side: null, layS: 10, coats: 1, setMinS: 30, setMaxS: 120, pullS: 4, pressS: 3, needs: [], touches: [], ...more,
+  id,
+  side: null,
+  layS: 10,
+  coats: 1,
+  setMinS: 30,
+  setMaxS: 120,
+  pullS: 4,
+  pressS: 3,
+  needs: [],
+  touches: [],
+  ...more,
 });
 
 /** Checks a schedule against every rule of the task, from its acts alone. */
@@ -37,8 +47,12 @@ function violations(input: HandsInput): readonly string[] {
       const b = onSkin.get(t);
       if (b && a.from < b.to && b.from < a.to) bad.push(`${i} touches ${t}`);
     }
-    for (const n of input.jobs[i]?.needs ?? []) if (a.from < (onSkin.get(n)?.pulledBy ?? 0)) bad.push(`${i} before ${n} is off`);
-    if ([...onSkin.values()].filter((o) => o.from <= a.from && a.from < o.to).length > input.maxOnSkin) bad.push('too many on the skin');
+    for (const n of input.jobs[i]?.needs ?? []) {
+      if (a.from < (onSkin.get(n)?.pulledBy ?? 0)) bad.push(`${i} before ${n} is off`);
+    }
+    if ([...onSkin.values()].filter((o) => o.from <= a.from && a.from < o.to).length > input.maxOnSkin) {
+      bad.push('too many on the skin');
+    }
   }
   return bad;
 }
@@ -80,7 +94,12 @@ describe('scheduleHands', () => {
     for (let k = 0; k < 12; k++) {
       const side = randomTask(random, 4);
       const left = side.jobs.map((j): StripJob => ({ ...j, side: 'left' }));
-      const right = side.jobs.map((j): StripJob => ({ ...j, side: 'right', needs: j.needs.map((n) => n + 4), touches: j.touches.map((t) => t + 4) }));
+      const right = side.jobs.map((j): StripJob => ({
+        ...j,
+        side: 'right',
+        needs: j.needs.map((n) => n + 4),
+        touches: j.touches.map((t) => t + 4),
+      }));
       const pair = scheduleHands({ ...side, jobs: [...left, ...right] }).endS;
       const alone = scheduleHands({ ...side, jobs: left }).endS;
       expect(pair).toBeLessThanOrEqual(2 * alone + side.walkS);

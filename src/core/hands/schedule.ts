@@ -1,6 +1,6 @@
-// Schedule of one group of strips: best simple policy → pilot searches, polished → exact proof for small tasks → the strips' own
-// order where that costs no time.
-// The result is never worse than the best policy over all numbers of strips on the skin.
+// Schedule of one group of strips: best simple policy → pilot searches, polished → exact proof for small tasks → the
+// strips' own order where that costs no time. The result is never worse than the best policy over all numbers of strips
+// on the skin.
 
 import { formulaBound } from './bounds';
 import { pilotSearch } from './pilot';
@@ -16,7 +16,9 @@ const EXACT_LABELS = 150_000;
 const BEAM_WIDTH = 150;
 const PILOT_POLICIES = 2;
 const NARROW = 2;
-/** Above this many strips more narrow starts are tried as well: there one of them often ends earlier than all others. */
+/**
+ * Above this many strips more narrow starts are tried as well: there one of them often ends earlier than all others.
+ */
 const MANY_JOBS = 20;
 /** Above this many one start has to do: a search grows with the third power. */
 const MOST_JOBS = 45;
@@ -27,13 +29,21 @@ const FOR_TIME = { each: 1_000, most: 30_000 };
 const FOR_ORDER = { each: 300, most: 10_000 };
 const changes = ({ each, most }: typeof FOR_TIME, jobs: number): number => Math.min(most, each * jobs);
 
-/** The best polished end of narrow and wider pilot searches: no start is the better one for every task (decision 13). */
+/**
+ * The best polished end of narrow and wider pilot searches: no start is the better one for every task (decision 13).
+ */
 function searched(input: HandsInput, known: TableState | null): TableState | null {
   let best = known;
   const jobs = input.jobs.length;
-  const widths = jobs <= EXACT_JOBS || jobs > MOST_JOBS ? [NARROW] : jobs <= MANY_JOBS ? [NARROW, wide(jobs)] : [1, NARROW, 3, wide(jobs)];
+  const widths =
+    jobs <= EXACT_JOBS || jobs > MOST_JOBS
+      ? [NARROW]
+      : jobs <= MANY_JOBS
+        ? [NARROW, wide(jobs)]
+        : [1, NARROW, 3, wide(jobs)];
   for (const width of new Set(widths)) {
-    const found = pilotSearch(input, { width, boundWidth: 2 * width, policies: PILOT_POLICIES }, known?.nowS ?? Infinity) ?? known;
+    const found =
+      pilotSearch(input, { width, boundWidth: 2 * width, policies: PILOT_POLICIES }, known?.nowS ?? Infinity) ?? known;
     const end = found && polished(input, found, changes(FOR_TIME, jobs), 'time');
     if (end && (!best || end.nowS < best.nowS)) best = end;
   }
@@ -61,8 +71,19 @@ export function scheduleHands(input: HandsInput, effort: 'full' | 'quick' = 'ful
   let best: TableState | null = start;
   const done = (bound: 'proven' | 'formula', lowerBoundS: number): Schedule => {
     const found = best ?? late;
-    const end = found && found.lateS === 0 && effort === 'full' ? polished(input, found, changes(FOR_ORDER, input.jobs.length), 'order') : found;
-    return end ? { ops: opsOf(end), endS: end.nowS, lowerBoundS: Math.min(lowerBoundS, end.nowS), bound, feasible: end.lateS === 0 } : EMPTY;
+    const end =
+      found && found.lateS === 0 && effort === 'full'
+        ? polished(input, found, changes(FOR_ORDER, input.jobs.length), 'order')
+        : found;
+    return end
+      ? {
+          ops: opsOf(end),
+          endS: end.nowS,
+          lowerBoundS: Math.min(lowerBoundS, end.nowS),
+          bound,
+          feasible: end.lateS === 0,
+        }
+      : EMPTY;
   };
   if (best && best.nowS <= formula) return done('proven', formula);
   if (effort === 'quick') return done('formula', formula);
@@ -83,7 +104,10 @@ export function scheduleHands(input: HandsInput, effort: 'full' | 'quick' = 'ful
     }
     if (best && best.nowS <= floor) return done('proven', floor);
     const full = searchSchedule(input, { relaxed: false, beatS: upper, maxLabels: EXACT_LABELS });
-    const wide = full.outcome === 'finished' ? full : searchSchedule(input, { width: BEAM_WIDTH, relaxed: false, beatS: upper, maxLabels: BEAM_LABELS });
+    const wide =
+      full.outcome === 'finished'
+        ? full
+        : searchSchedule(input, { width: BEAM_WIDTH, relaxed: false, beatS: upper, maxLabels: BEAM_LABELS });
     best = wide.best ?? full.best ?? best;
     return done(best && best.nowS <= floor ? 'proven' : 'formula', Math.max(floor, formula));
   }

@@ -1,11 +1,21 @@
-// Label search over the acts of the hands. All states after the same number of acts form one level; states with the same
-// stages and side are compared by time, readiness and latest pulls (Pareto). Without a width the search is exact for the
-// relaxed task (latest pulls ignored) and proves its optimum; with a width it is a beam.
-// Limits by label counts, not clocks, so the same input gives the same schedule.
+// Label search over the acts of the hands. All states after the same number of acts form one level; states with the
+// same stages and side are compared by time, readiness and latest pulls (Pareto). Without a width the search is exact
+// for the relaxed task (latest pulls ignored) and proves its optimum; with a width it is a beam. Limits by label
+// counts, not clocks, so the same input gives the same schedule.
 
 import { boundTables, remainingBound, type BoundTables } from './bounds';
 import { costOf } from './policies';
-import { canLay, emptyTable, FIRST_COAT, makesDeadlines, nextStart, OFF, SETTING, step, type TableState } from './state';
+import {
+  canLay,
+  emptyTable,
+  FIRST_COAT,
+  makesDeadlines,
+  nextStart,
+  OFF,
+  SETTING,
+  step,
+  type TableState,
+} from './state';
 import type { HandsInput } from './types';
 
 export interface SearchOptions {
@@ -53,7 +63,14 @@ function* successors(state: TableState, input: HandsInput, options: SearchOption
     const stage = state.stage[i];
     if (stage === OFF) continue;
     if (stage === SETTING || stage === FIRST_COAT) {
-      if (stage === SETTING && !options.relaxed && !options.mayBeLate && nextStart(state, input, i) > (state.dueS[i] as number)) continue;
+      if (
+        stage === SETTING &&
+        !options.relaxed &&
+        !options.mayBeLate &&
+        nextStart(state, input, i) > (state.dueS[i] as number)
+      ) {
+        continue;
+      }
       yield step(state, input, i);
     } else if (canLay(state, input, i)) {
       const next = step(state, input, i);

@@ -10,7 +10,17 @@ import { canLay, emptyTable, makesDeadlines, nextStart, OFF, opsOf, SETTING, ste
 import type { HandsInput, StripJob } from './types';
 
 const job = (id: string, more: Partial<StripJob> = {}): StripJob => ({
-  id, side: null, layS: 10, coats: 1, setMinS: 20, setMaxS: 60, pullS: 4, pressS: 3, needs: [], touches: [], ...more,
+  id,
+  side: null,
+  layS: 10,
+  coats: 1,
+  setMinS: 20,
+  setMaxS: 60,
+  pullS: 4,
+  pressS: 3,
+  needs: [],
+  touches: [],
+  ...more,
 });
 const input = (jobs: readonly StripJob[], maxOnSkin = 3): HandsInput => ({ jobs, maxOnSkin, walkS: 6 });
 
@@ -74,14 +84,19 @@ describe('bounds', () => {
     expect(tables.afterS).toEqual([74, 37, 0]);
   });
   it('are never above what any policy reaches, at the start and on the way', () => {
-    fc.assert(fc.property(fc.integer({ min: 1, max: 5000 }), fc.integer({ min: 1, max: 9 }), (seed, n) => {
-      const task = randomTask(seededRandom(seed), n);
-      const best = bestPolicy(task);
-      if (!best) return;
-      expect(formulaBound(task)).toBeLessThanOrEqual(best.nowS);
-      const tables = boundTables(task.jobs);
-      for (let s: typeof best | null = best; s; s = s.before) expect(remainingBound(s, task, tables)).toBeLessThanOrEqual(best.nowS);
-    }), { seed: 6, numRuns: 120 });
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 5000 }), fc.integer({ min: 1, max: 9 }), (seed, n) => {
+        const task = randomTask(seededRandom(seed), n);
+        const best = bestPolicy(task);
+        if (!best) return;
+        expect(formulaBound(task)).toBeLessThanOrEqual(best.nowS);
+        const tables = boundTables(task.jobs);
+        for (let s: typeof best | null = best; s; s = s.before) {
+          expect(remainingBound(s, task, tables)).toBeLessThanOrEqual(best.nowS);
+        }
+      }),
+      { seed: 6, numRuns: 120 },
+    );
   });
   it('are proved by the exact search on small tasks: no schedule is shorter than its bound', () => {
     const random = seededRandom(31);
@@ -122,7 +137,12 @@ describe('searchSchedule', () => {
     const task = randomTask(seededRandom(8), 6);
     const { best } = searchSchedule(task, { relaxed: true, beatS: Infinity, maxLabels: 200_000 });
     expect(best?.stage.every((s) => s === OFF)).toBe(true);
-    expect(opsOf(best ?? emptyTable(0)).filter((o) => o.kind === 'pull').map((o) => o.job).sort()).toEqual([0, 1, 2, 3, 4, 5]);
+    expect(
+      opsOf(best ?? emptyTable(0))
+        .filter((o) => o.kind === 'pull')
+        .map((o) => o.job)
+        .sort(),
+    ).toEqual([0, 1, 2, 3, 4, 5]);
     expect(best?.stage.includes(SETTING)).toBe(false);
   });
 });

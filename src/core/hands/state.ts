@@ -1,4 +1,5 @@
-// State of the table while strips are laid and pulled, and the one step function that every search and the live re-plan share.
+// State of the table while strips are laid and pulled, and the one step function that every search and the live re-plan
+// share.
 
 import { COAT_REST_S, type HandsInput, type Op, type StripJob } from './types';
 
@@ -26,7 +27,14 @@ const zeros = (n: number): number[] => Array.from({ length: n }, () => 0);
 
 export function emptyTable(jobCount: number): TableState {
   return {
-    nowS: 0, side: null, stage: zeros(jobCount), readyS: zeros(jobCount), dueS: zeros(jobCount), lateS: 0, last: null, before: null,
+    nowS: 0,
+    side: null,
+    stage: zeros(jobCount),
+    readyS: zeros(jobCount),
+    dueS: zeros(jobCount),
+    lateS: 0,
+    last: null,
+    before: null,
   };
 }
 
@@ -45,8 +53,11 @@ export const walkTo = (state: TableState, job: StripJob, walkS: number): number 
 export function canLay(state: TableState, input: HandsInput, index: number, limit = input.maxOnSkin): boolean {
   const job = input.jobs[index];
   return (
-    job !== undefined && state.stage[index] === UNLAID && onSkinCount(state) < limit &&
-    job.needs.every((n) => state.stage[n] === OFF) && job.touches.every((t) => !isOnSkin(state.stage[t]))
+    job !== undefined &&
+    state.stage[index] === UNLAID &&
+    onSkinCount(state) < limit &&
+    job.needs.every((n) => state.stage[n] === OFF) &&
+    job.touches.every((t) => !isOnSkin(state.stage[t]))
   );
 }
 
@@ -80,7 +91,16 @@ export function step(state: TableState, input: HandsInput, index: number): Table
     dueS[index] = endS + job.setMaxS;
   }
   const kind = pulling ? 'pull' : state.stage[index] === UNLAID ? 'lay' : 'coat';
-  return { nowS: endS, side: job.side ?? state.side, stage, readyS, dueS, lateS, last: { kind, job: index, startS, endS, walkS }, before: state };
+  return {
+    nowS: endS,
+    side: job.side ?? state.side,
+    stage,
+    readyS,
+    dueS,
+    lateS,
+    last: { kind, job: index, startS, endS, walkS },
+    before: state,
+  };
 }
 
 /** All acts that led to a state, first to last. */
@@ -93,7 +113,9 @@ export function opsOf(state: TableState): readonly Op[] {
 /** True where the setting strips, pulled in the order of their latest pulls with walking, all make it. */
 export function makesDeadlines(state: TableState, input: HandsInput): boolean {
   const setting: number[] = [];
-  state.stage.forEach((stage, i) => { if (stage === SETTING) setting.push(i); });
+  state.stage.forEach((stage, i) => {
+    if (stage === SETTING) setting.push(i);
+  });
   setting.sort((a, b) => (state.dueS[a] ?? 0) - (state.dueS[b] ?? 0));
   let time = state.nowS;
   let side = state.side;

@@ -1,6 +1,6 @@
 // The schedule of the hands: one pair of hands, several setting strips. Whole seconds from the first lay.
-// A strip is on the skin from the start of its (first) lay to the end of its pull; its set time runs from the end of its last lay
-// to the start of its pull. A pull is followed at once by its press.
+// A strip is on the skin from the start of its (first) lay to the end of its pull; its set time runs from the end of
+// its last lay to the start of its pull. A pull is followed at once by its press.
 
 export interface StripJob {
   readonly id: string;

@@ -1,8 +1,8 @@
 // One-dimensional heat conduction through a stack of layers: implicit finite volumes (backward Euler, graded steps),
-// blood perfusion after Pennes (1948, J Appl Physiol 1:93), setting wax by its enthalpy (apparent heat capacity, two Picard
-// sweeps a step). Top side: convection to air, or held at a temperature; bottom side: held at a temperature.
-// Axis: depth increasing downward from the top of the stack, metres. Time in seconds, temperature in °C.
-// Left out: sideways conduction, evaporation, radiation beyond the convective coefficient.
+// blood perfusion after Pennes (1948, J Appl Physiol 1:93), setting wax by its enthalpy (apparent heat capacity, two
+// Picard sweeps a step). Top side: convection to air, or held at a temperature; bottom side: held at a temperature.
+// Axis: depth increasing downward from the top of the stack, metres. Time in seconds, temperature in °C. Left out:
+// sideways conduction, evaporation, radiation beyond the convective coefficient.
 
 import { normalCdfFast } from '../shared';
 
@@ -26,7 +26,9 @@ export interface Grid {
   readonly layerOf: Uint8Array;
 }
 
-export type TopSide = { readonly kind: 'air'; readonly airC: number; readonly coefficientWm2K: number } | { readonly kind: 'held'; readonly tempC: number };
+export type TopSide =
+  | { readonly kind: 'air'; readonly airC: number; readonly coefficientWm2K: number }
+  | { readonly kind: 'held'; readonly tempC: number };
 
 /** Cell centres and sizes of a stack; depth 0 is the stack's top. */
 export function buildGrid(layers: readonly Layer[]): Grid {
@@ -86,15 +88,19 @@ function meanCapacity(layer: Layer, fromC: number, toC: number): number {
   const a = (fromC - s.midC) / s.widthK;
   const b = (toC - s.midC) / s.widthK;
   if ((a > 5 && b > 5) || (a < -5 && b < -5)) return layer.capacityJm3K;
-  const slope = Math.abs(b - a) < 1e-3 ? Math.exp(-0.5 * a * b) / SQRT_2PI : (normalCdfFast(b) - normalCdfFast(a)) / (b - a);
+  const slope =
+    Math.abs(b - a) < 1e-3 ? Math.exp(-0.5 * a * b) / SQRT_2PI : (normalCdfFast(b) - normalCdfFast(a)) / (b - a);
   return layer.capacityJm3K + (s.latentJm3 / s.widthK) * slope;
 }
 
 /**
- * Marches the stack through its steps and calls `onStep(timeS, tempC)` after each; the array is reused, copy what is kept.
- * `onStep` returning false ends the march early.
+ * Marches the stack through its steps and calls `onStep(timeS, tempC)` after each; the array is reused, copy what is
+ * kept. `onStep` returning false ends the march early.
  */
-export function conduct(input: ConductionInput, onStep: (timeS: number, tempC: Float64Array, stepS: number) => boolean | void): void {
+export function conduct(
+  input: ConductionInput,
+  onStep: (timeS: number, tempC: Float64Array, stepS: number) => boolean | void,
+): void {
   const { layers, grid, top, bottomC, bloodC } = input;
   const n = grid.centreM.length;
   const layerAt = Array.from(grid.layerOf, (i) => layers[i] as Layer); // layerOf holds indices of this very array
@@ -137,7 +143,9 @@ export function conduct(input: ConductionInput, onStep: (timeS: number, tempC: F
         right[i] = rhs / diagonal;
       }
       guess[n - 1] = right[n - 1] as number;
-      for (let i = n - 2; i >= 0; i--) guess[i] = (right[i] as number) + (upper[i] as number) * (guess[i + 1] as number);
+      for (let i = n - 2; i >= 0; i--) {
+        guess[i] = (right[i] as number) + (upper[i] as number) * (guess[i + 1] as number);
+      }
     }
     now.set(guess);
     time += dt;

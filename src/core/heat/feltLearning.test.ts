@@ -13,7 +13,9 @@ describe('learnFelt', () => {
   it('goes cooler after one "too warm" at once, warmer only after several "too cool", and never by much', () => {
     expect(learnFelt(visits('too-warm')).shiftK).toBeLessThan(-0.4);
     expect(learnFelt(visits('too-cool')).shiftK).toBeLessThanOrEqual(0.8);
-    expect(learnFelt(visits('too-warm', 'too-warm', 'too-warm')).shiftK).toBeLessThan(learnFelt(visits('too-warm')).shiftK);
+    expect(learnFelt(visits('too-warm', 'too-warm', 'too-warm')).shiftK).toBeLessThan(
+      learnFelt(visits('too-warm')).shiftK,
+    );
     for (let n = 1; n < 8; n++) {
       const { shiftK } = learnFelt(Array.from({ length: n }, () => ({ marginK: -1, felt: 'too-cool' as const })));
       expect(shiftK).toBeGreaterThanOrEqual(0);
@@ -21,7 +23,8 @@ describe('learnFelt', () => {
     }
   });
   it('hears nothing in paste at body heat being right, however often, but always hears "too warm"', () => {
-    const paste = (felt: HeatFelt, n: number): readonly FeltVisit[] => Array.from({ length: n }, () => ({ marginK: -7.7, felt }));
+    const paste = (felt: HeatFelt, n: number): readonly FeltVisit[] =>
+      Array.from({ length: n }, () => ({ marginK: -7.7, felt }));
     expect(learnFelt(paste('right', 12))).toMatchObject({ shiftK: 0, answers: 0 });
     expect(learnFelt(paste('too-cool', 12)).shiftK).toBe(0);
     expect(learnFelt(paste('too-warm', 1)).shiftK).toBeLessThan(0);
@@ -33,10 +36,18 @@ describe('learnFelt', () => {
     expect(right.band[1] - right.band[0]).toBeLessThan(warm.band[1] - warm.band[0]);
   });
   it('one more "too warm" never makes anyone’s limit higher, whatever came before', () => {
-    const visit = fc.record({ marginK: fc.double({ min: -5, max: 1, noNaN: true }), felt: fc.constantFrom<HeatFelt>('too-warm', 'right', 'too-cool') });
-    fc.assert(fc.property(fc.array(visit, { maxLength: 8 }), fc.double({ min: -4, max: 0.5, noNaN: true }), (past, marginK) => {
-      expect(learnFelt([...past, { marginK, felt: 'too-warm' }]).shiftK).toBeLessThanOrEqual(learnFelt(past).shiftK + 0.011);
-    }), { seed: 4, numRuns: 120 });
+    const visit = fc.record({
+      marginK: fc.double({ min: -5, max: 1, noNaN: true }),
+      felt: fc.constantFrom<HeatFelt>('too-warm', 'right', 'too-cool'),
+    });
+    fc.assert(
+      fc.property(fc.array(visit, { maxLength: 8 }), fc.double({ min: -4, max: 0.5, noNaN: true }), (past, marginK) => {
+        expect(learnFelt([...past, { marginK, felt: 'too-warm' }]).shiftK).toBeLessThanOrEqual(
+          learnFelt(past).shiftK + 0.011,
+        );
+      }),
+      { seed: 4, numRuns: 120 },
+    );
   });
   it('finds the shift of made-up clients: over 300 of them the mean error after six visits is under half the prior’s', () => {
     const random = seededRandom(8);

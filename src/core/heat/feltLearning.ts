@@ -1,15 +1,18 @@
-// How warm this client feels wax, learned from "too warm / right / too cool" at past visits: a shift of the felt limit in kelvin, by Bayes
-// on a grid. Prior: normal, 0 ± 1 K (from memory). A visit's felt peak stands m K from the limit without shift; with shift d the client
-// calls it too warm with probability Φ((m − d + 0.5)/s), too cool with Φ((−3.5 − (m − d))/s), s = 1 K; else right (from memory).
-// Only where the felt heat came near the limit do "right" and "too cool" say anything of it: paste at body heat is right for everyone.
-// Caution wins: "too warm" always counts, a shift down counts at its mean, a shift up only as far as it is nearly sure, and never more than 0.8 K.
+// How warm this client feels wax, learned from "too warm / right / too cool" at past visits: a shift of the felt limit
+// in kelvin, by Bayes on a grid. Prior: normal, 0 ± 1 K (from memory). A visit's felt peak stands m K from the limit
+// without shift; with shift d the client calls it too warm with probability Φ((m − d + 0.5)/s), too cool with Φ((−3.5 −
+// (m − d))/s), s = 1 K; else right (from memory). Only where the felt heat came near the limit do "right" and "too
+// cool" say anything of it: paste at body heat is right for everyone. Caution wins: "too warm" always counts, a shift
+// down counts at its mean, a shift up only as far as it is nearly sure, and never more than 0.8 K.
 
 import { normalCdfFast } from '../shared';
 
 export type HeatFelt = 'too-warm' | 'right' | 'too-cool';
 
 export interface FeltVisit {
-  /** Felt peak planned then, less the limit of that skin and sensitivity without any learned shift, K; mostly −4 … 0. */
+  /**
+   * Felt peak planned then, less the limit of that skin and sensitivity without any learned shift, K; mostly −4 … 0.
+   */
   readonly marginK: number;
   readonly felt: HeatFelt;
 }
@@ -60,6 +63,16 @@ export function learnFelt(said: readonly FeltVisit[]): FeltShift {
     return grid.find((_, i) => (sum += (weights[i] ?? 0) / whole) >= p) ?? REACH_K;
   };
   const meanK = grid.reduce((s, d, i) => s + d * ((weights[i] ?? 0) / whole), 0);
-  const shiftK = visits.length === 0 ? 0 : meanK < 0 ? Math.max(MOST_DOWN_K, meanK) : Math.min(MOST_UP_K, Math.max(0, percentile(SURE)));
-  return { shiftK: Math.round(shiftK * 100) / 100, meanK, band: [percentile(0.05), percentile(0.95)], answers: visits.length };
+  const shiftK =
+    visits.length === 0
+      ? 0
+      : meanK < 0
+        ? Math.max(MOST_DOWN_K, meanK)
+        : Math.min(MOST_UP_K, Math.max(0, percentile(SURE)));
+  return {
+    shiftK: Math.round(shiftK * 100) / 100,
+    meanK,
+    band: [percentile(0.05), percentile(0.95)],
+    answers: visits.length,
+  };
 }

@@ -1,6 +1,7 @@
-// A product's model from what the practitioner sees: the temperature at which it leaves the stick slowly, and the seconds in which a coat
-// of known thickness sets on the inner forearm. The template (a product of the same body) gives the slope of the flow and everything
-// else; flow shifts along the temperature, setting moves its midpoint. What does not fit is shown, not hidden.
+// A product's model from what the practitioner sees: the temperature at which it leaves the stick slowly, and the
+// seconds in which a coat of known thickness sets on the inner forearm. The template (a product of the same body) gives
+// the slope of the flow and everything else; flow shifts along the temperature, setting moves its midpoint. What does
+// not fit is shown, not hidden.
 
 import { ZONES } from '../anatomy';
 import { viscosityLaw, type Product } from '../products';
@@ -14,7 +15,12 @@ export interface SeenProduct {
   /** Temperature at which it leaves the stick slowly, °C. */
   readonly slowAtC: number;
   /** Seconds until a coat laid at `touchC` sets; null for what does not set. */
-  readonly sets: { readonly afterS: number; readonly touchC: number; readonly thicknessMm: number; readonly roomC: number } | null;
+  readonly sets: {
+    readonly afterS: number;
+    readonly touchC: number;
+    readonly thicknessMm: number;
+    readonly roomC: number;
+  } | null;
 }
 
 export interface FittedProduct {
@@ -38,17 +44,42 @@ function movedSetting(template: Product, byK: number): Product {
 }
 
 /**
- * Fits a template. Errors: `fit.no-setting` where a set time is given for a product that does not set; `fit.out-of-range` for figures
- * that no wax has. A set time that cannot be met gives the nearest product and its residual.
+ * Fits a template. Errors: `fit.no-setting` where a set time is given for a product that does not set;
+ * `fit.out-of-range` for figures that no wax has. A set time that cannot be met gives the nearest product and its
+ * residual.
  */
 export function fitProduct(template: Product, seen: SeenProduct): Result<FittedProduct> {
-  if (!(seen.slowAtC > 25 && seen.slowAtC < 90)) return fail({ code: 'fit.out-of-range', message: 'The flow temperature must lie between 25 and 90 °C.', path: 'slowAtC' });
-  if (seen.sets && !template.setting) return fail({ code: 'fit.no-setting', message: `${template.name} does not set: it has no set time.`, path: 'sets' });
-  if (seen.sets && !(seen.sets.afterS > 0 && seen.sets.afterS <= LONGEST_S && seen.sets.thicknessMm > 0)) return fail({ code: 'fit.out-of-range', message: `The set time must lie between 0 and ${LONGEST_S} s, the thickness above 0.`, path: 'sets' });
+  if (!(seen.slowAtC > 25 && seen.slowAtC < 90)) {
+    return fail({
+      code: 'fit.out-of-range',
+      message: 'The flow temperature must lie between 25 and 90 °C.',
+      path: 'slowAtC',
+    });
+  }
+  if (seen.sets && !template.setting) {
+    return fail({
+      code: 'fit.no-setting',
+      message: `${template.name} does not set: it has no set time.`,
+      path: 'sets',
+    });
+  }
+  if (seen.sets && !(seen.sets.afterS > 0 && seen.sets.afterS <= LONGEST_S && seen.sets.thicknessMm > 0)) {
+    return fail({
+      code: 'fit.out-of-range',
+      message: `The set time must lie between 0 and ${LONGEST_S} s, the thickness above 0.`,
+      path: 'sets',
+    });
+  }
   const law = viscosityLaw(template.viscosity);
   const shiftK = seen.slowAtC - law.tempForPaS(SLOW_FLOW_PAS);
   const [[eta1, c1], [eta2, c2]] = template.viscosity;
-  const flowing: Product = { ...template, viscosity: [[eta1, c1 + shiftK], [eta2, c2 + shiftK]] };
+  const flowing: Product = {
+    ...template,
+    viscosity: [
+      [eta1, c1 + shiftK],
+      [eta2, c2 + shiftK],
+    ],
+  };
   const slowAtK = viscosityLaw(flowing.viscosity).tempForPaS(SLOW_FLOW_PAS) - seen.slowAtC;
   const { sets } = seen;
   if (!sets) return ok({ product: flowing, residual: { slowAtK, setS: null } });

@@ -35,24 +35,49 @@ describe('heatTable, read by a slider', () => {
     }
   });
   it('is within 0.1 K and 1 s of the solver anywhere in it', () => {
-    fc.assert(fc.property(fc.double({ min: 50, max: 64, noNaN: true }), fc.double({ min: 1.5, max: 3, noNaN: true }), (touchC, thicknessMm) => {
-      const read = readHeat(table, thicknessMm, touchC);
-      const exact = solveSkinHeat({ product: need.product, touchC, thicknessMm, skin: need.skin, roomC: 22, endS: 180, withCurve: true });
-      expect(Math.abs(read.feltPeakC - exact.feltPeakC)).toBeLessThan(0.1);
-      expect(Math.abs(read.setAfterS - (exact.setAfterS ?? 180))).toBeLessThan(1);
-      const at10 = exact.curve.find((p) => p.timeS >= 10);
-      const nearest = read.curve.reduce((a, b) => (Math.abs(b.timeS - (at10?.timeS ?? 0)) < Math.abs(a.timeS - (at10?.timeS ?? 0)) ? b : a));
-      expect(Math.abs(nearest.nerveC - (at10?.nerveC ?? 0))).toBeLessThan(0.4);
-    }), { seed: 5, numRuns: 30 });
+    fc.assert(
+      fc.property(
+        fc.double({ min: 50, max: 64, noNaN: true }),
+        fc.double({ min: 1.5, max: 3, noNaN: true }),
+        (touchC, thicknessMm) => {
+          const read = readHeat(table, thicknessMm, touchC);
+          const exact = solveSkinHeat({
+            product: need.product,
+            touchC,
+            thicknessMm,
+            skin: need.skin,
+            roomC: 22,
+            endS: 180,
+            withCurve: true,
+          });
+          expect(Math.abs(read.feltPeakC - exact.feltPeakC)).toBeLessThan(0.1);
+          expect(Math.abs(read.setAfterS - (exact.setAfterS ?? 180))).toBeLessThan(1);
+          const at10 = exact.curve.find((p) => p.timeS >= 10);
+          const nearest = read.curve.reduce((a, b) =>
+            Math.abs(b.timeS - (at10?.timeS ?? 0)) < Math.abs(a.timeS - (at10?.timeS ?? 0)) ? b : a,
+          );
+          expect(Math.abs(nearest.nerveC - (at10?.nerveC ?? 0))).toBeLessThan(0.4);
+        },
+      ),
+      { seed: 5, numRuns: 30 },
+    );
   });
   it('never reads cooler when warmer, nor a hotter limit or a sooner set when thicker', () => {
-    fc.assert(fc.property(fc.double({ min: 50, max: 63, noNaN: true }), fc.double({ min: 0.1, max: 2, noNaN: true }), fc.double({ min: 1.5, max: 2.9, noNaN: true }), (touchC, more, mm) => {
-      const here = readHeat(table, mm, touchC);
-      expect(readHeat(table, mm, touchC + more).feltPeakC).toBeGreaterThanOrEqual(here.feltPeakC - 1e-9);
-      const thicker = readHeat(table, Math.min(3, mm + more), touchC);
-      expect(thicker.window.feelMaxC).toBeLessThanOrEqual(here.window.feelMaxC + 1e-6);
-      expect(thicker.setAfterS).toBeGreaterThanOrEqual(here.setAfterS - 1e-6);
-    }), { seed: 6, numRuns: 60 });
+    fc.assert(
+      fc.property(
+        fc.double({ min: 50, max: 63, noNaN: true }),
+        fc.double({ min: 0.1, max: 2, noNaN: true }),
+        fc.double({ min: 1.5, max: 2.9, noNaN: true }),
+        (touchC, more, mm) => {
+          const here = readHeat(table, mm, touchC);
+          expect(readHeat(table, mm, touchC + more).feltPeakC).toBeGreaterThanOrEqual(here.feltPeakC - 1e-9);
+          const thicker = readHeat(table, Math.min(3, mm + more), touchC);
+          expect(thicker.window.feelMaxC).toBeLessThanOrEqual(here.window.feelMaxC + 1e-6);
+          expect(thicker.setAfterS).toBeGreaterThanOrEqual(here.setAfterS - 1e-6);
+        },
+      ),
+      { seed: 6, numRuns: 60 },
+    );
   });
   it('has a curve that begins at the resting skin, rises to the peak and falls', () => {
     const { curve, feltPeakC } = readHeat(table, 2, 56);
@@ -70,20 +95,46 @@ describe('heatTable, read by a slider', () => {
 
 describe('the limits of heat', () => {
   it('deciding early finds the same peak and the same side of the burn limit', () => {
-    fc.assert(fc.property(fc.constantFrom('film-hard', 'cream-hard', 'soft'), fc.constantFrom<ZoneId>('underarm', 'lower-leg-front', 'upper-lip'), fc.double({ min: 45, max: 95, noNaN: true }), fc.double({ min: 1.5, max: 3.5, noNaN: true }), (id, zone, touchC, thicknessMm) => {
-      const input = { product: product(id), touchC, thicknessMm, skin: skinInState(ZONES[zone].skin, 'fresh'), roomC: 22, endS: 90 };
-      const [whole, early] = [solveSkinHeat(input), solveSkinHeat({ ...input, decideBurn: BURN_LIMIT })];
-      expect(early.feltPeakC).toBe(whole.feltPeakC);
-      expect(early.burnOmega > BURN_LIMIT).toBe(whole.burnOmega > BURN_LIMIT);
-    }), { seed: 9, numRuns: 80 });
+    fc.assert(
+      fc.property(
+        fc.constantFrom('film-hard', 'cream-hard', 'soft'),
+        fc.constantFrom<ZoneId>('underarm', 'lower-leg-front', 'upper-lip'),
+        fc.double({ min: 45, max: 95, noNaN: true }),
+        fc.double({ min: 1.5, max: 3.5, noNaN: true }),
+        (id, zone, touchC, thicknessMm) => {
+          const input = {
+            product: product(id),
+            touchC,
+            thicknessMm,
+            skin: skinInState(ZONES[zone].skin, 'fresh'),
+            roomC: 22,
+            endS: 90,
+          };
+          const [whole, early] = [solveSkinHeat(input), solveSkinHeat({ ...input, decideBurn: BURN_LIMIT })];
+          expect(early.feltPeakC).toBe(whole.feltPeakC);
+          expect(early.burnOmega > BURN_LIMIT).toBe(whole.burnOmega > BURN_LIMIT);
+        },
+      ),
+      { seed: 9, numRuns: 80 },
+    );
   });
   it('a more sensitive client never gets a warmer target, whatever product, zone and room', () => {
-    fc.assert(fc.property(fc.constantFrom(...SHIPPED_PRODUCTS.map((p) => p.id)), fc.constantFrom<ZoneId>('underarm', 'lower-leg-front', 'upper-lip', 'bikini-edge', 'upper-back'), fc.double({ min: 1, max: 4, noNaN: true }), fc.double({ min: 0.1, max: 1, noNaN: true }), fc.double({ min: 16, max: 30, noNaN: true }), (id, zone, sensitivity, more, roomC) => {
-      const at = (s: number) => workingWindow(needOf(id, zone, s, { roomC }));
-      const [calm, tender] = [at(sensitivity), at(sensitivity + more)];
-      expect(tender.targetC).toBeLessThanOrEqual(calm.targetC + 0.01);
-      expect(tender.limitC).toBeLessThan(calm.limitC);
-    }), { seed: 15, numRuns: 200 });
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...SHIPPED_PRODUCTS.map((p) => p.id)),
+        fc.constantFrom<ZoneId>('underarm', 'lower-leg-front', 'upper-lip', 'bikini-edge', 'upper-back'),
+        fc.double({ min: 1, max: 4, noNaN: true }),
+        fc.double({ min: 0.1, max: 1, noNaN: true }),
+        fc.double({ min: 16, max: 30, noNaN: true }),
+        (id, zone, sensitivity, more, roomC) => {
+          const at = (s: number) => workingWindow(needOf(id, zone, s, { roomC }));
+          const [calm, tender] = [at(sensitivity), at(sensitivity + more)];
+          expect(tender.targetC).toBeLessThanOrEqual(calm.targetC + 0.01);
+          expect(tender.limitC).toBeLessThan(calm.limitC);
+        },
+      ),
+      { seed: 15, numRuns: 200 },
+    );
   });
 });
 
@@ -93,7 +144,9 @@ describe('windowOpeners', () => {
 
   it('says nothing where the window is open, or where no hand helps', () => {
     expect(windowOpeners(needOf('film-hard', 'underarm', 3))).toEqual([]);
-    const neverFlows = needOf('film-hard', 'underarm', 3, { manner: { ...needOf('film-hard', 'underarm', 3).manner, labelC: { min: 40, max: 48 } } });
+    const neverFlows = needOf('film-hard', 'underarm', 3, {
+      manner: { ...needOf('film-hard', 'underarm', 3).manner, labelC: { min: 40, max: 48 } },
+    });
     expect(workingWindow(neverFlows).empty).toBe(true);
     expect(windowOpeners(neverFlows)).toEqual([]);
   });

@@ -1,6 +1,6 @@
-// The heat of one product on one skin, solved beforehand over touch temperature × thickness, so that a slider reads it within a frame.
-// Thickness nodes are the slider's own steps: the window there is the exact one. Between touch nodes (1 K apart) felt peak, times and
-// curves are linear; against the solver that is within 0.1 K and 1 s (heatTable.test.ts).
+// The heat of one product on one skin, solved beforehand over touch temperature × thickness, so that a slider reads it
+// within a frame. Thickness nodes are the slider's own steps: the window there is the exact one. Between touch nodes (1
+// K apart) felt peak, times and curves are linear; against the solver that is within 0.1 K and 1 s (heatTable.test.ts).
 
 import { LATEST_PULL_CAP_S, skinInState, solveSkinHeat, type SkinHeat } from './skinHeat';
 import { hottestTouch, judgedThickness, windowWithin, type HeatNeed, type WorkingWindow } from './window';
@@ -33,7 +33,9 @@ export interface HeatReading {
   readonly curve: readonly { readonly timeS: number; readonly nerveC: number; readonly slabC: number }[];
 }
 
-const TIMES_S: readonly number[] = [0.1, 0.3, 0.6, 1, 1.5, 2, 3, 4, 5, 6, 8, 10, 12, 15, 18, 22, 26, 30, 35, 40, 45, 50, 60, 70, 80, 90, 100, 110, 120];
+const TIMES_S: readonly number[] = [
+  0.1, 0.3, 0.6, 1, 1.5, 2, 3, 4, 5, 6, 8, 10, 12, 15, 18, 22, 26, 30, 35, 40, 45, 50, 60, 70, 80, 90, 100, 110, 120,
+];
 const TOUCH_STEP_K = 1;
 const MOST_TOUCH_NODES = 24;
 
@@ -75,13 +77,30 @@ export function heatTable(need: HeatNeed): HeatTable {
   const touchC = touchNodes(need);
   const thicknessMm = thicknessNodes(need.manner);
   const solved = touchC.flatMap((touch) =>
-    thicknessMm.map((mm) => solveSkinHeat({ product: need.product, touchC: touch, thicknessMm: mm, skin, roomC: need.roomC, endS: LATEST_PULL_CAP_S, withCurve: true })));
+    thicknessMm.map((mm) =>
+      solveSkinHeat({
+        product: need.product,
+        touchC: touch,
+        thicknessMm: mm,
+        skin,
+        roomC: need.roomC,
+        endS: LATEST_PULL_CAP_S,
+        withCurve: true,
+      }),
+    ),
+  );
   return {
-    need, touchC, thicknessMm, timeS: TIMES_S,
-    feltPeakC: solved.map((h) => h.feltPeakC), setAfterS: solved.map((h) => (need.product.setting ? (h.setAfterS ?? LATEST_PULL_CAP_S) : need.manner.waitS.min)),
-    latestPullS: solved.map((h) => (need.product.setting ? h.latestPullS : need.manner.waitS.max)), burnOmega: solved.map((h) => h.burnOmega),
+    need,
+    touchC,
+    thicknessMm,
+    timeS: TIMES_S,
+    feltPeakC: solved.map((h) => h.feltPeakC),
+    setAfterS: solved.map((h) => (need.product.setting ? (h.setAfterS ?? LATEST_PULL_CAP_S) : need.manner.waitS.min)),
+    latestPullS: solved.map((h) => (need.product.setting ? h.latestPullS : need.manner.waitS.max)),
+    burnOmega: solved.map((h) => h.burnOmega),
     feelMaxC: thicknessMm.map((mm) => hottestTouch(need, judgedThickness(mm))),
-    nerveC: solved.flatMap((h) => sampled(h.curve, (p) => p.nerveC)), slabC: solved.flatMap((h) => sampled(h.curve, (p) => p.slabC)),
+    nerveC: solved.flatMap((h) => sampled(h.curve, (p) => p.nerveC)),
+    slabC: solved.flatMap((h) => sampled(h.curve, (p) => p.slabC)),
   };
 }
 
@@ -93,7 +112,9 @@ function placeOf(nodes: readonly number[], value: number): { readonly i: number;
   return { i, share: b > a ? Math.min(1, Math.max(0, (value - a) / (b - a))) : 0 };
 }
 
-/** Reads the table; a touch or thickness beyond its ends is read at the end. Without a touch: at the window's target. */
+/**
+ * Reads the table; a touch or thickness beyond its ends is read at the end. Without a touch: at the window's target.
+ */
 export function readHeat(table: HeatTable, thicknessMm: number, touchC?: number): HeatReading {
   const across = table.thicknessMm.length;
   const t = placeOf(table.thicknessMm, thicknessMm);
@@ -104,12 +125,21 @@ export function readHeat(table: HeatTable, thicknessMm: number, touchC?: number)
   const c = placeOf(table.touchC, touch);
   const below = Math.min(table.touchC.length - 1, c.i + 1);
   const corners: readonly (readonly [number, number])[] = [
-    [c.i * across + t.i, (1 - c.share) * (1 - t.share)], [c.i * across + next, (1 - c.share) * t.share], [below * across + t.i, c.share * (1 - t.share)], [below * across + next, c.share * t.share],
+    [c.i * across + t.i, (1 - c.share) * (1 - t.share)],
+    [c.i * across + next, (1 - c.share) * t.share],
+    [below * across + t.i, c.share * (1 - t.share)],
+    [below * across + next, c.share * t.share],
   ];
-  const mix = (values: readonly number[], stride = 1, offset = 0): number => corners.reduce((s, [node, weight]) => s + (weight === 0 ? 0 : weight * (values[node * stride + offset] ?? NaN)), 0);
+  const mix = (values: readonly number[], stride = 1, offset = 0): number =>
+    corners.reduce((s, [node, weight]) => s + (weight === 0 ? 0 : weight * (values[node * stride + offset] ?? NaN)), 0);
   const n = table.timeS.length;
   return {
-    window, touchC: touch, feltPeakC: mix(table.feltPeakC), setAfterS: mix(table.setAfterS), latestPullS: mix(table.latestPullS), burnOmega: mix(table.burnOmega),
+    window,
+    touchC: touch,
+    feltPeakC: mix(table.feltPeakC),
+    setAfterS: mix(table.setAfterS),
+    latestPullS: mix(table.latestPullS),
+    burnOmega: mix(table.burnOmega),
     curve: table.timeS.map((timeS, k) => ({ timeS, nerveC: mix(table.nerveC, n, k), slabC: mix(table.slabC, n, k) })),
   };
 }

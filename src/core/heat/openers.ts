@@ -1,5 +1,6 @@
-// What bounds a working window on either side, and what would open an empty one: a thinner slab within the label, or holding the load in
-// the air before it is laid. Suggestions to be tried on the wrist; none of them makes an option eligible.
+// What bounds a working window on either side, and what would open an empty one: a thinner slab within the label, or
+// holding the load in the air before it is laid. Suggestions to be tried on the wrist; none of them makes an option
+// eligible.
 
 import { roundTo } from '../shared';
 import { viscosityLaw } from '../products';
@@ -17,8 +18,14 @@ const c = (tempC: number): string => `${roundTo(tempC, 1)} °C`;
 /** The bound on either side in words. */
 export function boundWords(w: WorkingWindow): { readonly low: string; readonly high: string } {
   return {
-    low: w.lowBound === 'flow' ? `flows slowly enough to grip only from ${c(w.minC)}` : `its label begins at ${c(w.minC)}`,
-    high: w.highBound === 'feel' ? `this skin bears ${c(w.maxC)} on a slab half a millimetre thicker` : w.highBound === 'label' ? `its label ends at ${c(w.maxC)}` : `it runs from ${c(w.maxC)}`,
+    low:
+      w.lowBound === 'flow' ? `flows slowly enough to grip only from ${c(w.minC)}` : `its label begins at ${c(w.minC)}`,
+    high:
+      w.highBound === 'feel'
+        ? `this skin bears ${c(w.maxC)} on a slab half a millimetre thicker`
+        : w.highBound === 'label'
+          ? `its label ends at ${c(w.maxC)}`
+          : `it runs from ${c(w.maxC)}`,
   };
 }
 
@@ -26,7 +33,10 @@ export function boundWords(w: WorkingWindow): { readonly low: string; readonly h
 const STILL_SPREADS = 2;
 const LONGEST_HOLD_S = 30;
 
-/** The thickest slab, thinner than planned and within the label, that has a window; undefined where none has. Thinner never bears less: halving finds it. */
+/**
+ * The thickest slab, thinner than planned and within the label, that has a window; undefined where none has. Thinner
+ * never bears less: halving finds it.
+ */
 function thinner(need: HeatNeed, planned: WorkingWindow): WorkingWindow | undefined {
   const slabs = thicknessNodes(need.manner).filter((mm) => mm < planned.thicknessMm - 1e-9);
   let best: WorkingWindow | undefined;
@@ -49,12 +59,27 @@ export function windowOpeners(need: HeatNeed, window: WorkingWindow = workingWin
   if (!window.empty || window.highBound !== 'feel') return [];
   const out: Opener[] = [];
   const slab = thinner(need, window);
-  if (slab) out.push({ kind: 'thinner', text: `Laid ${slab.thicknessMm} mm thin it has one: ${c(slab.minC)} to ${c(slab.maxC)}.` });
+  if (slab) {
+    out.push({
+      kind: 'thinner',
+      text: `Laid ${slab.thicknessMm} mm thin it has one: ${c(slab.minC)} to ${c(slab.maxC)}.`,
+    });
+  }
   const stiffer = viscosityLaw(need.product.viscosity).atC(window.maxC) / need.manner.flowPaS.max;
-  if (window.lowBound === 'flow' && need.mannerName !== 'hand' && stiffer <= STILL_SPREADS && window.maxC >= need.manner.labelC.min) {
+  if (
+    window.lowBound === 'flow' &&
+    need.mannerName !== 'hand' &&
+    stiffer <= STILL_SPREADS &&
+    window.maxC >= need.manner.labelC.min
+  ) {
     const stick = { product: need.product, roomC: need.roomC };
     const heldS = holdUntil(potForTouch(window.minC + NARROWEST_K, need.mannerName, stick), window.maxC, stick);
-    if (heldS !== null && heldS <= LONGEST_HOLD_S) out.push({ kind: 'hold', text: `Held on the stick about ${Math.round(heldS)} s it touches at ${c(window.maxC)}, stiffer than usual: short strokes, wrist first.` });
+    if (heldS !== null && heldS <= LONGEST_HOLD_S) {
+      out.push({
+        kind: 'hold',
+        text: `Held on the stick about ${Math.round(heldS)} s it touches at ${c(window.maxC)}, stiffer than usual: short strokes, wrist first.`,
+      });
+    }
   }
   return out;
 }

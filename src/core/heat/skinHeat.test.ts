@@ -12,8 +12,20 @@ const product = (id: string): Product => {
   return found;
 };
 const film = product('film-hard');
-const felt = (touchC: number, thicknessMm: number, zone: keyof typeof ZONES = 'underarm', state: 'fresh' | 'after-pass' = 'fresh') =>
-  solveSkinHeat({ product: film, touchC, thicknessMm, skin: skinInState(ZONES[zone].skin, state), roomC: 22, endS: 180 });
+const felt = (
+  touchC: number,
+  thicknessMm: number,
+  zone: keyof typeof ZONES = 'underarm',
+  state: 'fresh' | 'after-pass' = 'fresh',
+) =>
+  solveSkinHeat({
+    product: film,
+    touchC,
+    thicknessMm,
+    skin: skinInState(ZONES[zone].skin, state),
+    roomC: 22,
+    endS: 180,
+  });
 
 describe('solveSkinHeat', () => {
   it('sets a generous slab in about 30 s (common practice, no source): 2 mm at 56–60 °C on a trunk', () => {
@@ -40,14 +52,28 @@ describe('solveSkinHeat', () => {
   it('does not depend on the time step above 0.1 K', () => {
     for (const thicknessMm of [0.4, 2, 3.5]) {
       const input = { product: film, touchC: 60, thicknessMm, skin: ZONES.underarm.skin, roomC: 22 };
-      expect(Math.abs(solveSkinHeat(input).feltPeakC - solveSkinHeat({ ...input, refine: 8 }).feltPeakC)).toBeLessThan(0.1);
+      expect(Math.abs(solveSkinHeat(input).feltPeakC - solveSkinHeat({ ...input, refine: 8 }).feltPeakC)).toBeLessThan(
+        0.1,
+      );
     }
   });
   it('never feels cooler when warmer, nor sets sooner when thicker', () => {
-    fc.assert(fc.property(fc.double({ min: 48, max: 66, noNaN: true }), fc.double({ min: 0.2, max: 4, noNaN: true }), fc.double({ min: 1.5, max: 3, noNaN: true }), (touchC, warmerK, thicknessMm) => {
-      expect(felt(touchC + warmerK, thicknessMm).feltPeakC).toBeGreaterThanOrEqual(felt(touchC, thicknessMm).feltPeakC - 1e-6);
-      expect(felt(touchC, thicknessMm + 0.3).setAfterS ?? 999).toBeGreaterThanOrEqual((felt(touchC, thicknessMm).setAfterS ?? 999) - 1e-6);
-    }), { seed: 11, numRuns: 25 });
+    fc.assert(
+      fc.property(
+        fc.double({ min: 48, max: 66, noNaN: true }),
+        fc.double({ min: 0.2, max: 4, noNaN: true }),
+        fc.double({ min: 1.5, max: 3, noNaN: true }),
+        (touchC, warmerK, thicknessMm) => {
+          expect(felt(touchC + warmerK, thicknessMm).feltPeakC).toBeGreaterThanOrEqual(
+            felt(touchC, thicknessMm).feltPeakC - 1e-6,
+          );
+          expect(felt(touchC, thicknessMm + 0.3).setAfterS ?? 999).toBeGreaterThanOrEqual(
+            (felt(touchC, thicknessMm).setAfterS ?? 999) - 1e-6,
+          );
+        },
+      ),
+      { seed: 11, numRuns: 25 },
+    );
   });
 });
 
@@ -58,15 +84,28 @@ describe('workingWindow', () => {
     return workingWindow({ product: film, manner, mannerName: 'tab', skin: ZONES[zone].skin, sensitivity, roomC: 22 });
   };
   // Upper ends at sensitivity 1, 3, 5 as the prototype found them (from memory).
-  it.each<[keyof typeof ZONES, number, number, number]>([['lower-leg-front', 62, 62, 61], ['chest', 62, 60, 57], ['upper-lip', 61, 58, 55], ['underarm', 59, 56.5, 54], ['bikini-edge', 60, 57, 54.5]])(
-    '%s: upper end near %d / %d / %d °C', (zone, calm, usual, reactive) => {
-      [calm, usual, reactive].forEach((end, i) => expect(Math.abs(window(zone, 1 + 2 * i).maxC - end)).toBeLessThanOrEqual(1.1));
-    });
+  it.each<[keyof typeof ZONES, number, number, number]>([
+    ['lower-leg-front', 62, 62, 61],
+    ['chest', 62, 60, 57],
+    ['upper-lip', 61, 58, 55],
+    ['underarm', 59, 56.5, 54],
+    ['bikini-edge', 60, 57, 54.5],
+  ])('%s: upper end near %d / %d / %d °C', (zone, calm, usual, reactive) => {
+    [calm, usual, reactive].forEach((end, i) =>
+      expect(Math.abs(window(zone, 1 + 2 * i).maxC - end)).toBeLessThanOrEqual(1.1),
+    );
+  });
   it('is bounded by flow below and by feel above on an underarm, and its target keeps both limits', () => {
     const w = window('underarm', 3);
     expect(w).toMatchObject({ lowBound: 'flow', highBound: 'feel', empty: false });
     expect(w.targetC).toBeCloseTo(w.minC + 0.4 * (w.maxC - w.minC), 6);
-    const atMost = solveSkinHeat({ product: film, touchC: w.maxC, thicknessMm: w.thicknessMm + 0.5, skin: ZONES.underarm.skin, roomC: 22 });
+    const atMost = solveSkinHeat({
+      product: film,
+      touchC: w.maxC,
+      thicknessMm: w.thicknessMm + 0.5,
+      skin: ZONES.underarm.skin,
+      roomC: 22,
+    });
     expect(atMost.feltPeakC).toBeLessThanOrEqual(feltLimitC(ZONES.underarm.skin, 3) + 0.01);
     expect(atMost.burnOmega).toBeLessThanOrEqual(0.01);
   });
@@ -79,8 +118,27 @@ describe('workingWindow', () => {
   it('lets the burn integral bound the window where the felt limit would not', () => {
     const manner = film.manners.tab;
     if (!manner) throw new Error('film wax has a tab');
-    const hottest = hottestTouch({ product: film, manner, mannerName: 'tab', skin: { ...ZONES['lower-leg-front'].skin, tendernessK: -6 }, sensitivity: 1, roomC: 22 }, 2);
-    expect(solveSkinHeat({ product: film, touchC: hottest, thicknessMm: 2, skin: ZONES['lower-leg-front'].skin, roomC: 22, endS: 90 }).burnOmega).toBeLessThanOrEqual(0.01);
+    const hottest = hottestTouch(
+      {
+        product: film,
+        manner,
+        mannerName: 'tab',
+        skin: { ...ZONES['lower-leg-front'].skin, tendernessK: -6 },
+        sensitivity: 1,
+        roomC: 22,
+      },
+      2,
+    );
+    expect(
+      solveSkinHeat({
+        product: film,
+        touchC: hottest,
+        thicknessMm: 2,
+        skin: ZONES['lower-leg-front'].skin,
+        roomC: 22,
+        endS: 90,
+      }).burnOmega,
+    ).toBeLessThanOrEqual(0.01);
   });
 });
 
@@ -90,6 +148,8 @@ describe('the stick', () => {
     expect(pot - 54).toBeGreaterThan(2);
     expect(pot - 54).toBeLessThan(3);
     expect(touchFromPot(pot, { product: film, roomC: 22 })).toBeCloseTo(54, 9);
-    expect(touchFromPot(60, { product: film, roomC: 22, heldS: 20 })).toBeLessThan(touchFromPot(60, { product: film, roomC: 22 }));
+    expect(touchFromPot(60, { product: film, roomC: 22, heldS: 20 })).toBeLessThan(
+      touchFromPot(60, { product: film, roomC: 22 }),
+    );
   });
 });

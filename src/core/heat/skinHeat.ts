@@ -41,7 +41,10 @@ export interface SkinHeatInput {
   readonly withCurve?: boolean;
   /** Refines every step by this factor; for convergence checks. */
   readonly refine?: number;
-  /** Stops as soon as felt peak and "burn integral within this limit or not" cannot change any more; set and pull times are not to be used then. */
+  /**
+   * Stops as soon as felt peak and "burn integral within this limit or not" cannot change any more; set and pull times
+   * are not to be used then.
+   */
   readonly decideBurn?: number;
 }
 
@@ -53,24 +56,48 @@ export interface SkinHeat {
   readonly setAfterS: number | null;
   /** Mean of the slab near brittle, s; capped at 180. */
   readonly latestPullS: number;
-  readonly curve: readonly { readonly timeS: number; readonly nerveC: number; readonly basalC: number; readonly slabC: number }[];
+  readonly curve: readonly {
+    readonly timeS: number;
+    readonly nerveC: number;
+    readonly basalC: number;
+    readonly slabC: number;
+  }[];
 }
 
 function waxLayer(product: Product, thicknessMm: number): Layer {
   const s = product.setting;
   const base = {
-    thicknessM: thicknessMm / 1000, conductivityWmK: product.conductivityWmK, capacityJm3K: product.densityKgM3 * product.heatCapacityJkgK,
-    cells: 14, stretch: 0.35,
+    thicknessM: thicknessMm / 1000,
+    conductivityWmK: product.conductivityWmK,
+    capacityJm3K: product.densityKgM3 * product.heatCapacityJkgK,
+    cells: 14,
+    stretch: 0.35,
   };
-  return s ? { ...base, setting: { latentJm3: s.latentJkg * product.densityKgM3, midC: s.midC, widthK: s.widthK } } : base;
+  return s
+    ? { ...base, setting: { latentJm3: s.latentJkg * product.densityKgM3, midC: s.midC, widthK: s.widthK } }
+    : base;
 }
 
 /** Skin below the surface, layer by layer. */
 export function skinLayers(skin: SkinOfZone): readonly Layer[] {
   return [
     { thicknessM: skin.epidermisUm * 1e-6, conductivityWmK: 0.235, capacityJm3K: 4.28e6, cells: 5 },
-    { thicknessM: DERMIS_M, conductivityWmK: 0.445, capacityJm3K: 3.96e6, perfusionWm3K: PERFUSION_DERMIS, cells: 14, stretch: 6 },
-    { thicknessM: FAT_M, conductivityWmK: 0.185, capacityJm3K: 2.5e6, perfusionWm3K: PERFUSION_FAT, cells: 12, stretch: 5 },
+    {
+      thicknessM: DERMIS_M,
+      conductivityWmK: 0.445,
+      capacityJm3K: 3.96e6,
+      perfusionWm3K: PERFUSION_DERMIS,
+      cells: 14,
+      stretch: 6,
+    },
+    {
+      thicknessM: FAT_M,
+      conductivityWmK: 0.185,
+      capacityJm3K: 2.5e6,
+      perfusionWm3K: PERFUSION_FAT,
+      cells: 12,
+      stretch: 5,
+    },
   ];
 }
 
@@ -78,7 +105,20 @@ export function skinLayers(skin: SkinOfZone): readonly Layer[] {
 export function restingProfile(layers: readonly Layer[], surfaceC: number): Float64Array {
   const grid = buildGrid(layers);
   const startC = new Float64Array(grid.centreM.length).fill(surfaceC);
-  conduct({ layers, grid, startC, top: { kind: 'held', tempC: surfaceC }, bottomC: CORE_C, bloodC: CORE_C, stepsS: [1e7, 1e7] }, (_, t) => { startC.set(t); });
+  conduct(
+    {
+      layers,
+      grid,
+      startC,
+      top: { kind: 'held', tempC: surfaceC },
+      bottomC: CORE_C,
+      bloodC: CORE_C,
+      stepsS: [1e7, 1e7],
+    },
+    (_, t) => {
+      startC.set(t);
+    },
+  );
   return startC;
 }
 
@@ -104,33 +144,53 @@ export function solveSkinHeat(input: SkinHeatInput): SkinHeat {
   let last = { timeS: 0, set: 0, slabC: touchC, rate: burnRate(skin.restingC) };
   const curve: { timeS: number; nerveC: number; basalC: number; slabC: number }[] = [];
   const refine = input.refine ?? 1;
-  const stepsS = refine === 1 ? gradedSteps(endS) : gradedSteps(endS).flatMap((dt) => Array.from({ length: refine }, () => dt / refine));
-  conduct({ layers, grid, startC, top: { kind: 'air', airC: roomC, coefficientWm2K: AIR_WM2K }, bottomC: CORE_C, bloodC: CORE_C, stepsS }, (timeS, tempC, dt) => {
-    const nerveC = tempAtDepth(grid, tempC, surfaceM + NERVE_DEPTH_M);
-    const basalC = tempAtDepth(grid, tempC, basalM);
-    feltPeakC = Math.max(feltPeakC, nerveC);
-    const rate = burnRate(basalC);
-    burnOmega += (0.5 * (rate + last.rate)) * dt;
-    let set = 0;
-    let slabC = 0;
-    for (let i = 0; i < waxCells; i++) {
-      const share = (grid.sizeM[i] as number) / surfaceM;
-      slabC += share * (tempC[i] as number);
-      if (setting) set += share * normalCdfFast((setting.midC - (tempC[i] as number)) / setting.widthK);
-    }
-    const crossing = (from: number, to: number, level: number): number => last.timeS + ((timeS - last.timeS) * (level - from)) / (to - from);
-    if (setting && setAfterS === null && set >= SET_SHARE) setAfterS = last.set >= SET_SHARE ? last.timeS : crossing(last.set, set, SET_SHARE);
-    if (setting && !brittle && slabC <= setting.brittleC) {
-      brittle = true;
-      latestPullS = Math.min(LATEST_PULL_CAP_S, last.slabC <= setting.brittleC ? last.timeS : crossing(last.slabC, slabC, setting.brittleC));
-    }
-    if (input.withCurve) curve.push({ timeS, nerveC, basalC, slabC });
-    const isFalling = nerveC < feltPeakC && rate < last.rate;
-    last = { timeS, set, slabC, rate };
-    if (input.decideBurn === undefined || !isFalling) return true;
-    // once it falls it only falls: what is left adds at most the rate of now for the rest of the time
-    const stillOpen = burnOmega <= input.decideBurn && burnOmega + rate * (endS - timeS) > input.decideBurn;
-    return stillOpen;
-  });
+  const stepsS =
+    refine === 1
+      ? gradedSteps(endS)
+      : gradedSteps(endS).flatMap((dt) => Array.from({ length: refine }, () => dt / refine));
+  conduct(
+    {
+      layers,
+      grid,
+      startC,
+      top: { kind: 'air', airC: roomC, coefficientWm2K: AIR_WM2K },
+      bottomC: CORE_C,
+      bloodC: CORE_C,
+      stepsS,
+    },
+    (timeS, tempC, dt) => {
+      const nerveC = tempAtDepth(grid, tempC, surfaceM + NERVE_DEPTH_M);
+      const basalC = tempAtDepth(grid, tempC, basalM);
+      feltPeakC = Math.max(feltPeakC, nerveC);
+      const rate = burnRate(basalC);
+      burnOmega += 0.5 * (rate + last.rate) * dt;
+      let set = 0;
+      let slabC = 0;
+      for (let i = 0; i < waxCells; i++) {
+        const share = (grid.sizeM[i] as number) / surfaceM;
+        slabC += share * (tempC[i] as number);
+        if (setting) set += share * normalCdfFast((setting.midC - (tempC[i] as number)) / setting.widthK);
+      }
+      const crossing = (from: number, to: number, level: number): number =>
+        last.timeS + ((timeS - last.timeS) * (level - from)) / (to - from);
+      if (setting && setAfterS === null && set >= SET_SHARE) {
+        setAfterS = last.set >= SET_SHARE ? last.timeS : crossing(last.set, set, SET_SHARE);
+      }
+      if (setting && !brittle && slabC <= setting.brittleC) {
+        brittle = true;
+        latestPullS = Math.min(
+          LATEST_PULL_CAP_S,
+          last.slabC <= setting.brittleC ? last.timeS : crossing(last.slabC, slabC, setting.brittleC),
+        );
+      }
+      if (input.withCurve) curve.push({ timeS, nerveC, basalC, slabC });
+      const isFalling = nerveC < feltPeakC && rate < last.rate;
+      last = { timeS, set, slabC, rate };
+      if (input.decideBurn === undefined || !isFalling) return true;
+      // once it falls it only falls: what is left adds at most the rate of now for the rest of the time
+      const stillOpen = burnOmega <= input.decideBurn && burnOmega + rate * (endS - timeS) > input.decideBurn;
+      return stillOpen;
+    },
+  );
   return { feltPeakC, burnOmega, setAfterS, latestPullS, curve };
 }

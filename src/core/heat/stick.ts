@@ -26,14 +26,18 @@ function keptShare({ product, heldS = USUAL_HOLD_S, loadG = STICK_LOAD_G }: Stic
 }
 
 /** Temperature at touch of wax taken from a pot at `potC`. */
-export const touchFromPot = (potC: number, input: StickInput): number => input.roomC + (potC - input.roomC) * keptShare(input);
+export const touchFromPot = (potC: number, input: StickInput): number =>
+  input.roomC + (potC - input.roomC) * keptShare(input);
 
 /** Pot temperature that gives `touchC` at touch. Paste worked by hand has no stick: what is in the hand is at touch. */
 export function potForTouch(touchC: number, manner: MannerName, input: StickInput): number {
   return manner === 'hand' ? touchC : input.roomC + (touchC - input.roomC) / keptShare(input);
 }
 
-/** Seconds on the stick until wax from a pot at `potC` touches at `touchC`; null where the wood alone cools it further than that. */
+/**
+ * Seconds on the stick until wax from a pot at `potC` touches at `touchC`; null where the wood alone cools it further
+ * than that.
+ */
 export function holdUntil(potC: number, touchC: number, input: Omit<StickInput, 'heldS'>): number | null {
   const atOnce = touchFromPot(potC, { ...input, heldS: 0 }) - input.roomC;
   const wanted = touchC - input.roomC;

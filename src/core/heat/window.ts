@@ -59,13 +59,27 @@ export const feltLimitC = (skin: SkinOfZone, sensitivity: number, lowerLimitK = 
 
 /** Slab as it should be laid here: the tender thickness on tender skin where the label names one. */
 export const plannedThickness = (manner: Manner, skin: SkinOfZone, sensitivity: number): number =>
-  manner.thicknessMm.tender !== undefined && (skin.tendernessK > 0 || sensitivity >= 4) ? manner.thicknessMm.tender : manner.thicknessMm.usual;
+  manner.thicknessMm.tender !== undefined && (skin.tendernessK > 0 || sensitivity >= 4)
+    ? manner.thicknessMm.tender
+    : manner.thicknessMm.usual;
 
-/** Hottest touch that stays within both limits, °C; between 30 and 110. Secant on the felt peak, then bisection where the burn integral is tighter. */
+/**
+ * Hottest touch that stays within both limits, °C; between 30 and 110. Secant on the felt peak, then bisection where
+ * the burn integral is tighter.
+ */
 export function hottestTouch(need: HeatNeed, thicknessMm: number): number {
   const skin = skinInState(need.skin, need.state ?? 'fresh');
   const limitC = feltLimitC(need.skin, need.sensitivity, need.lowerLimitK);
-  const solve = (touchC: number): SkinHeat => solveSkinHeat({ product: need.product, touchC, thicknessMm, skin, roomC: need.roomC, endS: WATCH_S, decideBurn: BURN_LIMIT });
+  const solve = (touchC: number): SkinHeat =>
+    solveSkinHeat({
+      product: need.product,
+      touchC,
+      thicknessMm,
+      skin,
+      roomC: need.roomC,
+      endS: WATCH_S,
+      decideBurn: BURN_LIMIT,
+    });
   const at = (c: number): { readonly c: number; readonly felt: number; readonly burns: boolean } => {
     const { feltPeakC, burnOmega } = solve(c);
     return { c, felt: feltPeakC, burns: burnOmega > BURN_LIMIT };
@@ -107,11 +121,19 @@ export function windowWithin(need: HeatNeed, thicknessMm: number, feelMaxC: numb
   const minC = Math.max(flowC.min, labelC.min);
   const maxC = Math.min(flowC.max, labelC.max, feelMaxC);
   const tender = need.skin.tendernessK > 0 || need.sensitivity >= 4;
-  const wanted = need.touchC ?? (need.mannerName === 'hand' ? handTarget(need) : minC + (tender ? 0.4 : 0.6) * (maxC - minC));
+  const wanted =
+    need.touchC ?? (need.mannerName === 'hand' ? handTarget(need) : minC + (tender ? 0.4 : 0.6) * (maxC - minC));
   return {
-    flowC, feelMaxC, labelC, minC, maxC, targetC: Math.min(maxC, Math.max(minC, wanted)),
+    flowC,
+    feelMaxC,
+    labelC,
+    minC,
+    maxC,
+    targetC: Math.min(maxC, Math.max(minC, wanted)),
     lowBound: flowC.min >= labelC.min ? 'flow' : 'label',
     highBound: maxC === feelMaxC ? 'feel' : maxC === labelC.max ? 'label' : 'flow',
-    empty: maxC - minC < NARROWEST_K, limitC: feltLimitC(need.skin, need.sensitivity, need.lowerLimitK), thicknessMm,
+    empty: maxC - minC < NARROWEST_K,
+    limitC: feltLimitC(need.skin, need.sensitivity, need.lowerLimitK),
+    thicknessMm,
   };
 }

@@ -1,5 +1,5 @@
-// Zones of one visit are chosen together: few pots hot, few change-overs. Every set of products is tried; each zone takes its
-// best eligible option within the set; one more pot must earn its place.
+// Zones of one visit are chosen together: few pots hot, few change-overs. Every set of products is tried; each zone
+// takes its best eligible option within the set; one more pot must earn its place.
 
 import type { Option } from './types';
 
@@ -16,7 +16,10 @@ export interface ZoneOptions {
 
 const allowed = (zone: ZoneOptions): readonly Option[] =>
   zone.options.filter(
-    (o) => o.eligible && (zone.force?.product === undefined || o.product.id === zone.force.product) && (zone.force?.way === undefined || o.way === zone.force.way),
+    (o) =>
+      o.eligible &&
+      (zone.force?.product === undefined || o.product.id === zone.force.product) &&
+      (zone.force?.way === undefined || o.way === zone.force.way),
   );
 
 const worth = (o: Option): number => (o.score ?? 0) - 10 * o.tier;

@@ -14,8 +14,15 @@ const PASTE_REACH_K = 3;
 const STRIP_SUGAR_ZONES: readonly string[] = ['upper-lip', 'brow', 'between-brows'];
 
 /** Lengths that product and way hold on a zone, mm. */
-export function lengthRange(manner: Manner, zone: Zone, way: Way): { readonly shortestMm: number; readonly longestMm: number } {
-  return { shortestMm: manner.shortestMm * zone.shortestFactor * (way === 'crossed' ? CROSSED_FACTOR : 1), longestMm: manner.longestMm };
+export function lengthRange(
+  manner: Manner,
+  zone: Zone,
+  way: Way,
+): { readonly shortestMm: number; readonly longestMm: number } {
+  return {
+    shortestMm: manner.shortestMm * zone.shortestFactor * (way === 'crossed' ? CROSSED_FACTOR : 1),
+    longestMm: manner.longestMm,
+  };
 }
 
 export const sugarWayFor = (zone: Zone, schools: Schools): 'hand' | 'strip' =>
@@ -52,16 +59,26 @@ export interface EligibilityInput {
 /** From this share of crossing hair on, the zone is worth a crossed lay (from memory). */
 const MUCH_CROSSING = 0.15;
 
-/** Hair that the plain lay does not hold: short, flat, in layers, crossing, or in tight curls that lie across each other. */
+/**
+ * Hair that the plain lay does not hold: short, flat, in layers, crossing, or in tight curls that lie across each
+ * other.
+ */
 const needsCrossing = ({ manner, zone, hair, crossingShare }: EligibilityInput): boolean =>
-  hair.curl >= 4 || crossingShare >= MUCH_CROSSING || (hair.flags ?? []).some((f) => f === 'flat' || f === 'layers') || isTooShort(hair, lengthRange(manner, zone, 'with'));
+  hair.curl >= 4 ||
+  crossingShare >= MUCH_CROSSING ||
+  (hair.flags ?? []).some((f) => f === 'flat' || f === 'layers') ||
+  isTooShort(hair, lengthRange(manner, zone, 'with'));
 
 function schoolCode(input: EligibilityInput): string | null {
   const { product, way, zone, schools } = input;
   if (isLaterOnly(way)) return 'way.later-pass';
-  if (product.family === 'sugar' && (way === 'moulded' ? 'hand' : 'strip') !== sugarWayFor(zone, schools)) return 'school.sugar-way';
+  if (product.family === 'sugar' && (way === 'moulded' ? 'hand' : 'strip') !== sugarWayFor(zone, schools)) {
+    return 'school.sugar-way';
+  }
   if (product.family !== 'hard') return null;
-  if (way === 'crossed') return schools.shortHair !== 'crossed' ? 'school.short-hair' : needsCrossing(input) ? null : 'way.not-needed';
+  if (way === 'crossed') {
+    return schools.shortHair !== 'crossed' ? 'school.short-hair' : needsCrossing(input) ? null : 'way.not-needed';
+  }
   return way === schools.hardLay ? null : 'school.hard-lay';
 }
 
@@ -71,9 +88,13 @@ export function exclusionCodes(input: EligibilityInput): readonly string[] {
   const codes: string[] = [];
   if (!zone.families.includes(product.family)) codes.push('zone.family-never');
   if (judgement.familiesOut.includes(product.family)) codes.push('screening.family-out');
-  for (const allergen of product.allergens) if (judgement.allergensOut.includes(allergen)) codes.push(`allergy.${allergen}`);
+  for (const allergen of product.allergens) {
+    if (judgement.allergensOut.includes(allergen)) codes.push(`allergy.${allergen}`);
+  }
   if (input.reactedTo?.includes(product.id)) codes.push('patch.reacted');
-  if (judgement.nothingNew && input.knownProducts && !input.knownProducts.includes(product.id)) codes.push('patch.new-product');
+  if (judgement.nothingNew && input.knownProducts && !input.knownProducts.includes(product.id)) {
+    codes.push('patch.new-product');
+  }
   if (!schools.families.includes(product.family)) codes.push('studio.family');
   const school = schoolCode(input);
   if (school && !input.forced) codes.push(school);

@@ -1,9 +1,17 @@
-// Every stocked product in every way it can be worked, side by side for one zone and client today: what excludes it, what it
-// would remove, break, leave and cost, and a score. Best first; excluded options follow in catalogue order.
+// Every stocked product in every way it can be worked, side by side for one zone and client today: what excludes it,
+// what it would remove, break, leave and cost, and a score. Best first; excluded options follow in catalogue order.
 
 import type { Zone } from '../anatomy';
 import { daysUntilWorkable, workableShare, type Hair } from '../hair';
-import { LATEST_PULL_CAP_S, solveSkinHeat, workingWindow, type HeatNeed, type SkinHeat, type SkinState, type WorkingWindow } from '../heat';
+import {
+  LATEST_PULL_CAP_S,
+  solveSkinHeat,
+  workingWindow,
+  type HeatNeed,
+  type SkinHeat,
+  type SkinState,
+  type WorkingWindow,
+} from '../heat';
 import { tableMinutes } from '../materials';
 import { allowsThickness, mannerName, mannerOf, waysOf, type Manner, type Product, type Way } from '../products';
 import type { ZoneJudgement } from '../screening';
@@ -40,7 +48,13 @@ export interface MatchInput {
   readonly heat?: HeatWish | undefined;
   readonly weights?: Weights | undefined;
   /** Strips, schedule and use of an option; computed outside so that layouts are shared. */
-  readonly stripFacts: (product: Product, way: Way, coats: 1 | 2, setS: { readonly min: number; readonly max: number }, thicknessMm: number) => StripFacts;
+  readonly stripFacts: (
+    product: Product,
+    way: Way,
+    coats: 1 | 2,
+    setS: { readonly min: number; readonly max: number },
+    thicknessMm: number,
+  ) => StripFacts;
   /** Windows by key, so that zones with the same skin share the heat solves. */
   readonly windows?: Recall<WorkingWindow> | undefined;
   readonly heats?: Recall<SkinHeat> | undefined;
@@ -60,29 +74,65 @@ const COARSE_FROM = 4;
 const LATER_PASS_TIME = 0.5;
 
 /** Where the screening lowers the limit, what was learned never raises it again. */
-const lowerLimitK = ({ judgement, feltShiftK = 0 }: MatchInput): number => judgement.lowerHeatK - (judgement.lowerHeatK > 0 ? Math.min(0, feltShiftK) : feltShiftK);
+const lowerLimitK = ({ judgement, feltShiftK = 0 }: MatchInput): number =>
+  judgement.lowerHeatK - (judgement.lowerHeatK > 0 ? Math.min(0, feltShiftK) : feltShiftK);
 
 /** The heat question of an option: what is laid, how, on which skin, for whom. */
-export function heatNeedOf(input: MatchInput, product: Product, manner: Manner, way: Way, state: SkinState = 'fresh'): HeatNeed {
+export function heatNeedOf(
+  input: MatchInput,
+  product: Product,
+  manner: Manner,
+  way: Way,
+  state: SkinState = 'fresh',
+): HeatNeed {
   const wish = input.heat?.product === product.id && state === 'fresh' ? input.heat : undefined;
   const inRange = wish?.thicknessMm !== undefined && allowsThickness({ tab: manner }, wish.thicknessMm);
   return {
-    product, manner, mannerName: mannerName(product.family, way), skin: input.zone.skin, sensitivity: input.sensitivity, roomC: input.roomC, lowerLimitK: lowerLimitK(input), state,
-    ...(inRange ? { thicknessMm: wish.thicknessMm } : {}), ...(wish?.touchC === undefined ? {} : { touchC: wish.touchC }),
+    product,
+    manner,
+    mannerName: mannerName(product.family, way),
+    skin: input.zone.skin,
+    sensitivity: input.sensitivity,
+    roomC: input.roomC,
+    lowerLimitK: lowerLimitK(input),
+    state,
+    ...(inRange ? { thicknessMm: wish.thicknessMm } : {}),
+    ...(wish?.touchC === undefined ? {} : { touchC: wish.touchC }),
   };
 }
 
 /** The working window of an option, and the seconds between which its strip may be pulled. */
-export function heatOfOption(input: MatchInput, product: Product, manner: Manner, way: Way): { readonly window: WorkingWindow; readonly setS: { readonly min: number; readonly max: number }; readonly heat: SkinHeat; readonly need: HeatNeed } {
+export function heatOfOption(
+  input: MatchInput,
+  product: Product,
+  manner: Manner,
+  way: Way,
+): {
+  readonly window: WorkingWindow;
+  readonly setS: { readonly min: number; readonly max: number };
+  readonly heat: SkinHeat;
+  readonly need: HeatNeed;
+} {
   const need = heatNeedOf(input, product, manner, way);
   const { skin, roomC } = need;
   const key = JSON.stringify(need);
-  const recall = <T,>(memory: Recall<T> | undefined, make: () => T): T => (memory ? memory(key, make) : make());
+  const recall = <T>(memory: Recall<T> | undefined, make: () => T): T => (memory ? memory(key, make) : make());
   const window = recall(input.windows, () => workingWindow(need));
   const heat = recall(input.heats, () =>
-    solveSkinHeat({ product, touchC: window.targetC, thicknessMm: window.thicknessMm, skin, roomC, endS: product.setting ? LATEST_PULL_CAP_S : 60 }));
+    solveSkinHeat({
+      product,
+      touchC: window.targetC,
+      thicknessMm: window.thicknessMm,
+      skin,
+      roomC,
+      endS: product.setting ? LATEST_PULL_CAP_S : 60,
+    }),
+  );
   const setS = product.setting
-    ? { min: heat.setAfterS === null ? LATEST_PULL_CAP_S : Math.ceil(heat.setAfterS), max: Math.floor(heat.latestPullS) }
+    ? {
+        min: heat.setAfterS === null ? LATEST_PULL_CAP_S : Math.ceil(heat.setAfterS),
+        max: Math.floor(heat.latestPullS),
+      }
     : manner.waitS;
   return { window, setS, heat, need };
 }
@@ -104,23 +154,71 @@ export function evaluate(input: MatchInput, product: Product, way: Way, manner: 
   const facts = input.stripFacts(product, way, coats, setS, window.thicknessMm);
   const range = lengthRange(manner, zone, way);
   const trimFirst = needsTrim(hair, range);
-  const removal = { product, way, coats, hair, shortestMm: range.shortestMm, meanAngleErrorDeg: facts.meanAngleErrorDeg };
-  const passLimit = judgement.onePass || way === 'crossed' ? 1 : product.family === 'hard' ? Math.min(schools.maxHardPasses, product.passes.max) : product.passes.usual;
-  const passes = passesNeeded(product, passLimit, hair.flags?.includes('layers') ?? false, (n) => removedShare(removal, n));
+  const removal = {
+    product,
+    way,
+    coats,
+    hair,
+    shortestMm: range.shortestMm,
+    meanAngleErrorDeg: facts.meanAngleErrorDeg,
+  };
+  const passLimit =
+    judgement.onePass || way === 'crossed'
+      ? 1
+      : product.family === 'hard'
+        ? Math.min(schools.maxHardPasses, product.passes.max)
+        : product.passes.usual;
+  const passes = passesNeeded(product, passLimit, hair.flags?.includes('layers') ?? false, (n) =>
+    removedShare(removal, n),
+  );
   const removed = removedShare(removal, passes);
   const hairs = input.hairAreaCm2 * input.hairsPerCm2;
   const toTweeze = Math.round(hairs * (1 - removed));
   const pasteWantedC = 36 + 0.3 * (input.roomC - 22) + (input.sensitivity <= 3 ? 1 : 0);
   const pasteOffK = way === 'moulded' ? Math.max(0, pasteWantedC - window.maxC, window.minC - pasteWantedC) : 0;
   const forced = input.force?.way === way && (input.force.product === undefined || input.force.product === product.id);
-  const excludedBy = exclusionCodes({ product, manner, way, zone, hair, schools, judgement, window, setS, pasteWantedC, forced, knownProducts: input.knownProducts, reactedTo: input.reactedTo, crossingShare: input.crossingShare ?? 0 });
+  const excludedBy = exclusionCodes({
+    product,
+    manner,
+    way,
+    zone,
+    hair,
+    schools,
+    judgement,
+    window,
+    setS,
+    pasteWantedC,
+    forced,
+    knownProducts: input.knownProducts,
+    reactedTo: input.reactedTo,
+    crossingShare: input.crossingShare ?? 0,
+  });
   const days = daysUntilWorkable(hair, range, input.rateMmPerDay);
   return {
-    product, family: product.family, way, manner, eligible: excludedBy.length === 0, excludedBy, passes, coats, removedShare: removed,
-    brokenShare: brokenShare({ product, way, hair, skin: input.skin, aboveCoolK: window.targetC - window.minC }), toTweeze,
-    skinLoad: skinLoad(manner.adhesion, passes, zone, input.sensitivity), workableShare: workableShare(hair, range), ...range,
-    readyOn: days === null || days === 0 ? null : addDays(input.on, days), trimFirst, window, feltMarginK: window.limitC - heat.feltPeakC, setS,
-    strips: facts.strips, tableMinutes: tableMinutes(facts.scheduleS, toTweeze), massG: facts.massG, costMinor: facts.costMinor, pasteOffK,
+    product,
+    family: product.family,
+    way,
+    manner,
+    eligible: excludedBy.length === 0,
+    excludedBy,
+    passes,
+    coats,
+    removedShare: removed,
+    brokenShare: brokenShare({ product, way, hair, skin: input.skin, aboveCoolK: window.targetC - window.minC }),
+    toTweeze,
+    skinLoad: skinLoad(manner.adhesion, passes, zone, input.sensitivity),
+    workableShare: workableShare(hair, range),
+    ...range,
+    readyOn: days === null || days === 0 ? null : addDays(input.on, days),
+    trimFirst,
+    window,
+    feltMarginK: window.limitC - heat.feltPeakC,
+    setS,
+    strips: facts.strips,
+    tableMinutes: tableMinutes(facts.scheduleS, toTweeze),
+    massG: facts.massG,
+    costMinor: facts.costMinor,
+    pasteOffK,
     allMinutes: tableMinutes(facts.scheduleS * (1 + LATER_PASS_TIME * (passes - 1)), toTweeze),
   };
 }
@@ -131,19 +229,36 @@ export interface Yardstick {
   readonly costMinor: number;
 }
 
-export const yardstickOf = (raw: readonly (Pick<Raw, 'allMinutes' | 'costMinor'>)[]): Yardstick => ({
-  minutes: Math.min(...raw.map((o) => o.allMinutes)), costMinor: Math.min(...raw.map((o) => Math.max(1, o.costMinor))),
+export const yardstickOf = (raw: readonly Pick<Raw, 'allMinutes' | 'costMinor'>[]): Yardstick => ({
+  minutes: Math.min(...raw.map((o) => o.allMinutes)),
+  costMinor: Math.min(...raw.map((o) => Math.max(1, o.costMinor))),
 });
 
 /** The weighted sum of an option against the quickest and cheapest it is compared with. */
-export const rawScore = (input: Pick<MatchInput, 'hair' | 'sensitivity' | 'ingrownProne' | 'weights'>, o: Raw, than: Yardstick): number =>
-  scoreOf({
-    product: o.product, hair: input.hair, sensitivity: input.sensitivity, ingrownProne: input.ingrownProne, removedShare: o.removedShare, brokenShare: o.brokenShare,
-    skinLoad: o.skinLoad, slowness: o.allMinutes / than.minutes, dearness: o.costMinor / than.costMinor, pasteOffK: o.pasteOffK,
-  }, input.weights ?? SHIPPED_WEIGHTS);
+export const rawScore = (
+  input: Pick<MatchInput, 'hair' | 'sensitivity' | 'ingrownProne' | 'weights'>,
+  o: Raw,
+  than: Yardstick,
+): number =>
+  scoreOf(
+    {
+      product: o.product,
+      hair: input.hair,
+      sensitivity: input.sensitivity,
+      ingrownProne: input.ingrownProne,
+      removedShare: o.removedShare,
+      brokenShare: o.brokenShare,
+      skinLoad: o.skinLoad,
+      slowness: o.allMinutes / than.minutes,
+      dearness: o.costMinor / than.costMinor,
+      pasteOffK: o.pasteOffK,
+    },
+    input.weights ?? SHIPPED_WEIGHTS,
+  );
 
 /** Soft wax on very reactive skin is never first, whatever the weights. */
-export const tierOf = (o: Pick<Raw, 'family'>, sensitivity: number): number => (o.family === 'soft' && sensitivity >= 5 ? 1 : 0);
+export const tierOf = (o: Pick<Raw, 'family'>, sensitivity: number): number =>
+  o.family === 'soft' && sensitivity >= 5 ? 1 : 0;
 
 /** Every product × way with its figures, in catalogue order. */
 export function evaluateAll(input: MatchInput): readonly Raw[] {
@@ -158,7 +273,14 @@ export function evaluateAll(input: MatchInput): readonly Raw[] {
 /** All options of the zone, best first. */
 export function matchZone(input: MatchInput, raw: readonly Raw[] = evaluateAll(input)): readonly Option[] {
   const than = yardstickOf(raw.filter((o) => o.eligible));
-  const scored = raw.map((o): Option => ({ ...o, tier: tierOf(o, input.sensitivity), score: o.eligible ? rawScore(input, o, than) : null }));
+  const scored = raw.map((o): Option => ({
+    ...o,
+    tier: tierOf(o, input.sensitivity),
+    score: o.eligible ? rawScore(input, o, than) : null,
+  }));
   const rank = (o: Option): number => (o.score === null ? Infinity : 10 * o.tier - o.score);
-  return scored.map((o, i) => ({ o, i })).sort((a, b) => (rank(a.o) === rank(b.o) ? a.i - b.i : rank(a.o) - rank(b.o))).map(({ o }) => o);
+  return scored
+    .map((o, i) => ({ o, i }))
+    .sort((a, b) => (rank(a.o) === rank(b.o) ? a.i - b.i : rank(a.o) - rank(b.o)))
+    .map(({ o }) => o);
 }

@@ -13,8 +13,21 @@ import { choiceReasons, exclusionSentence, noChoiceReasons } from './sentences';
 import type { Option, Schools } from './types';
 
 const hair: Hair = { lengthMm: 8, coarseness: 3, density: 3, curl: 1, history: 'regular', past: [] };
-const schools: Schools = { hardLay: 'with', shortHair: 'crossed', maxHardPasses: 2, prep: 'powder', families: ['hard', 'soft', 'sugar'] };
-const free: ZoneJudgement = { outcome: 'go', familiesOut: [], allergensOut: [], lowerHeatK: 0, onePass: false, nothingNew: false };
+const schools: Schools = {
+  hardLay: 'with',
+  shortHair: 'crossed',
+  maxHardPasses: 2,
+  prep: 'powder',
+  families: ['hard', 'soft', 'sugar'],
+};
+const free: ZoneJudgement = {
+  outcome: 'go',
+  familiesOut: [],
+  allergensOut: [],
+  lowerHeatK: 0,
+  onePass: false,
+  nothingNew: false,
+};
 const product = (id: string): Product => {
   const found = SHIPPED_PRODUCTS.find((p) => p.id === id);
   if (!found) throw new Error(id);
@@ -22,38 +35,61 @@ const product = (id: string): Product => {
 };
 const match = (more: Partial<MatchInput> = {}): readonly Option[] =>
   matchZone({
-    on: '2027-05-14', zone: ZONES.underarm, hair, sensitivity: 3, skin: 'normal', ingrownProne: false, roomC: 22, schools, judgement: free, products: SHIPPED_PRODUCTS,
-    hairAreaCm2: 90, hairsPerCm2: ZONES.underarm.hairsPerCm2, rateMmPerDay: 0.3, stripFacts: () => ({ strips: 6, scheduleS: 120, massG: 20, costMinor: 48, meanAngleErrorDeg: 3 }), ...more,
+    on: '2027-05-14',
+    zone: ZONES.underarm,
+    hair,
+    sensitivity: 3,
+    skin: 'normal',
+    ingrownProne: false,
+    roomC: 22,
+    schools,
+    judgement: free,
+    products: SHIPPED_PRODUCTS,
+    hairAreaCm2: 90,
+    hairsPerCm2: ZONES.underarm.hairsPerCm2,
+    rateMmPerDay: 0.3,
+    stripFacts: () => ({ strips: 6, scheduleS: 120, massG: 20, costMinor: 48, meanAngleErrorDeg: 3 }),
+    ...more,
   });
 const option = (options: readonly Option[], id: string, way: string): Option => {
   const found = options.find((o) => o.product.id === id && o.way === way);
   if (!found) throw new Error(`${id}/${way}`);
   return found;
 };
-const codes = (more: Partial<MatchInput>, id: string, way: string): readonly string[] => option(match(more), id, way).excludedBy;
+const codes = (more: Partial<MatchInput>, id: string, way: string): readonly string[] =>
+  option(match(more), id, way).excludedBy;
 
 describe('what rules an option out', () => {
   it('screening, allergy, zone, studio and school, each with its code', () => {
     expect(codes({ judgement: { ...free, familiesOut: ['soft'] } }, 'soft', 'with')).toEqual(['screening.family-out']);
     expect(codes({ judgement: { ...free, allergensOut: ['rosin'] } }, 'cream-hard', 'with')).toEqual(['allergy.rosin']);
-    expect(codes({ judgement: { ...free, allergensOut: ['fragrance', 'honey'] } }, 'soft', 'with')).toEqual(['allergy.honey']);
+    expect(codes({ judgement: { ...free, allergensOut: ['fragrance', 'honey'] } }, 'soft', 'with')).toEqual([
+      'allergy.honey',
+    ]);
     expect(codes({ zone: ZONES.ear }, 'soft', 'with')).toContain('zone.family-never');
     expect(codes({ schools: { ...schools, families: ['hard'] } }, 'soft', 'with')).toEqual(['studio.family']);
     expect(codes({}, 'film-hard', 'against')).toEqual(['school.hard-lay']);
     expect(codes({ schools: { ...schools, hardLay: 'against' } }, 'film-hard', 'against')).toEqual([]);
     expect(codes({}, 'film-hard', 'counter')).toEqual(['way.later-pass']);
     expect(codes({}, 'film-hard', 'crossed')).toEqual(['way.not-needed']);
-    expect(codes({ schools: { ...schools, shortHair: 'none' }, hair: { ...hair, lengthMm: 4 } }, 'film-hard', 'crossed')).toContain('school.short-hair');
+    expect(
+      codes({ schools: { ...schools, shortHair: 'none' }, hair: { ...hair, lengthMm: 4 } }, 'film-hard', 'crossed'),
+    ).toContain('school.short-hair');
     expect(codes({}, 'sugar-firm', 'strip')).toContain('school.sugar-way');
   });
   it('lets the crossed lay in where the hair crosses, lies flat or stands in layers (common practice, no source)', () => {
     expect(codes({ crossingShare: 0.05 }, 'film-hard', 'crossed')).toEqual(['way.not-needed']);
     expect(codes({ crossingShare: 0.2 }, 'film-hard', 'crossed')).toEqual([]);
-    for (const flag of ['flat', 'layers'] as const) expect(codes({ hair: { ...hair, flags: [flag] } }, 'film-hard', 'crossed')).toEqual([]);
+    for (const flag of ['flat', 'layers'] as const) {
+      expect(codes({ hair: { ...hair, flags: [flag] } }, 'film-hard', 'crossed')).toEqual([]);
+    }
     expect(codes({ hair: { ...hair, flags: ['under-skin'] } }, 'film-hard', 'crossed')).toEqual(['way.not-needed']);
   });
   it('plans another pass for hair in layers where one is allowed, and never a second of soft wax', () => {
-    const easy = { hair: { ...hair, lengthMm: 9, coarseness: 1 }, schools: { ...schools, families: ['hard', 'soft'] as const } };
+    const easy = {
+      hair: { ...hair, lengthMm: 9, coarseness: 1 },
+      schools: { ...schools, families: ['hard', 'soft'] as const },
+    };
     const layers = { hair: { ...easy.hair, flags: ['layers'] as const } };
     expect(option(match(easy), 'cream-hard', 'with').passes).toBe(1);
     expect(option(match(layers), 'cream-hard', 'with').passes).toBe(2);
@@ -61,7 +97,18 @@ describe('what rules an option out', () => {
     expect(option(match({ ...layers, judgement: { ...free, onePass: true } }), 'cream-hard', 'with').passes).toBe(1);
   });
   it('holds flat hair less, but not where the lay wraps it', () => {
-    const share = (way: 'with' | 'crossed', flat: boolean): number => removedShare({ product: product('film-hard'), way, coats: 1, hair: { ...hair, flags: flat ? ['flat'] : [] }, shortestMm: 4, meanAngleErrorDeg: 3 }, 1);
+    const share = (way: 'with' | 'crossed', flat: boolean): number =>
+      removedShare(
+        {
+          product: product('film-hard'),
+          way,
+          coats: 1,
+          hair: { ...hair, flags: flat ? ['flat'] : [] },
+          shortestMm: 4,
+          meanAngleErrorDeg: 3,
+        },
+        1,
+      );
     expect(share('with', true)).toBeLessThan(share('with', false));
     expect(share('crossed', true)).toBe(share('crossed', false));
   });
@@ -74,7 +121,10 @@ describe('what rules an option out', () => {
     expect(option(match(short), 'soft', 'with').readyOn).toMatch(/^2027-05-/);
   });
   it('too long hair is trimmed, not refused', () => {
-    expect(option(match({ hair: { ...hair, lengthMm: 18 } }), 'film-hard', 'with')).toMatchObject({ eligible: true, trimFirst: true });
+    expect(option(match({ hair: { ...hair, lengthMm: 18 } }), 'film-hard', 'with')).toMatchObject({
+      eligible: true,
+      trimFirst: true,
+    });
     expect(needsTrim({ ...hair, lengthMm: 8 }, { shortestMm: 4, longestMm: 13 })).toBe(false);
   });
   it('a room too warm or too cool for a paste', () => {
@@ -87,11 +137,34 @@ describe('what rules an option out', () => {
   });
   it('a way asked for by hand overrules the house, never the card', () => {
     expect(codes({ force: { product: 'film-hard', way: 'against' } }, 'film-hard', 'against')).toEqual([]);
-    expect(codes({ force: { product: 'cream-hard', way: 'against' }, judgement: { ...free, allergensOut: ['rosin'] } }, 'cream-hard', 'against')).toEqual(['allergy.rosin']);
+    expect(
+      codes(
+        { force: { product: 'cream-hard', way: 'against' }, judgement: { ...free, allergensOut: ['rosin'] } },
+        'cream-hard',
+        'against',
+      ),
+    ).toEqual(['allergy.rosin']);
   });
   it('has a sentence for every code, with a number where one decided', () => {
     const film = option(match({ hair: { ...hair, lengthMm: 3 } }), 'film-hard', 'with');
-    for (const code of ['zone.family-never', 'screening.family-out', 'allergy.rosin', 'allergy.honey', 'allergy.fragrance', 'studio.family', 'school.hard-lay', 'school.short-hair', 'school.sugar-way', 'way.later-pass', 'way.not-needed', 'hair.too-short', 'heat.no-window', 'heat.never-ready', 'room.paste-too-slack', 'room.paste-too-stiff']) {
+    for (const code of [
+      'zone.family-never',
+      'screening.family-out',
+      'allergy.rosin',
+      'allergy.honey',
+      'allergy.fragrance',
+      'studio.family',
+      'school.hard-lay',
+      'school.short-hair',
+      'school.sugar-way',
+      'way.later-pass',
+      'way.not-needed',
+      'hair.too-short',
+      'heat.no-window',
+      'heat.never-ready',
+      'room.paste-too-slack',
+      'room.paste-too-stiff',
+    ]) {
       const words = exclusionSentence(code, film);
       expect(words).not.toBe(code);
       expect(words.endsWith('.')).toBe(true);
@@ -114,7 +187,9 @@ describe('how options are ranked', () => {
   });
   it('passes: soft one, hard at most the house rule, one where the screening says so', () => {
     expect(option(match(), 'soft', 'with').passes).toBe(1);
-    for (const o of match({ hair: { ...hair, coarseness: 5 } })) if (o.family === 'hard') expect(o.passes).toBeLessThanOrEqual(2);
+    for (const o of match({ hair: { ...hair, coarseness: 5 } })) {
+      if (o.family === 'hard') expect(o.passes).toBeLessThanOrEqual(2);
+    }
     expect(match({ judgement: { ...free, onePass: true } }).every((o) => o.passes === 1)).toBe(true);
   });
   it('film wax on coarse hair goes on in two coats (common practice, no source)', () => {
@@ -123,30 +198,62 @@ describe('how options are ranked', () => {
     expect(option(match({ hair: { ...hair, coarseness: 5 } }), 'cream-hard', 'with').coats).toBe(1);
   });
   it('more breakage costs more on skin that grows hairs in', () => {
-    const base = { product: product('soft'), hair, sensitivity: 3, removedShare: 0.95, brokenShare: 0.06, skinLoad: 0.4, slowness: 1, dearness: 1, pasteOffK: 0 };
+    const base = {
+      product: product('soft'),
+      hair,
+      sensitivity: 3,
+      removedShare: 0.95,
+      brokenShare: 0.06,
+      skinLoad: 0.4,
+      slowness: 1,
+      dearness: 1,
+      pasteOffK: 0,
+    };
     expect(scoreOf({ ...base, ingrownProne: true })).toBeLessThan(scoreOf({ ...base, ingrownProne: false }));
   });
 });
 
 describe('removal and load', () => {
-  const removal = (more: Partial<RemovalInput>): RemovalInput => ({ product: product('film-hard'), way: 'with', coats: 1, hair, shortestMm: 4, meanAngleErrorDeg: 0, ...more });
+  const removal = (more: Partial<RemovalInput>): RemovalInput => ({
+    product: product('film-hard'),
+    way: 'with',
+    coats: 1,
+    hair,
+    shortestMm: 4,
+    meanAngleErrorDeg: 0,
+    ...more,
+  });
   it('never remove more of shorter hair, nor less in another pass', () => {
-    fc.assert(fc.property(fc.double({ min: 1, max: 15, noNaN: true }), fc.double({ min: 0.1, max: 5, noNaN: true }), fc.constantFrom(...SHIPPED_PRODUCTS), (lengthMm, more, p) => {
-      const at = (mm: number, passes = 1): number => removedShare(removal({ product: p, hair: { ...hair, lengthMm: mm } }), passes);
-      expect(at(lengthMm + more)).toBeGreaterThanOrEqual(at(lengthMm) - 1e-9);
-      expect(at(lengthMm, 2)).toBeGreaterThanOrEqual(at(lengthMm));
-      expect(at(lengthMm, 3)).toBeLessThanOrEqual(1);
-    }), { seed: 12, numRuns: 150 });
+    fc.assert(
+      fc.property(
+        fc.double({ min: 1, max: 15, noNaN: true }),
+        fc.double({ min: 0.1, max: 5, noNaN: true }),
+        fc.constantFrom(...SHIPPED_PRODUCTS),
+        (lengthMm, more, p) => {
+          const at = (mm: number, passes = 1): number =>
+            removedShare(removal({ product: p, hair: { ...hair, lengthMm: mm } }), passes);
+          expect(at(lengthMm + more)).toBeGreaterThanOrEqual(at(lengthMm) - 1e-9);
+          expect(at(lengthMm, 2)).toBeGreaterThanOrEqual(at(lengthMm));
+          expect(at(lengthMm, 3)).toBeLessThanOrEqual(1);
+        },
+      ),
+      { seed: 12, numRuns: 150 },
+    );
   });
   it('lose film wax in one coat on coarse hair, and win it back with two', () => {
     const coarse = { ...hair, coarseness: 5 };
-    expect(removedShare(removal({ hair: coarse, coats: 1 }), 1)).toBeLessThan(removedShare(removal({ hair: coarse, coats: 2 }), 1) - 0.05);
+    expect(removedShare(removal({ hair: coarse, coats: 1 }), 1)).toBeLessThan(
+      removedShare(removal({ hair: coarse, coats: 2 }), 1) - 0.05,
+    );
   });
   it('break least when pulled with the growth, most against it (common practice, no source)', () => {
-    const broken = (id: string, way: 'with' | 'against' | 'moulded'): number => brokenShare({ product: product(id), way, hair, skin: 'normal', aboveCoolK: 3 });
+    const broken = (id: string, way: 'with' | 'against' | 'moulded'): number =>
+      brokenShare({ product: product(id), way, hair, skin: 'normal', aboveCoolK: 3 });
     expect(broken('sugar-firm', 'moulded')).toBeLessThan(broken('film-hard', 'with'));
     expect(broken('film-hard', 'with')).toBeLessThan(broken('film-hard', 'against'));
-    expect(brokenShare({ product: product('soft'), way: 'with', hair, skin: 'dry', aboveCoolK: 3 })).toBeGreaterThan(broken('soft', 'with'));
+    expect(brokenShare({ product: product('soft'), way: 'with', hair, skin: 'dry', aboveCoolK: 3 })).toBeGreaterThan(
+      broken('soft', 'with'),
+    );
   });
   it('weigh soft wax heaviest, and more on tender skin and in each further pass', () => {
     expect(skinLoad(0.9, 1, ZONES.underarm, 3)).toBeGreaterThan(skinLoad(0.25, 2, ZONES.underarm, 3));
@@ -161,15 +268,27 @@ describe('choosing for several zones together', () => {
     const options = match();
     const [best, second] = options.filter((o) => o.eligible);
     if (!best || !second) throw new Error('two options');
-    const reordered = (a: Option, b: Option, gap: number): readonly Option[] => [{ ...a, score: 1 }, { ...b, score: 1 - gap }];
-    const near = chooseTogether([{ options: reordered(best, second, 0.01), stopped: false }, { options: reordered(second, best, 0.2), stopped: false }]);
+    const reordered = (a: Option, b: Option, gap: number): readonly Option[] => [
+      { ...a, score: 1 },
+      { ...b, score: 1 - gap },
+    ];
+    const near = chooseTogether([
+      { options: reordered(best, second, 0.01), stopped: false },
+      { options: reordered(second, best, 0.2), stopped: false },
+    ]);
     expect(new Set(near.map((o) => o?.product.id)).size).toBe(1);
-    const apart = chooseTogether([{ options: reordered(best, second, 0.3), stopped: false }, { options: reordered(second, best, 0.3), stopped: false }]);
+    const apart = chooseTogether([
+      { options: reordered(best, second, 0.3), stopped: false },
+      { options: reordered(second, best, 0.3), stopped: false },
+    ]);
     expect(new Set(apart.map((o) => o?.product.id)).size).toBe(2);
   });
   it('chooses nothing for a stopped zone and obeys what is forced', () => {
     const options = match();
-    const [none, soft] = chooseTogether([{ options, stopped: true }, { options, stopped: false, force: { product: 'soft' } }]);
+    const [none, soft] = chooseTogether([
+      { options, stopped: true },
+      { options, stopped: false, force: { product: 'soft' } },
+    ]);
     expect(none).toBeNull();
     expect(soft?.product.id).toBe('soft');
     expect(chooseTogether([])).toEqual([]);

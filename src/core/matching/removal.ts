@@ -1,5 +1,6 @@
-// Expected removal, breakage and load on the skin. Shapes and numbers from memory: plausible, monotonic, to be corrected by
-// what is read from the strips. Shorter hair is never removed more; a more sensitive skin never bears more.
+// Expected removal, breakage and load on the skin. Shapes and numbers from memory: plausible, monotonic, to be
+// corrected by what is read from the strips. Shorter hair is never removed more; a more sensitive skin never bears
+// more.
 
 import type { Zone } from '../anatomy';
 import type { Hair } from '../hair';
@@ -18,7 +19,13 @@ export interface RemovalInput {
 }
 
 /** Loss of hold for every step of coarseness above 3. */
-const COARSE_LOSS: Readonly<Record<string, number>> = { 'film-1': 0.05, 'film-2': 0.005, cream: 0, soft: 0.05, sugar: 0.05 };
+const COARSE_LOSS: Readonly<Record<string, number>> = {
+  'film-1': 0.05,
+  'film-2': 0.005,
+  cream: 0,
+  soft: 0.05,
+  sugar: 0.05,
+};
 
 function coarseLoss(product: Product, coats: number): number {
   const key = product.body === 'film' ? `film-${coats}` : product.family === 'hard' ? 'cream' : product.family;
@@ -38,7 +45,10 @@ function holdAtPull({ product, way, coats, hair, meanAngleErrorDeg }: RemovalInp
   return clamp(base - coarse - crossing - curl - flat, 0.1, 0.995);
 }
 
-/** What a pull of soft wax left is mostly cleared with a clean cloth, which finishes the same pass: this share of it stays (from memory). */
+/**
+ * What a pull of soft wax left is mostly cleared with a clean cloth, which finishes the same pass: this share of it
+ * stays (from memory).
+ */
 const CLOTH_LEAVES = 0.4;
 
 /** Share of today's hair gone after `passes` passes, 0–1: logistic in length over the shortest workable length. */
@@ -60,7 +70,9 @@ export interface BreakageInput {
   readonly aboveCoolK: number;
 }
 
-/** Share of hair broken instead of drawn. Pulling with the growth (moulded sugar) breaks least; fine and dry hair most. */
+/**
+ * Share of hair broken instead of drawn. Pulling with the growth (moulded sugar) breaks least; fine and dry hair most.
+ */
 export function brokenShare({ product, way, hair, skin, aboveCoolK }: BreakageInput): number {
   const base = product.family === 'soft' ? 0.035 : product.family === 'sugar' ? 0.015 : 0.022;
   const lay = way === 'against' || way === 'counter' ? 0.02 : way === 'across' ? 0.015 : way === 'strip' ? 0.01 : 0;

@@ -7,51 +7,96 @@ import type { Option, Schools } from './types';
 const percent = (share: number): string => `${Math.round(share * 100)} %`;
 
 export const WAY_WORDS: Readonly<Record<string, string>> = {
-  with: 'laid with the growth', against: 'laid against the growth', free: 'two directions in turn', crossed: 'crossed lay, first against with pressure',
-  counter: 'counter lay, last hold-outs', across: 'across, narrow side strips', moulded: 'moulded by hand against the growth', strip: 'thin under cloth',
+  with: 'laid with the growth',
+  against: 'laid against the growth',
+  free: 'two directions in turn',
+  crossed: 'crossed lay, first against with pressure',
+  counter: 'counter lay, last hold-outs',
+  across: 'across, narrow side strips',
+  moulded: 'moulded by hand against the growth',
+  strip: 'thin under cloth',
 };
 
 /** Why an option is left out, one sentence a code; `openers` say what would open an empty window. */
 export function exclusionSentence(code: string, option: Option, openers: readonly Opener[] = []): string {
   const { window: w } = option;
   switch (code) {
-    case 'zone.family-never': return `${option.family === 'soft' ? 'Soft wax' : option.family === 'sugar' ? 'Sugar' : 'Hard wax'} is never used here.`;
-    case 'screening.family-out': return 'Left out by the screening.';
-    case 'allergy.rosin': case 'allergy.honey': case 'allergy.fragrance': case 'allergy.zinc-oxide': return `Contains ${code.slice(8).replace('-', ' ')}: on the allergy card.`;
-    case 'patch.reacted': return 'This skin has reacted to it.';
-    case 'patch.new-product': return 'New to this client: patch test 24–48 h before, then another day.';
-    case 'studio.family': return 'The studio does not work with this family.';
-    case 'school.hard-lay': return 'Not the house rule for laying hard wax.';
-    case 'school.short-hair': return 'The house rule has no crossed lay.';
-    case 'school.sugar-way': return 'Not the house rule for sugar on this zone.';
-    case 'way.not-needed': return 'The hair is long enough for the plain lay, and neither flat nor crossing.';
-    case 'way.later-pass': return 'Only for what a first pass left.';
+    case 'zone.family-never':
+      return `${option.family === 'soft' ? 'Soft wax' : option.family === 'sugar' ? 'Sugar' : 'Hard wax'} is never used here.`;
+    case 'screening.family-out':
+      return 'Left out by the screening.';
+    case 'allergy.rosin':
+    case 'allergy.honey':
+    case 'allergy.fragrance':
+    case 'allergy.zinc-oxide':
+      return `Contains ${code.slice(8).replace('-', ' ')}: on the allergy card.`;
+    case 'patch.reacted':
+      return 'This skin has reacted to it.';
+    case 'patch.new-product':
+      return 'New to this client: patch test 24–48 h before, then another day.';
+    case 'studio.family':
+      return 'The studio does not work with this family.';
+    case 'school.hard-lay':
+      return 'Not the house rule for laying hard wax.';
+    case 'school.short-hair':
+      return 'The house rule has no crossed lay.';
+    case 'school.sugar-way':
+      return 'Not the house rule for sugar on this zone.';
+    case 'way.not-needed':
+      return 'The hair is long enough for the plain lay, and neither flat nor crossing.';
+    case 'way.later-pass':
+      return 'Only for what a first pass left.';
     case 'hair.too-short':
       return `Holds hair from ${roundTo(option.shortestMm, 1)} mm; only ${percent(option.workableShare)} is long enough.${option.readyOn ? ` From ${option.readyOn}.` : ''}`;
     case 'heat.no-window': {
       const { low, high } = boundWords(w);
       return `No working heat: it ${low}, ${high}.${openers.map((o) => ` ${o.text}`).join('')}`;
     }
-    case 'heat.never-ready': return 'It would turn brittle before it has set.';
-    case 'room.paste-too-slack': return 'Too slack in this room; a firmer paste holds.';
-    case 'room.paste-too-stiff': return 'Too stiff in this room; a softer paste moulds.';
-    default: return code;
+    case 'heat.never-ready':
+      return 'It would turn brittle before it has set.';
+    case 'room.paste-too-slack':
+      return 'Too slack in this room; a firmer paste holds.';
+    case 'room.paste-too-stiff':
+      return 'Too stiff in this room; a softer paste moulds.';
+    default:
+      return code;
   }
 }
 
 /** The two numbers in which two options differ most, first the one's, then the other's. */
 export function deciders(choice: Option, next: Option): string {
   const gaps: readonly (readonly [number, string])[] = [
-    [Math.abs(choice.skinLoad - next.skinLoad) * 0.3, `skin load ${roundTo(choice.skinLoad, 2)} against ${roundTo(next.skinLoad, 2)}`],
-    [Math.abs(choice.tableMinutes - next.tableMinutes) * 0.02, `${roundTo(choice.tableMinutes, 1)} min against ${roundTo(next.tableMinutes, 1)}`],
-    [Math.abs(choice.removedShare - next.removedShare), `${percent(choice.removedShare)} removed against ${percent(next.removedShare)}`],
-    [Math.abs(choice.brokenShare - next.brokenShare) * 1.5, `${percent(choice.brokenShare)} broken against ${percent(next.brokenShare)}`],
+    [
+      Math.abs(choice.skinLoad - next.skinLoad) * 0.3,
+      `skin load ${roundTo(choice.skinLoad, 2)} against ${roundTo(next.skinLoad, 2)}`,
+    ],
+    [
+      Math.abs(choice.tableMinutes - next.tableMinutes) * 0.02,
+      `${roundTo(choice.tableMinutes, 1)} min against ${roundTo(next.tableMinutes, 1)}`,
+    ],
+    [
+      Math.abs(choice.removedShare - next.removedShare),
+      `${percent(choice.removedShare)} removed against ${percent(next.removedShare)}`,
+    ],
+    [
+      Math.abs(choice.brokenShare - next.brokenShare) * 1.5,
+      `${percent(choice.brokenShare)} broken against ${percent(next.brokenShare)}`,
+    ],
   ];
-  return [...gaps].sort((a, b) => b[0] - a[0]).slice(0, 2).map(([, text]) => text).join(', ');
+  return [...gaps]
+    .sort((a, b) => b[0] - a[0])
+    .slice(0, 2)
+    .map(([, text]) => text)
+    .join(', ');
 }
 
 /** Why this choice: the hair it holds, the runner-up and the two numbers that differ most. */
-export function choiceReasons(choice: Option, options: readonly Option[], schools: Schools, assumedAdult: boolean): readonly string[] {
+export function choiceReasons(
+  choice: Option,
+  options: readonly Option[],
+  schools: Schools,
+  assumedAdult: boolean,
+): readonly string[] {
   const out: string[] = [
     `${choice.product.name}, ${WAY_WORDS[choice.way] ?? choice.way}: ${percent(choice.workableShare)} of the hair is between ${roundTo(choice.shortestMm, 1)} and ${choice.longestMm} mm.`,
   ];
@@ -59,7 +104,9 @@ export function choiceReasons(choice: Option, options: readonly Option[], school
   if (choice.trimFirst) out.push('Trim to about 6 mm first: long hair tangles and hurts more.');
   const next = options.find((o) => o.eligible && o.product.id !== choice.product.id);
   if (next) out.push(`Next best ${next.product.name.toLowerCase()}: ${deciders(choice, next)}.`);
-  if (choice.family === 'hard') out.push(`House rule: ${WAY_WORDS[choice.way] ?? choice.way}, at most ${schools.maxHardPasses} passes.`);
+  if (choice.family === 'hard') {
+    out.push(`House rule: ${WAY_WORDS[choice.way] ?? choice.way}, at most ${schools.maxHardPasses} passes.`);
+  }
   if (choice.family === 'soft') out.push('Soft wax: one pass only, a second lifts skin.');
   if (assumedAdult) out.push('Sheet of a reference adult: measure for a closer count.');
   return out;
@@ -67,10 +114,26 @@ export function choiceReasons(choice: Option, options: readonly Option[], school
 
 /** Why nothing is chosen: the exclusions of the options nearest to being possible. */
 export function noChoiceReasons(options: readonly Option[], hairAreaCm2: number): readonly string[] {
-  if (options.some((o) => o.eligible)) return [hairAreaCm2 < 0.3 ? 'The marks leave no hair that a strip could take: tweeze round them.' : 'The product or way asked for cannot be used here; the others are listed.'];
+  if (options.some((o) => o.eligible)) {
+    return [
+      hairAreaCm2 < 0.3
+        ? 'The marks leave no hair that a strip could take: tweeze round them.'
+        : 'The product or way asked for cannot be used here; the others are listed.',
+    ];
+  }
   if (options.length === 0) return ['No product is stocked for this zone.'];
   const notSchool = options.filter((o) => !o.excludedBy.some((c) => c.startsWith('school.') || c.startsWith('way.')));
-  const rows = (notSchool.length > 0 ? notSchool : options).map((o) => `${o.product.name}: ${o.excludedBy.map((c) => exclusionSentence(c, o)).join(' ')}`);
-  const soonest = options.map((o) => (o.excludedBy.every((c) => c === 'hair.too-short') ? o.readyOn : null)).filter((d) => d !== null).sort()[0];
-  return [...(soonest ? [`Nothing holds this hair today; the earliest product does from ${soonest}.`] : ['Nothing is allowed here today.']), ...rows];
+  const rows = (notSchool.length > 0 ? notSchool : options).map(
+    (o) => `${o.product.name}: ${o.excludedBy.map((c) => exclusionSentence(c, o)).join(' ')}`,
+  );
+  const soonest = options
+    .map((o) => (o.excludedBy.every((c) => c === 'hair.too-short') ? o.readyOn : null))
+    .filter((d) => d !== null)
+    .sort()[0];
+  return [
+    ...(soonest
+      ? [`Nothing holds this hair today; the earliest product does from ${soonest}.`]
+      : ['Nothing is allowed here today.']),
+    ...rows,
+  ];
 }

@@ -1,5 +1,6 @@
-// What would suit better than today's answer, and what stands in its way: hair that has still to grow, a patch test that has still to be
-// made, or a family that the studio does not work with. Says from when, and what is lost till then. Never proposes what safety excludes.
+// What would suit better than today's answer, and what stands in its way: hair that has still to grow, a patch test
+// that has still to be made, or a family that the studio does not work with. Says from when, and what is lost till
+// then. Never proposes what safety excludes.
 
 import { addDays, daysBetween, type CivilDate } from '../shared';
 import { evaluate, rawScore, tierOf, yardstickOf, type MatchInput, type Raw, type Yardstick } from './matchZone';
@@ -22,13 +23,22 @@ const PATCH_DAYS = 2;
 const IN_TIME: readonly string[] = ['hair.too-short', 'patch.new-product'];
 const OTHER_FAMILY: readonly string[] = ['studio.family'];
 
-const only = (o: Raw, allowed: readonly string[]): boolean => o.excludedBy.length > 0 && o.excludedBy.every((c) => allowed.includes(c));
+const only = (o: Raw, allowed: readonly string[]): boolean =>
+  o.excludedBy.length > 0 && o.excludedBy.every((c) => allowed.includes(c));
 
 function grown(input: MatchInput, days: number): MatchInput {
   const more = days * input.rateMmPerDay;
   const { hair } = input;
   const plus = (mm: number | undefined): number | undefined => (mm === undefined ? undefined : mm + more);
-  return { ...input, hair: { ...hair, lengthMm: hair.lengthMm + more, shortestMm: plus(hair.shortestMm), longestMm: plus(hair.longestMm) } };
+  return {
+    ...input,
+    hair: {
+      ...hair,
+      lengthMm: hair.lengthMm + more,
+      shortestMm: plus(hair.shortestMm),
+      longestMm: plus(hair.longestMm),
+    },
+  };
 }
 
 /** Days after the first possible one on which the growing hair is looked at again. */
@@ -42,7 +52,10 @@ interface Candidate {
   readonly against: Raw | null;
 }
 
-/** The option from the first day on which it would beat today's best on the hair of that day; undefined where it never does. */
+/**
+ * The option from the first day on which it would beat today's best on the hair of that day; undefined where it never
+ * does.
+ */
 function later(input: MatchInput, o: Raw, best: Raw | undefined): Candidate | undefined {
   const byHair = o.excludedBy.includes('hair.too-short') ? o.readyOn : input.on;
   if (byHair === null) return undefined;
@@ -60,7 +73,8 @@ function later(input: MatchInput, o: Raw, best: Raw | undefined): Candidate | un
   return undefined;
 }
 
-const worth = (input: MatchInput, o: Raw, than: Yardstick): number => rawScore(input, o, than) - 10 * tierOf(o, input.sensitivity);
+const worth = (input: MatchInput, o: Raw, than: Yardstick): number =>
+  rawScore(input, o, than) - 10 * tierOf(o, input.sensitivity);
 
 function beats(input: MatchInput, raw: Raw, against: Raw | null): boolean {
   if (!against) return true;
@@ -75,8 +89,35 @@ export function whatElse(input: MatchInput, raw: readonly Raw[], options: readon
   const take = (kind: WhatElse['kind'], candidates: readonly Candidate[]): readonly WhatElse[] => {
     const than = yardstickOf(candidates.map((c) => c.raw));
     const [top] = [...candidates].sort((a, b) => worth(input, b.raw, than) - worth(input, a.raw, than));
-    return top ? [{ kind, fromOn: top.fromOn, afterPatchTest: top.afterPatchTest, option: { ...top.raw, tier: tierOf(top.raw, input.sensitivity), score: rawScore(input, top.raw, yardstickOf([top.raw, ...(top.against ? [top.against] : [])])) } }] : [];
+    return top
+      ? [
+          {
+            kind,
+            fromOn: top.fromOn,
+            afterPatchTest: top.afterPatchTest,
+            option: {
+              ...top.raw,
+              tier: tierOf(top.raw, input.sensitivity),
+              score: rawScore(input, top.raw, yardstickOf([top.raw, ...(top.against ? [top.against] : [])])),
+            },
+          },
+        ]
+      : [];
   };
-  const otherFamily = raw.filter((o) => only(o, OTHER_FAMILY)).map((o): Candidate => ({ raw: { ...o, eligible: true }, fromOn: null, afterPatchTest: false, against: best ?? null })).filter((c) => beats(input, c.raw, c.against));
-  return [...take('later', raw.filter((o) => only(o, IN_TIME)).flatMap((o) => later(input, o, best) ?? [])), ...take('other-family', otherFamily)];
+  const otherFamily = raw
+    .filter((o) => only(o, OTHER_FAMILY))
+    .map((o): Candidate => ({
+      raw: { ...o, eligible: true },
+      fromOn: null,
+      afterPatchTest: false,
+      against: best ?? null,
+    }))
+    .filter((c) => beats(input, c.raw, c.against));
+  return [
+    ...take(
+      'later',
+      raw.filter((o) => only(o, IN_TIME)).flatMap((o) => later(input, o, best) ?? []),
+    ),
+    ...take('other-family', otherFamily),
+  ];
 }

@@ -15,23 +15,52 @@ describe('money', () => {
     expect(yearlyTakingsMinor(6400, 7, 46)).toBe(2_060_800n);
   });
   it('is exact over the whole range and refuses fractions', () => {
-    fc.assert(fc.property(fc.maxSafeInteger().map(Math.abs), fc.nat(1000), fc.nat(53), (price, visits, weeks) => {
-      expect(yearlyTakingsMinor(price, visits, weeks) / BigInt(Math.max(1, visits * weeks))).toBe(visits * weeks === 0 ? 0n : BigInt(price));
-    }), { seed: 1 });
+    fc.assert(
+      fc.property(fc.maxSafeInteger().map(Math.abs), fc.nat(1000), fc.nat(53), (price, visits, weeks) => {
+        expect(yearlyTakingsMinor(price, visits, weeks) / BigInt(Math.max(1, visits * weeks))).toBe(
+          visits * weeks === 0 ? 0n : BigInt(price),
+        );
+      }),
+      { seed: 1 },
+    );
     expect(() => yearlyTakingsMinor(64.5, 7, 46)).toThrow(RangeError);
   });
 });
 
 describe('marginOf', () => {
   it('takes off materials, hands and room: 30.00 − 2.50 − 12.00 − 4.50 = 11.00, 22.00 an hour (arithmetic)', () => {
-    expect(marginOf({ priceMinor: 3000, materialsMinor: 250, minutes: 30 }, { labourMinorPerHour: 2400, roomMinorPerHour: 900 })).toEqual({ priceMinor: 3000, materialsMinor: 250, labourMinor: 1200, roomMinor: 450, marginMinor: 1100, marginPerHourMinor: 2200 });
+    expect(
+      marginOf(
+        { priceMinor: 3000, materialsMinor: 250, minutes: 30 },
+        { labourMinorPerHour: 2400, roomMinorPerHour: 900 },
+      ),
+    ).toEqual({
+      priceMinor: 3000,
+      materialsMinor: 250,
+      labourMinor: 1200,
+      roomMinor: 450,
+      marginMinor: 1100,
+      marginPerHourMinor: 2200,
+    });
   });
   it('never looks better than it is, and stays in whole units', () => {
-    fc.assert(fc.property(fc.nat(100_000), fc.nat(20_000), fc.double({ min: 0.1, max: 400, noNaN: true }), fc.nat(9000), fc.nat(9000), (priceMinor, materialsMinor, minutes, labourMinorPerHour, roomMinorPerHour) => {
-      const m = marginOf({ priceMinor, materialsMinor, minutes }, { labourMinorPerHour, roomMinorPerHour });
-      expect(Object.values(m).every(Number.isInteger)).toBe(true);
-      expect(m.marginMinor).toBeLessThanOrEqual(priceMinor - materialsMinor - ((labourMinorPerHour + roomMinorPerHour) * minutes) / 60);
-    }), { seed: 3 });
+    fc.assert(
+      fc.property(
+        fc.nat(100_000),
+        fc.nat(20_000),
+        fc.double({ min: 0.1, max: 400, noNaN: true }),
+        fc.nat(9000),
+        fc.nat(9000),
+        (priceMinor, materialsMinor, minutes, labourMinorPerHour, roomMinorPerHour) => {
+          const m = marginOf({ priceMinor, materialsMinor, minutes }, { labourMinorPerHour, roomMinorPerHour });
+          expect(Object.values(m).every(Number.isInteger)).toBe(true);
+          expect(m.marginMinor).toBeLessThanOrEqual(
+            priceMinor - materialsMinor - ((labourMinorPerHour + roomMinorPerHour) * minutes) / 60,
+          );
+        },
+      ),
+      { seed: 3 },
+    );
   });
 });
 

@@ -24,7 +24,13 @@ export interface VisitParts {
 }
 
 /** The real parts of a visit, minutes. `passes` later rounds take a third of the first each. */
-export function visitParts(scheduleS: number, hairs: number, zones: number, extraPasses: number, newcomer: boolean): VisitParts {
+export function visitParts(
+  scheduleS: number,
+  hairs: number,
+  zones: number,
+  extraPasses: number,
+  newcomer: boolean,
+): VisitParts {
   const factor = newcomer ? NEWCOMER_FACTOR : 1;
   return {
     prepareMin: ((CONSULT_S + PREPARE_ZONE_S * zones) / 60) * factor,

@@ -1,5 +1,5 @@
-// What a visit uses up, from its strips: grams with waste, sticks (one per dip), cloths, gloves, cleanser, oil, powder, gauze.
-// Shares and amounts per cm² from memory; prices in integer minor units, never floating money.
+// What a visit uses up, from its strips: grams with waste, sticks (one per dip), cloths, gloves, cleanser, oil, powder,
+// gauze. Shares and amounts per cm² from memory; prices in integer minor units, never floating money.
 
 import type { MannerName, Product } from '../products';
 
@@ -23,10 +23,12 @@ export const massOnSkinG = (use: StripUse): number =>
   use.areaCm2 * (use.thicknessMm / 10) * (use.product.densityKgM3 / 1000) * RIM_FACTOR[use.manner];
 
 /** Product taken for one strip, waste included, g. Hand paste serves several strokes before it goes into the bin. */
-export const massUsedG = (use: StripUse): number => massOnSkinG(use) * (use.manner === 'hand' ? 0.35 : 1) * (1 + WASTE[use.manner]);
+export const massUsedG = (use: StripUse): number =>
+  massOnSkinG(use) * (use.manner === 'hand' ? 0.35 : 1) * (1 + WASTE[use.manner]);
 
 /** Dips into the pot for one strip: a stick each. */
-export const dipsFor = (use: StripUse): number => (use.manner === 'hand' ? 0 : Math.max(use.coats, Math.ceil(massOnSkinG(use) / LOAD_G[use.manner])));
+export const dipsFor = (use: StripUse): number =>
+  use.manner === 'hand' ? 0 : Math.max(use.coats, Math.ceil(massOnSkinG(use) / LOAD_G[use.manner]));
 
 export interface MaterialLine {
   readonly item: string;
@@ -38,10 +40,16 @@ export interface MaterialLine {
 /** Shop prices of small items, minor units per piece, pair, ml or g (from memory). */
 const SMALL_PRICE = { stick: 4, cloth: 5, gloves: 18, cleanser: 1, oil: 2, powder: 1, gauze: 2 } as const;
 
-const line = (item: keyof typeof SMALL_PRICE, amount: number, unit: MaterialLine['unit']): MaterialLine => ({ item, amount, unit, costMinor: Math.ceil(amount) * SMALL_PRICE[item] });
+const line = (item: keyof typeof SMALL_PRICE, amount: number, unit: MaterialLine['unit']): MaterialLine => ({
+  item,
+  amount,
+  unit,
+  costMinor: Math.ceil(amount) * SMALL_PRICE[item],
+});
 
 /** Product cost in minor units, rounded up to the whole unit. */
-export const productCostMinor = (grams: number, priceMinorPerKg: number): number => Math.ceil((Math.ceil(grams * 10) * priceMinorPerKg) / 10_000);
+export const productCostMinor = (grams: number, priceMinorPerKg: number): number =>
+  Math.ceil((Math.ceil(grams * 10) * priceMinorPerKg) / 10_000);
 
 export interface UseInput {
   readonly strips: readonly StripUse[];
@@ -56,9 +64,14 @@ export interface UseInput {
 export function materialsFor({ strips, areaCm2, prep, clothReuse }: UseInput): readonly MaterialLine[] {
   if (strips.length === 0) return [];
   const grams = new Map<string, { product: Product; grams: number }>();
-  for (const s of strips) grams.set(s.product.id, { product: s.product, grams: (grams.get(s.product.id)?.grams ?? 0) + massUsedG(s) });
+  for (const s of strips) {
+    grams.set(s.product.id, { product: s.product, grams: (grams.get(s.product.id)?.grams ?? 0) + massUsedG(s) });
+  }
   const products = [...grams.values()].map(({ product, grams: g }): MaterialLine => ({
-    item: product.id, amount: Math.ceil(g * 10) / 10, unit: 'g', costMinor: productCostMinor(g, product.priceMinorPerKg),
+    item: product.id,
+    amount: Math.ceil(g * 10) / 10,
+    unit: 'g',
+    costMinor: productCostMinor(g, product.priceMinorPerKg),
   }));
   const dips = strips.reduce((n, s) => n + dipsFor(s), 0);
   const cloths = Math.ceil(strips.filter((s) => s.manner === 'cloth').length / clothReuse);

@@ -1,5 +1,5 @@
-// Meaning of a case, beyond its shape: sides, zones given twice or inside another, marks and strokes on the sheet, dates in order.
-// All faults are reported together, each with its path.
+// Meaning of a case, beyond its shape: sides, zones given twice or inside another, marks and strokes on the sheet,
+// dates in order. All faults are reported together, each with its path.
 
 import { INSIDE, sidesOf, sheetFor, ZONES } from '../anatomy';
 import { checkRuleChange, zoneKey } from '../screening';
@@ -17,15 +17,25 @@ function handStripFaults({ family, way, strips }: HandStrips, path: string): rea
   const worked = SHIPPED_PRODUCTS.some((p) => p.family === family && waysOf(p).includes(way));
   return [
     ...(worked ? [] : [{ path: `${path}.way`, message: `Nothing of the family "${family}" is worked this way.` }]),
-    ...strips.flatMap((s, i) => (regionArea([s.outline]) > 0 ? [] : [{ path: `${path}.strips[${i}].outline`, message: 'The strip has no area.' }])),
+    ...strips.flatMap((s, i) =>
+      regionArea([s.outline]) > 0 ? [] : [{ path: `${path}.strips[${i}].outline`, message: 'The strip has no area.' }],
+    ),
   ];
 }
 
-function zoneFaults(zone: ZoneCase, path: string, visit: VisitCase, catalogue: readonly Product[]): readonly CaseFault[] {
+function zoneFaults(
+  zone: ZoneCase,
+  path: string,
+  visit: VisitCase,
+  catalogue: readonly Product[],
+): readonly CaseFault[] {
   const faults: CaseFault[] = [];
   const facts = ZONES[zone.zone];
   if (!sidesOf(facts).includes(zone.side)) {
-    faults.push({ path: `${path}.side`, message: facts.paired ? `${facts.name} has a left and a right side.` : `${facts.name} is in the middle.` });
+    faults.push({
+      path: `${path}.side`,
+      message: facts.paired ? `${facts.name} has a left and a right side.` : `${facts.name} is in the middle.`,
+    });
     return faults;
   }
   const sheet = sheetFor(facts, zone.side, visit.client, zone.sheetCm);
@@ -34,38 +44,70 @@ function zoneFaults(zone: ZoneCase, path: string, visit: VisitCase, catalogue: r
   const offBox = ([x, y]: readonly [number, number]): boolean => x < 0 || y < 0 || x > widthCm || y > heightCm;
   const box = `0–${widthCm.toFixed(1)} by 0–${heightCm.toFixed(1)} cm`;
   zone.strokes?.forEach((s, i) => {
-    if (offBox(s.at)) faults.push({ path: `${path}.strokes[${i}].at`, message: `The stroke is off the sheet (${box}).` });
-    if (Math.hypot(s.towards[0], s.towards[1]) === 0) faults.push({ path: `${path}.strokes[${i}].towards`, message: 'The stroke has no direction.' });
+    if (offBox(s.at)) {
+      faults.push({ path: `${path}.strokes[${i}].at`, message: `The stroke is off the sheet (${box}).` });
+    }
+    if (Math.hypot(s.towards[0], s.towards[1]) === 0) {
+      faults.push({ path: `${path}.strokes[${i}].towards`, message: 'The stroke has no direction.' });
+    }
   });
   zone.marks?.forEach((m, i) => {
     if (offBox(m.at)) faults.push({ path: `${path}.marks[${i}].at`, message: `The mark is off the sheet (${box}).` });
-    if (m.since !== undefined && m.since > visit.on) faults.push({ path: `${path}.marks[${i}].since`, message: 'The date is after the visit.' });
+    if (m.since !== undefined && m.since > visit.on) {
+      faults.push({ path: `${path}.marks[${i}].since`, message: 'The date is after the visit.' });
+    }
   });
   zone.densities?.forEach((d, i) => {
-    if (offBox(d.at)) faults.push({ path: `${path}.densities[${i}].at`, message: `The place is off the sheet (${box}).` });
+    if (offBox(d.at)) {
+      faults.push({ path: `${path}.densities[${i}].at`, message: `The place is off the sheet (${box}).` });
+    }
   });
   if (zone.product !== undefined) {
     const product = catalogue.find((p) => p.id === zone.product);
     if (!product) faults.push({ path: `${path}.product`, message: `No product "${zone.product}" in the catalogue.` });
-    else if (zone.way !== undefined && !waysOf(product).includes(zone.way)) faults.push({ path: `${path}.way`, message: `${product.name} is not worked this way.` });
+    else if (zone.way !== undefined && !waysOf(product).includes(zone.way)) {
+      faults.push({ path: `${path}.way`, message: `${product.name} is not worked this way.` });
+    }
   }
   if (zone.heat !== undefined) {
     const { product: id, thicknessMm } = zone.heat;
     const product = catalogue.find((p) => p.id === id);
     if (!product) faults.push({ path: `${path}.heat.product`, message: `No product "${id}" in the catalogue.` });
     else {
-      if (thicknessMm !== undefined && !allowsThickness(product.manners, thicknessMm)) faults.push({ path: `${path}.heat.thicknessMm`, message: `${product.name} is not laid ${thicknessMm} mm thick: its label names ${Object.values(product.manners).map((m) => `${m.thicknessMm.min}–${m.thicknessMm.max} mm`).join(' or ')}.` });
+      if (thicknessMm !== undefined && !allowsThickness(product.manners, thicknessMm)) {
+        faults.push({
+          path: `${path}.heat.thicknessMm`,
+          message: `${product.name} is not laid ${thicknessMm} mm thick: its label names ${Object.values(
+            product.manners,
+          )
+            .map((m) => `${m.thicknessMm.min}–${m.thicknessMm.max} mm`)
+            .join(' or ')}.`,
+        });
+      }
     }
   }
-  if (zone.fade === true && !canFade(zone.zone)) faults.push({ path: `${path}.fade`, message: `${facts.name} ends at its border; only the shoulder is thinned out.` });
+  if (zone.fade === true && !canFade(zone.zone)) {
+    faults.push({
+      path: `${path}.fade`,
+      message: `${facts.name} ends at its border; only the shoulder is thinned out.`,
+    });
+  }
   if (zone.handStrips !== undefined) faults.push(...handStripFaults(zone.handStrips, `${path}.handStrips`));
   const { lengthMm, shortestMm, longestMm } = zone.hair;
-  if (shortestMm !== undefined && shortestMm > lengthMm) faults.push({ path: `${path}.hair.shortestMm`, message: 'The shortest hair is longer than the typical one.' });
-  if (longestMm !== undefined && longestMm < lengthMm) faults.push({ path: `${path}.hair.longestMm`, message: 'The longest hair is shorter than the typical one.' });
+  if (shortestMm !== undefined && shortestMm > lengthMm) {
+    faults.push({ path: `${path}.hair.shortestMm`, message: 'The shortest hair is longer than the typical one.' });
+  }
+  if (longestMm !== undefined && longestMm < lengthMm) {
+    faults.push({ path: `${path}.hair.longestMm`, message: 'The longest hair is shorter than the typical one.' });
+  }
   const { lastWaxOn, past } = zone.hair;
-  if (lastWaxOn !== undefined && lastWaxOn > visit.on) faults.push({ path: `${path}.hair.lastWaxOn`, message: 'The last wax is after the visit.' });
+  if (lastWaxOn !== undefined && lastWaxOn > visit.on) {
+    faults.push({ path: `${path}.hair.lastWaxOn`, message: 'The last wax is after the visit.' });
+  }
   past?.forEach((p, i) => {
-    if (p.on >= visit.on) faults.push({ path: `${path}.hair.past[${i}].on`, message: 'A past visit must lie before this one.' });
+    if (p.on >= visit.on) {
+      faults.push({ path: `${path}.hair.past[${i}].on`, message: 'A past visit must lie before this one.' });
+    }
   });
   return faults;
 }
@@ -81,10 +123,14 @@ export function caseFaults(visit: VisitCase, catalogue: readonly Product[] = SHI
   visit.zones.forEach((z, i) => {
     const outer = INSIDE[z.zone] ?? [];
     const holder = visit.zones.find((o) => outer.includes(o.zone) && o.side === z.side);
-    if (holder) faults.push({ path: `zones[${i}].zone`, message: `${z.zone} lies inside ${holder.zone}, which is also given.` });
+    if (holder) {
+      faults.push({ path: `zones[${i}].zone`, message: `${z.zone} lies inside ${holder.zone}, which is also given.` });
+    }
   });
   visit.client.screening?.forEach((f, i) => {
-    if (f.lastOn !== undefined && f.lastOn > visit.on) faults.push({ path: `client.screening[${i}].lastOn`, message: 'The date is after the visit.' });
+    if (f.lastOn !== undefined && f.lastOn > visit.on) {
+      faults.push({ path: `client.screening[${i}].lastOn`, message: 'The date is after the visit.' });
+    }
     f.zones?.forEach((name, j) => {
       const [zone, side] = name.split('/');
       const known = Object.values(ZONES).find((k) => k.id === zone);
@@ -98,13 +144,17 @@ export function caseFaults(visit: VisitCase, catalogue: readonly Product[] = SHI
   });
   visit.studio?.rules?.forEach((change, i) => {
     const checked = checkRuleChange(change);
-    if (!checked.ok) faults.push({ path: `studio.rules[${i}].${checked.error.path ?? 'code'}`, message: checked.error.message });
+    if (!checked.ok) {
+      faults.push({ path: `studio.rules[${i}].${checked.error.path ?? 'code'}`, message: checked.error.message });
+    }
   });
   visit.client.blackout?.forEach((b, i) => {
     if (b.to < b.from) faults.push({ path: `client.blackout[${i}].to`, message: 'The end lies before the beginning.' });
   });
   visit.studio?.products?.forEach((id, i) => {
-    if (!catalogue.some((p) => p.id === id)) faults.push({ path: `studio.products[${i}]`, message: `No product "${id}" in the catalogue.` });
+    if (!catalogue.some((p) => p.id === id)) {
+      faults.push({ path: `studio.products[${i}]`, message: `No product "${id}" in the catalogue.` });
+    }
   });
   return faults;
 }

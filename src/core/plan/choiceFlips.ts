@@ -1,5 +1,6 @@
-// What would flip the choice of a zone: length, coarseness or sensitivity, one at a time and alone, each walked away from today's value
-// on both sides until another product or way is chosen. Length is found to 0.1 mm; the other two go by whole steps of their scale.
+// What would flip the choice of a zone: length, coarseness or sensitivity, one at a time and alone, each walked away
+// from today's value on both sides until another product or way is chosen. Length is found to 0.1 mm; the other two go
+// by whole steps of their scale.
 
 import { exclusionSentence, deciders, type Option } from '../matching';
 import { roundTo, type Result } from '../shared';
@@ -24,7 +25,10 @@ export interface ChoiceFlip {
 const LENGTH_MM = { least: 0.5, most: 20, step: 1, close: 0.1 } as const;
 const DEFAULT_SENSITIVITY = 3;
 
-/** The case with one input set: length and coarseness on every zone of that name (both sides are assessed alike), the rest as it is. */
+/**
+ * The case with one input set: length and coarseness on every zone of that name (both sides are assessed alike), the
+ * rest as it is.
+ */
 function changed(visit: VisitCase, index: number, input: FlipInput, value: number): VisitCase {
   const name = visit.zones[index]?.zone;
   if (input === 'sensitivity') return { ...visit, client: { ...visit.client, sensitivity: value } };
@@ -32,14 +36,22 @@ function changed(visit: VisitCase, index: number, input: FlipInput, value: numbe
     if (input === 'coarseness') return { ...hair, coarseness: value };
     // the spread found today goes along in proportion
     const by = value / hair.lengthMm;
-    return { ...hair, lengthMm: value, ...(hair.shortestMm === undefined ? {} : { shortestMm: hair.shortestMm * by }), ...(hair.longestMm === undefined ? {} : { longestMm: hair.longestMm * by }) };
+    return {
+      ...hair,
+      lengthMm: value,
+      ...(hair.shortestMm === undefined ? {} : { shortestMm: hair.shortestMm * by }),
+      ...(hair.longestMm === undefined ? {} : { longestMm: hair.longestMm * by }),
+    };
   };
   return { ...visit, zones: visit.zones.map((z) => (z.zone === name ? { ...z, hair: hairWith(z.hair) } : z)) };
 }
 
 /** What was chosen by hand is set aside: the question is what the proposal would be. */
 const unforced = (visit: VisitCase, index: number): VisitCase => ({
-  ...visit, zones: visit.zones.map((z) => (z.zone === visit.zones[index]?.zone ? { ...z, product: undefined, way: undefined, heat: undefined } : z)),
+  ...visit,
+  zones: visit.zones.map((z) =>
+    z.zone === visit.zones[index]?.zone ? { ...z, product: undefined, way: undefined, heat: undefined } : z,
+  ),
 });
 
 interface Chosen {
@@ -56,13 +68,25 @@ function whyOf(before: Option, { choice, options }: Chosen): string {
   return old && choice ? `${deciders(choice, old)}.` : '';
 }
 
-/** Flips of one zone's proposal, nearest first for each input. Empty where nothing is proposed today. Errors as of `planVisit`. */
-export function choiceFlips(visit: VisitCase, index: number, settings: PlanSettings = {}): Result<readonly ChoiceFlip[], CaseError> {
+/**
+ * Flips of one zone's proposal, nearest first for each input. Empty where nothing is proposed today. Errors as of
+ * `planVisit`.
+ */
+export function choiceFlips(
+  visit: VisitCase,
+  index: number,
+  settings: PlanSettings = {},
+): Result<readonly ChoiceFlip[], CaseError> {
   const memory = settings.memory ?? planMemory();
   const base = unforced(visit, index);
   const choose = (at: VisitCase): Result<Chosen, CaseError> => {
     const found = chooseVisit(at, { ...settings, memory, choiceOnly: true });
-    return found.ok ? { ok: true, value: { choice: found.value.choices[index] ?? null, options: found.value.zones[index]?.options ?? [] } } : found;
+    return found.ok
+      ? {
+          ok: true,
+          value: { choice: found.value.choices[index] ?? null, options: found.value.zones[index]?.options ?? [] },
+        }
+      : found;
   };
   const today = choose(base);
   const zone = base.zones[index];
@@ -70,7 +94,11 @@ export function choiceFlips(visit: VisitCase, index: number, settings: PlanSetti
   const { choice } = today.value;
   if (!zone || !choice) return { ok: true, value: [] };
   const flips: ChoiceFlip[] = [];
-  const now: Readonly<Record<FlipInput, number>> = { length: zone.hair.lengthMm, coarseness: zone.hair.coarseness, sensitivity: visit.client.sensitivity ?? DEFAULT_SENSITIVITY };
+  const now: Readonly<Record<FlipInput, number>> = {
+    length: zone.hair.lengthMm,
+    coarseness: zone.hair.coarseness,
+    sensitivity: visit.client.sensitivity ?? DEFAULT_SENSITIVITY,
+  };
   for (const input of FLIP_INPUTS) {
     for (const side of ['below', 'above'] as const) {
       const flip = walk(input, side, now[input], choice, (value) => choose(changed(base, index, input, value)));
@@ -80,11 +108,18 @@ export function choiceFlips(visit: VisitCase, index: number, settings: PlanSetti
   return { ok: true, value: flips };
 }
 
-function walk(input: FlipInput, side: ChoiceFlip['side'], now: number, choice: Option, at: (value: number) => Result<Chosen, CaseError>): ChoiceFlip | null {
+function walk(
+  input: FlipInput,
+  side: ChoiceFlip['side'],
+  now: number,
+  choice: Option,
+  at: (value: number) => Result<Chosen, CaseError>,
+): ChoiceFlip | null {
   const up = side === 'above';
   const isLength = input === 'length';
   const [least, most] = isLength ? [LENGTH_MM.least, LENGTH_MM.most] : [1, 5];
-  const next = (value: number): number => (isLength ? value + (up ? 1 : -1) * LENGTH_MM.step : up ? Math.floor(value) + 1 : Math.ceil(value) - 1);
+  const next = (value: number): number =>
+    isLength ? value + (up ? 1 : -1) * LENGTH_MM.step : up ? Math.floor(value) + 1 : Math.ceil(value) - 1;
   let stays = now;
   for (let value = next(now); ; value = next(value)) {
     const tried = Math.min(most, Math.max(least, value));
@@ -94,14 +129,26 @@ function walk(input: FlipInput, side: ChoiceFlip['side'], now: number, choice: O
     if (!same(found.value.choice, choice)) {
       const near = isLength ? narrow(stays, tried, choice, at) : { value: tried, found: found.value };
       const { choice: other } = near.found;
-      return { input, side, now, at: roundTo(near.value, 1), becomes: other ? { product: other.product.id, name: other.product.name, way: other.way } : null, why: whyOf(choice, near.found) };
+      return {
+        input,
+        side,
+        now,
+        at: roundTo(near.value, 1),
+        becomes: other ? { product: other.product.id, name: other.product.name, way: other.way } : null,
+        why: whyOf(choice, near.found),
+      };
     }
     stays = tried;
   }
 }
 
 /** Halves between a length that keeps the choice and one that does not, down to 0.1 mm. */
-function narrow(stays: number, flips: number, choice: Option, at: (value: number) => Result<Chosen, CaseError>): { readonly value: number; readonly found: Chosen } {
+function narrow(
+  stays: number,
+  flips: number,
+  choice: Option,
+  at: (value: number) => Result<Chosen, CaseError>,
+): { readonly value: number; readonly found: Chosen } {
   let [keep, lost] = [stays, flips];
   while (Math.abs(lost - keep) > LENGTH_MM.close) {
     const mid = (keep + lost) / 2;

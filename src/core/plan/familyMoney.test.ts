@@ -21,7 +21,9 @@ describe('familyMoney', () => {
       expect(r.notOn).toEqual([]);
       if (!r.margin) throw new Error('a leg takes every family');
       expect(Object.values(r.margin).every(Number.isInteger)).toBe(true);
-      expect(r.margin.priceMinor - r.margin.materialsMinor - r.margin.labourMinor - r.margin.roomMinor).toBe(r.margin.marginMinor);
+      expect(r.margin.priceMinor - r.margin.materialsMinor - r.margin.labourMinor - r.margin.roomMinor).toBe(
+        r.margin.marginMinor,
+      );
     }
     const chosen = rows.find((r) => r.family === leg.zones[0]?.choice?.family);
     expect(chosen?.strips).toBe(leg.zones.reduce((n, z) => n + z.strips.length, 0));
@@ -29,12 +31,25 @@ describe('familyMoney', () => {
   });
   it('soft is the quickest on a fine leg with enough length and uses the fewest strips (common practice, no source)', () => {
     const fine = { ...hair, lengthMm: 9, coarseness: 2 };
-    const rows = familyMoney(plan({ zone: 'lower-leg-front', side: 'left', hair: fine }, { zone: 'lower-leg-front', side: 'right', hair: fine }), 3200, rates);
+    const rows = familyMoney(
+      plan(
+        { zone: 'lower-leg-front', side: 'left', hair: fine },
+        { zone: 'lower-leg-front', side: 'right', hair: fine },
+      ),
+      3200,
+      rates,
+    );
     const soft = rows.find((r) => r.family === 'soft');
-    expect(rows.every((r) => r.family === 'soft' || (soft && soft.strips < r.strips && soft.tableMinutes < r.tableMinutes))).toBe(true);
+    expect(
+      rows.every((r) => r.family === 'soft' || (soft && soft.strips < r.strips && soft.tableMinutes < r.tableMinutes)),
+    ).toBe(true);
   });
   it('says where a family is ruled out, and gives no figure then', () => {
-    const rows = familyMoney(plan({ zone: 'lower-leg-front', side: 'left', hair }, { zone: 'ear', side: 'left', hair }), 4000, rates);
+    const rows = familyMoney(
+      plan({ zone: 'lower-leg-front', side: 'left', hair }, { zone: 'ear', side: 'left', hair }),
+      4000,
+      rates,
+    );
     expect(rows.find((r) => r.family === 'soft')).toMatchObject({ notOn: ['ear/left'], margin: null });
     expect(rows.find((r) => r.family === 'hard')?.margin).not.toBeNull();
   });

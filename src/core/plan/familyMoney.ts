@@ -1,5 +1,5 @@
-// The same visit worked with one family throughout: material, minutes and what is left over, side by side. From the options that the
-// match has found anyway; a family that some zone rules out is said to be so.
+// The same visit worked with one family throughout: material, minutes and what is left over, side by side. From the
+// options that the match has found anyway; a family that some zone rules out is said to be so.
 
 import { FAMILIES, type Family } from '../anatomy';
 import { marginOf, type Margin, type Rates } from '../materials';
@@ -23,11 +23,24 @@ export function familyMoney(plan: Plan, priceMinor: number, rates: Rates): reado
   const products = new Set(zones.flatMap((z) => z.options.map((o) => o.product)));
   const small = plan.materials.filter((m) => !products.has(m.item)).reduce((s, m) => s + m.costMinor, 0);
   return FAMILIES.map((family): FamilyMoney => {
-    const best = zones.map((z) => ({ zone: z, option: z.options.find((o): o is PlanOption => o.family === family && o.eligible) }));
+    const best = zones.map((z) => ({
+      zone: z,
+      option: z.options.find((o): o is PlanOption => o.family === family && o.eligible),
+    }));
     const notOn = best.filter((b) => !b.option).map((b) => `${b.zone.zone}/${b.zone.side}`);
     const sum = (of: (o: PlanOption) => number): number => best.reduce((s, b) => s + (b.option ? of(b.option) : 0), 0);
     const tableMinutes = sum((o) => o.tableMinutes);
     const minutes = Math.max(1, plan.time.bookingMinutes - plan.time.tableMinutes + tableMinutes);
-    return { family, notOn, strips: sum((o) => o.strips), tableMinutes, minutes, margin: zones.length === 0 || notOn.length > 0 ? null : marginOf({ priceMinor, materialsMinor: sum((o) => o.costMinor) + small, minutes }, rates) };
+    return {
+      family,
+      notOn,
+      strips: sum((o) => o.strips),
+      tableMinutes,
+      minutes,
+      margin:
+        zones.length === 0 || notOn.length > 0
+          ? null
+          : marginOf({ priceMinor, materialsMinor: sum((o) => o.costMinor) + small, minutes }, rates),
+    };
   });
 }

@@ -5,8 +5,19 @@ import type { ClientCase, VisitCase, ZoneCase } from './visitCase';
 
 const memory = planMemory();
 const visit = (zone: Partial<ZoneCase> = {}, client: Partial<ClientCase> = {}): VisitCase => ({
-  version: 1, on: '2027-05-14', client: { consent: true, ...client },
-  zones: [{ zone: 'underarm', side: 'left', hair: { lengthMm: 7, coarseness: 3, density: 3 }, product: 'film-hard', way: 'with', ...zone }],
+  version: 1,
+  on: '2027-05-14',
+  client: { consent: true, ...client },
+  zones: [
+    {
+      zone: 'underarm',
+      side: 'left',
+      hair: { lengthMm: 7, coarseness: 3, density: 3 },
+      product: 'film-hard',
+      way: 'with',
+      ...zone,
+    },
+  ],
 });
 const heat = (v: VisitCase) => {
   const plan = planVisit(v, { memory });
@@ -30,13 +41,18 @@ describe('a slab and a touch asked for by hand', () => {
     expect(within.workingC.target).toBeCloseTo(usual.workingC.min + 0.5, 1);
     const over = heat(visit({ heat: { product: 'film-hard', touchC: 64 } }));
     expect(over.workingC.target).toBe(usual.workingC.max);
-    expect(over.reasons).toMatch(/64 °C was asked for; the window runs from [\d.]+ to [\d.]+ °C, so it is planned with/);
+    expect(over.reasons).toMatch(
+      /64 °C was asked for; the window runs from [\d.]+ to [\d.]+ °C, so it is planned with/,
+    );
   });
   it('count for their product only', () => {
     expect(heat(visit({ heat: { product: 'cream-hard', thicknessMm: 3 } })).thicknessMm).toBe(2);
   });
   it('are refused by their field beyond the label, or for a product that is not there', () => {
-    for (const [wish, path] of [[{ product: 'film-hard', thicknessMm: 5 }, 'zones[0].heat.thicknessMm'], [{ product: 'no-such' }, 'zones[0].heat.product']] as const) {
+    for (const [wish, path] of [
+      [{ product: 'film-hard', thicknessMm: 5 }, 'zones[0].heat.thicknessMm'],
+      [{ product: 'no-such' }, 'zones[0].heat.product'],
+    ] as const) {
       const plan = planVisit(visit({ heat: wish }));
       expect(plan.ok ? [] : plan.error.details.map((d) => d.path)).toContain(path);
     }
@@ -44,7 +60,9 @@ describe('a slab and a touch asked for by hand', () => {
 });
 
 describe('how wax felt at past visits', () => {
-  const felt = (word: 'too-warm' | 'right' | 'too-cool', n = 1): Partial<ClientCase> => ({ heatFelt: Array.from({ length: n }, (_, i) => ({ on: `2027-0${i + 1}-10`, marginK: -1, felt: word })) });
+  const felt = (word: 'too-warm' | 'right' | 'too-cool', n = 1): Partial<ClientCase> => ({
+    heatFelt: Array.from({ length: n }, (_, i) => ({ on: `2027-0${i + 1}-10`, marginK: -1, felt: word })),
+  });
 
   it('"too warm" makes the next plan cooler and says why; the label and the flow stay where they are', () => {
     const [usual, warm] = [heat(visit()), heat(visit({}, felt('too-warm')))];
@@ -61,10 +79,27 @@ describe('how wax felt at past visits', () => {
     expect(cool.workingC.max).toBeLessThanOrEqual(cool.bands.labelC[1]);
   });
   it('counts visits, not answers, and hears nothing in paste that was right at body heat', () => {
-    const two = heat(visit({}, { heatFelt: [{ on: '2027-04-10', marginK: -1, felt: 'too-warm', zone: 'underarm' }, { on: '2027-04-10', marginK: -1, felt: 'too-warm', zone: 'upper-lip' }] }));
+    const two = heat(
+      visit(
+        {},
+        {
+          heatFelt: [
+            { on: '2027-04-10', marginK: -1, felt: 'too-warm', zone: 'underarm' },
+            { on: '2027-04-10', marginK: -1, felt: 'too-warm', zone: 'upper-lip' },
+          ],
+        },
+      ),
+    );
     expect(two.learned?.visits).toBe(1);
     expect(two.reasons).toContain('after what one visit said');
-    expect(heat(visit({}, { heatFelt: [1, 2, 3, 4].map((m) => ({ on: `2027-0${m}-10`, marginK: -7.7, felt: 'right' as const })) }))).toMatchObject({ learned: null, limitC: heat(visit()).limitC });
+    expect(
+      heat(
+        visit(
+          {},
+          { heatFelt: [1, 2, 3, 4].map((m) => ({ on: `2027-0${m}-10`, marginK: -7.7, felt: 'right' as const })) },
+        ),
+      ),
+    ).toMatchObject({ learned: null, limitC: heat(visit()).limitC });
   });
   it('caution wins: where the screening lowers the limit, what was learned does not raise it again', () => {
     const numbed = { screening: [{ fact: 'numbing-cream' as const }] };

@@ -7,8 +7,12 @@ import { PRESS_S, pullS } from './stripJobs';
 /** Groups in order of work; lay times are those of the schedule. */
 export function liveGroups(plan: Plan): readonly LiveGroup[] {
   const layS = new Map<string, number>();
-  for (const e of plan.schedule.events) if (e.do === 'lay' && e.strip !== null && !layS.has(e.strip)) layS.set(e.strip, e.forS);
-  const strips = new Map<string, { strip: PlanStrip; zone: PlanZone }>(plan.zones.flatMap((zone) => zone.strips.map((strip) => [strip.id, { strip, zone }])));
+  for (const e of plan.schedule.events) {
+    if (e.do === 'lay' && e.strip !== null && !layS.has(e.strip)) layS.set(e.strip, e.forS);
+  }
+  const strips = new Map<string, { strip: PlanStrip; zone: PlanZone }>(
+    plan.zones.flatMap((zone) => zone.strips.map((strip) => [strip.id, { strip, zone }])),
+  );
   return plan.schedule.groups.map(({ product, strips: ids }): LiveGroup => {
     const index = new Map(ids.map((id, i) => [id, i]));
     const indices = (list: readonly string[]): readonly number[] => list.flatMap((id) => index.get(id) ?? []);
@@ -16,13 +20,24 @@ export function liveGroups(plan: Plan): readonly LiveGroup[] {
       const found = strips.get(id);
       if (!found) return [];
       const { strip, zone } = found;
-      return [{
-        id, side: zone.side === 'middle' ? null : zone.side, layS: layS.get(id) ?? 10, coats: zone.choice?.coats === 2 ? 2 : 1,
-        setMinS: strip.setS.min, setMaxS: strip.setS.max, pullS: pullS(strip.lengthMm / 10, strip.pulls), pressS: PRESS_S,
-        needs: indices(strip.spreadWith === null ? strip.needsBefore : [...strip.needsBefore, strip.spreadWith]), touches: indices(strip.touches),
-      }];
+      return [
+        {
+          id,
+          side: zone.side === 'middle' ? null : zone.side,
+          layS: layS.get(id) ?? 10,
+          coats: zone.choice?.coats === 2 ? 2 : 1,
+          setMinS: strip.setS.min,
+          setMaxS: strip.setS.max,
+          pullS: pullS(strip.lengthMm / 10, strip.pulls),
+          pressS: PRESS_S,
+          needs: indices(strip.spreadWith === null ? strip.needsBefore : [...strip.needsBefore, strip.spreadWith]),
+          touches: indices(strip.touches),
+        },
+      ];
     });
-    const sequence = plan.schedule.events.flatMap((e) => ((e.do === 'lay' || e.do === 'pull') && e.strip !== null ? (index.get(e.strip) ?? []) : []));
+    const sequence = plan.schedule.events.flatMap((e) =>
+      (e.do === 'lay' || e.do === 'pull') && e.strip !== null ? (index.get(e.strip) ?? []) : [],
+    );
     return { product, jobs, sequence, maxOnSkin: plan.schedule.maxOnSkin, walkS: plan.schedule.walkS };
   });
 }

@@ -1,5 +1,6 @@
-// What planning remembers from one call to the next: results of the costly engines by the whole of their input. A plan made with a
-// memory equals one made without; it is only sooner there, e.g. after an answer at the consultation that moves no strip.
+// What planning remembers from one call to the next: results of the costly engines by the whole of their input. A plan
+// made with a memory equals one made without; it is only sooner there, e.g. after an answer at the consultation that
+// moves no strip.
 
 import type { Schedule } from '../hands';
 import type { LearnedGrowth } from '../hair';
@@ -17,4 +18,11 @@ export interface PlanMemory {
 }
 
 /** Room for some dozens of zones; a layout is some tens of kilobytes. */
-export const planMemory = (): PlanMemory => ({ windows: recaller(600), openers: recaller(200), heats: recaller(600), layouts: recaller(240), schedules: recaller(600), learned: recaller(200) });
+export const planMemory = (): PlanMemory => ({
+  windows: recaller(600),
+  openers: recaller(200),
+  heats: recaller(600),
+  layouts: recaller(240),
+  schedules: recaller(600),
+  learned: recaller(200),
+});

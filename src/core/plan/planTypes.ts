@@ -82,7 +82,11 @@ export interface PlanHeat {
   readonly setS: { readonly min: number; readonly max: number };
   readonly wristTest: true;
   /** The three bands of the window, °C. */
-  readonly bands: { readonly flowC: readonly [number, number]; readonly feelMaxC: number; readonly labelC: readonly [number, number] };
+  readonly bands: {
+    readonly flowC: readonly [number, number];
+    readonly feelMaxC: number;
+    readonly labelC: readonly [number, number];
+  };
   /** Felt limit of this client on this skin, °C, with what was learned. */
   readonly limitC: number;
   /** What bounds the window below and above, in words. */
@@ -108,11 +112,22 @@ export interface PlanZone {
   readonly crossingShare: number;
   readonly outline: Ring;
   readonly excluded: readonly Exclusion[];
-  readonly choice: { readonly product: string; readonly family: Family; readonly way: Way; readonly coats: number; readonly passes: number } | null;
+  readonly choice: {
+    readonly product: string;
+    readonly family: Family;
+    readonly way: Way;
+    readonly coats: number;
+    readonly passes: number;
+  } | null;
   readonly heat: PlanHeat | null;
   readonly options: readonly PlanOption[];
   /** What would suit better: later, or with a family that the studio leaves out. */
-  readonly better: readonly { readonly product: string; readonly way: Way; readonly kind: 'later' | 'other-family'; readonly fromOn: CivilDate | null }[];
+  readonly better: readonly {
+    readonly product: string;
+    readonly way: Way;
+    readonly kind: 'later' | 'other-family';
+    readonly fromOn: CivilDate | null;
+  }[];
   readonly reasons: readonly string[];
   readonly strips: readonly PlanStrip[];
   /** Laid out by hand, with the rules that this breaks. */
@@ -143,9 +158,22 @@ export interface WorkGroup {
 export interface Plan {
   readonly version: 1;
   readonly on: CivilDate;
-  readonly screening: { readonly outcome: Outcome; readonly earliestOn: CivilDate | null; readonly reasons: readonly Reason[]; readonly ruleSet: string };
+  readonly screening: {
+    readonly outcome: Outcome;
+    readonly earliestOn: CivilDate | null;
+    readonly reasons: readonly Reason[];
+    readonly ruleSet: string;
+  };
   readonly zones: readonly PlanZone[];
-  readonly schedule: { readonly endS: number; readonly lowerBoundS: number; readonly bound: 'proven' | 'formula'; readonly maxOnSkin: number; readonly walkS: number; readonly groups: readonly WorkGroup[]; readonly events: readonly ScheduleEvent[] };
+  readonly schedule: {
+    readonly endS: number;
+    readonly lowerBoundS: number;
+    readonly bound: 'proven' | 'formula';
+    readonly maxOnSkin: number;
+    readonly walkS: number;
+    readonly groups: readonly WorkGroup[];
+    readonly events: readonly ScheduleEvent[];
+  };
   readonly materials: readonly MaterialLine[];
   readonly time: { readonly tableMinutes: number; readonly bookingMinutes: number; readonly parts: VisitParts };
   readonly cost: { readonly materialsMinor: number; readonly currency: string };

@@ -1,5 +1,6 @@
-// Case → plan: screening, then per zone sheet, field, options; the choice for all zones together; strips, schedule, use, time,
-// cost, care, regrowth and return. Pure and deterministic; composes the other rooms and adds no model of its own.
+// Case → plan: screening, then per zone sheet, field, options; the choice for all zones together; strips, schedule,
+// use, time, cost, care, regrowth and return. Pure and deterministic; composes the other rooms and adds no model of its
+// own.
 
 import type { Family } from '../anatomy';
 import { careList, returnDate } from '../care';
@@ -17,7 +18,8 @@ import { stripJobs } from './stripJobs';
 import { blackoutsOf, studioFacts, type VisitCase } from './visitCase';
 import { visitSchedule, type ZoneJobs } from './visitSchedule';
 import { learnedOf, NOTHING_LEARNED, zoneOptions } from './zoneOptions';
-import { planRegrowth, planZone } from './zonePlan';
+import { planRegrowth } from './regrowthPlan';
+import { planZone } from './zonePlan';
 import { hairOf, prepareZone, type ZoneWork } from './zoneWork';
 
 export interface CaseError extends CoreError {
@@ -43,9 +45,15 @@ export function judgeCase(visit: VisitCase): Judgement {
   const { client } = visit;
   const ruleSet = ruleSetOf(visit.studio?.rules ?? []);
   return judge({
-    ruleSet: ruleSet.ok ? ruleSet.value : undefined, overrides: client.overrides,
-    on: visit.on, consent: client.consent, guardianConsent: client.guardianConsent ?? false, ageYears: client.ageYears, sensitivity: client.sensitivity ?? 3,
-    facts: client.screening ?? [], zones: visit.zones.map((z) => ({ zone: z.zone, side: z.side, hair: hairOf(z), marks: z.marks })),
+    ruleSet: ruleSet.ok ? ruleSet.value : undefined,
+    overrides: client.overrides,
+    on: visit.on,
+    consent: client.consent,
+    guardianConsent: client.guardianConsent ?? false,
+    ageYears: client.ageYears,
+    sensitivity: client.sensitivity ?? 3,
+    facts: client.screening ?? [],
+    zones: visit.zones.map((z) => ({ zone: z.zone, side: z.side, hair: hairOf(z), marks: z.marks })),
   });
 }
 
@@ -54,12 +62,18 @@ export interface ChosenVisit {
   readonly studio: ReturnType<typeof studioFacts>;
   readonly judgement: Judgement;
   readonly memory: PlanMemory;
-  readonly zones: readonly ({ readonly work: ZoneWork; readonly judgement: ZoneJudgement; readonly learned: LearnedGrowth } & ReturnType<typeof zoneOptions>)[];
+  readonly zones: readonly ({
+    readonly work: ZoneWork;
+    readonly judgement: ZoneJudgement;
+    readonly learned: LearnedGrowth;
+  } & ReturnType<typeof zoneOptions>)[];
   readonly choices: readonly (Option | null)[];
 }
 
 export interface ChooseSettings extends PlanSettings {
-  /** Only the choice counts: growth is not learned and nothing is looked for that would be better later or elsewhere. */
+  /**
+   * Only the choice counts: growth is not learned and nothing is looked for that would be better later or elsewhere.
+   */
   readonly choiceOnly?: boolean;
 }
 
@@ -82,13 +96,38 @@ export function chooseVisit(visit: VisitCase, settings: ChooseSettings = {}): Re
     const own = judgement.zones[i];
     if (!own) return [];
     const learned = choiceOnly ? NOTHING_LEARNED : learnedOf(work, visit.on, memory);
-    return [{ work, judgement: own, learned, ...zoneOptions({ work, on: visit.on, client: visit.client, studio, judgement: own, learned, memory, choiceOnly }) }];
+    return [
+      {
+        work,
+        judgement: own,
+        learned,
+        ...zoneOptions({
+          work,
+          on: visit.on,
+          client: visit.client,
+          studio,
+          judgement: own,
+          learned,
+          memory,
+          choiceOnly,
+        }),
+      },
+    ];
   });
-  const choices = chooseTogether(zones.map((z) => ({ options: z.options, stopped: isStopped(z.judgement.outcome) || z.work.hairAreaCm2 < LEAST_HAIR_CM2, force: z.match.force })));
+  const choices = chooseTogether(
+    zones.map((z) => ({
+      options: z.options,
+      stopped: isStopped(z.judgement.outcome) || z.work.hairAreaCm2 < LEAST_HAIR_CM2,
+      force: z.match.force,
+    })),
+  );
   return ok({ studio, judgement, memory, zones, choices });
 }
 
-/** Plans a visit. Error `case.invalid` with every fault of meaning and its path; the shape is checked before, at the edge. */
+/**
+ * Plans a visit. Error `case.invalid` with every fault of meaning and its path; the shape is checked before, at the
+ * edge.
+ */
 export function planVisit(visit: VisitCase, settings: PlanSettings = {}): Result<Plan, CaseError> {
   const found = chooseVisit(visit, settings);
   if (!found.ok) return found;
@@ -97,16 +136,40 @@ export function planVisit(visit: VisitCase, settings: PlanSettings = {}): Result
     const choice = choices[i];
     return choice ? [{ ...z, choice }] : [];
   });
-  const schedule = visitSchedule(chosen.map(({ work, choice }): ZoneJobs => zoneJobs(work, choice, studio.level)), studio.maxOnSkin, studio.walkS, memory);
+  const schedule = visitSchedule(
+    chosen.map(({ work, choice }): ZoneJobs => zoneJobs(work, choice, studio.level)),
+    studio.maxOnSkin,
+    studio.walkS,
+    memory,
+  );
   const orderOf = new Map<string, number>();
-  for (const e of schedule.events) if (e.do === 'lay' && e.strip && !orderOf.has(e.strip)) orderOf.set(e.strip, orderOf.size + 1);
-  const planZones = zones.map((z, i) => planZone({ ...z, client: visit.client, memory, choice: choices[i] ?? null, orderOf, level: studio.level, withField: settings.withField ?? false }));
+  for (const e of schedule.events) {
+    if (e.do === 'lay' && e.strip && !orderOf.has(e.strip)) orderOf.set(e.strip, orderOf.size + 1);
+  }
+  const planZones = zones.map((z, i) =>
+    planZone({
+      ...z,
+      client: visit.client,
+      memory,
+      choice: choices[i] ?? null,
+      orderOf,
+      level: studio.level,
+      withField: settings.withField ?? false,
+    }),
+  );
   const regrowth = zones.map((z) => planRegrowth(z.work, z.match, studio, z.learned, visit.on));
   const materials = materialsFor({
-    strips: chosen.flatMap(({ work, choice }) => work.layout(choice.product, choice.way).strips.map((s) => ({
-      product: choice.product, manner: mannerName(choice.family, choice.way), areaCm2: s.areaCm2, thicknessMm: choice.window.thicknessMm, coats: choice.coats,
-    }))),
-    areaCm2: chosen.reduce((s, z) => s + z.work.hairAreaCm2, 0), prep: studio.schools.prep,
+    strips: chosen.flatMap(({ work, choice }) =>
+      work.layout(choice.product, choice.way).strips.map((s) => ({
+        product: choice.product,
+        manner: mannerName(choice.family, choice.way),
+        areaCm2: s.areaCm2,
+        thicknessMm: choice.window.thicknessMm,
+        coats: choice.coats,
+      })),
+    ),
+    areaCm2: chosen.reduce((s, z) => s + z.work.hairAreaCm2, 0),
+    prep: studio.schools.prep,
     clothReuse: Math.max(1, ...chosen.map((z) => CLOTH_REUSE[z.choice.family])),
   });
   const hairs = chosen.reduce((s, z) => s + z.choice.toTweeze, 0);
@@ -115,28 +178,70 @@ export function planVisit(visit: VisitCase, settings: PlanSettings = {}): Result
   const parts = visitParts(schedule.endS, hairs, chosen.length, extraPasses, newcomer);
   const { endS, lowerBoundS, bound, maxOnSkin, groups, events } = schedule;
   return ok({
-    version: 1, on: visit.on, screening: { outcome: judgement.outcome, earliestOn: judgement.earliestOn, reasons: judgement.reasons, ruleSet: judgement.ruleSet },
-    zones: planZones, schedule: { endS, lowerBoundS, bound, maxOnSkin, walkS: studio.walkS, groups, events }, materials,
-    time: chosen.length === 0 ? { tableMinutes: 0, bookingMinutes: 0, parts: { prepareMin: 0, layPullMin: 0, readMin: 0, finishMin: 0, turnoverMin: 0 } } : { tableMinutes: roundTo(tableMinutes(endS, hairs), 1), bookingMinutes: bookingMinutes(parts), parts },
+    version: 1,
+    on: visit.on,
+    screening: {
+      outcome: judgement.outcome,
+      earliestOn: judgement.earliestOn,
+      reasons: judgement.reasons,
+      ruleSet: judgement.ruleSet,
+    },
+    zones: planZones,
+    schedule: { endS, lowerBoundS, bound, maxOnSkin, walkS: studio.walkS, groups, events },
+    materials,
+    time:
+      chosen.length === 0
+        ? {
+            tableMinutes: 0,
+            bookingMinutes: 0,
+            parts: { prepareMin: 0, layPullMin: 0, readMin: 0, finishMin: 0, turnoverMin: 0 },
+          }
+        : { tableMinutes: roundTo(tableMinutes(endS, hairs), 1), bookingMinutes: bookingMinutes(parts), parts },
     cost: { materialsMinor: totalMinor(materials), currency: settings.currency ?? 'EUR' },
-    care: careList(chosen.map((z) => z.work.zone.id), chosen.map((z) => z.choice.family)), regrowth,
-    returnOn: returnDate(returnWindows(zones.map((z, i) => ({ work: z.work, options: z.options, choice: choices[i] ?? null })), regrowth), blackoutsOf(visit.client)),
+    care: careList(
+      chosen.map((z) => z.work.zone.id),
+      chosen.map((z) => z.choice.family),
+    ),
+    regrowth,
+    returnOn: returnDate(
+      returnWindows(
+        zones.map((z, i) => ({ work: z.work, options: z.options, choice: choices[i] ?? null })),
+        regrowth,
+      ),
+      blackoutsOf(visit.client),
+    ),
   });
 }
 
 const zoneJobs = (work: ZoneWork, choice: Option, level: ReturnType<typeof studioFacts>['level']): ZoneJobs => ({
-  zone: work.zone.id, product: choice.product.id,
+  zone: work.zone.id,
+  product: choice.product.id,
   jobs: stripJobs({
-    strips: work.layout(choice.product, choice.way).strips, side: work.input.side, manner: mannerName(choice.family, choice.way), coats: choice.coats, setS: choice.setS, level, face: work.zone.face, zone: work.zone.id, family: choice.family, coarseness: work.hair.coarseness, spread: isSpread(work.zone, choice.family, choice.way),
+    strips: work.layout(choice.product, choice.way).strips,
+    side: work.input.side,
+    manner: mannerName(choice.family, choice.way),
+    coats: choice.coats,
+    setS: choice.setS,
+    level,
+    face: work.zone.face,
+    zone: work.zone.id,
+    family: choice.family,
+    coarseness: work.hair.coarseness,
+    spread: isSpread(work.zone, choice.family, choice.way),
   }),
 });
 
 /** One window a zone: the chosen family's, or where nothing is chosen the best option's. */
-function returnWindows(zones: readonly { work: ZoneWork; options: readonly Option[]; choice: Option | null }[], regrowth: Plan['regrowth']): readonly { label: string; fromOn: string; toOn: string }[] {
+function returnWindows(
+  zones: readonly { work: ZoneWork; options: readonly Option[]; choice: Option | null }[],
+  regrowth: Plan['regrowth'],
+): readonly { label: string; fromOn: string; toOn: string }[] {
   return zones.flatMap(({ work, options, choice }, i) => {
     const family = choice?.family ?? options.find((o) => o.eligible)?.family;
     const window = regrowth[i]?.ready.find((r) => r.family === family);
     const side = work.input.side === 'middle' ? '' : `, ${work.input.side}`;
-    return window ? [{ label: `${work.zone.name.toLowerCase()}${side}`, fromOn: window.fromOn, toOn: window.toOn }] : [];
+    return window
+      ? [{ label: `${work.zone.name.toLowerCase()}${side}`, fromOn: window.fromOn, toOn: window.toOn }]
+      : [];
   });
 }

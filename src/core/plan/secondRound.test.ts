@@ -6,15 +6,56 @@ import { dot, intersectRegions, regionArea, subtractRegions, uniteRings } from '
 import { planVisit } from './planVisit';
 import { secondRound, type SecondRoundInput } from './secondRound';
 
-function round(id: ZoneId, productId: string, marked: readonly number[], more: Partial<SecondRoundInput> = {}, other: StripMark = 'clean') {
+function round(
+  id: ZoneId,
+  productId: string,
+  marked: readonly number[],
+  more: Partial<SecondRoundInput> = {},
+  other: StripMark = 'clean',
+) {
   const side = ZONES[id].paired ? 'left' : 'middle';
-  const made = planVisit({ version: 1, on: '2027-05-14', client: { consent: true }, zones: [{ zone: id, side, hair: { lengthMm: 8, coarseness: 4, density: 3 }, product: productId, way: productId.startsWith('sugar') ? 'moulded' : 'with' }] });
+  const made = planVisit({
+    version: 1,
+    on: '2027-05-14',
+    client: { consent: true },
+    zones: [
+      {
+        zone: id,
+        side,
+        hair: { lengthMm: 8, coarseness: 4, density: 3 },
+        product: productId,
+        way: productId.startsWith('sugar') ? 'moulded' : 'with',
+      },
+    ],
+  });
   const sheet = sheetFor(ZONES[id], side, {});
   const product = SHIPPED_PRODUCTS.find((p) => p.id === productId);
   const zone = made.ok ? made.value.zones[0] : undefined;
   if (!sheet.ok || !product || !zone) throw new Error(id);
-  const marks = new Map(zone.strips.map((s, i): [string, StripMark] => [s.id, marked.includes(i) ? 'some-left' : other]));
-  return { zone, round: secondRound({ zone, sheet: sheet.value, strokes: [], exclusions: [], densities: [], density: 3, coarseness: 4, product, level: 'practised', roomC: 22, maxOnSkin: 3, walkS: 6, marks, leftKind: 'anywhere', crossedAllowed: true, ...more }) };
+  const marks = new Map(
+    zone.strips.map((s, i): [string, StripMark] => [s.id, marked.includes(i) ? 'some-left' : other]),
+  );
+  return {
+    zone,
+    round: secondRound({
+      zone,
+      sheet: sheet.value,
+      strokes: [],
+      exclusions: [],
+      densities: [],
+      density: 3,
+      coarseness: 4,
+      product,
+      level: 'practised',
+      roomC: 22,
+      maxOnSkin: 3,
+      walkS: 6,
+      marks,
+      leftKind: 'anywhere',
+      crossedAllowed: true,
+      ...more,
+    }),
+  };
 }
 
 describe('secondRound (common practice, no source)', () => {

@@ -1,6 +1,7 @@
-// Another round where a first pass left hair: only the ground of the strips that were marked, in small strips, less wax, on skin that is
-// warmer and thinner than before. Which way to lay follows from what stayed (common practice, no source; sizes from memory).
-// Whether there may be another round at all is reading/nextAction's to say; caution comes first there.
+// Another round where a first pass left hair: only the ground of the strips that were marked, in small strips, less
+// wax, on skin that is warmer and thinner than before. Which way to lay follows from what stayed (common practice, no
+// source; sizes from memory). Whether there may be another round at all is reading/nextAction's to say; caution comes
+// first there.
 
 import { ZONES, type Sheet } from '../anatomy';
 import { densityAt, growthField, type DensityPlace, type Exclusion, type Stroke } from '../field';
@@ -61,7 +62,10 @@ export interface SecondRound {
 const SMALLER: readonly [number, number] = [0.8, 0.6];
 const CROSSING_ZONES: readonly string[] = ['chin', 'jaw-throat', 'cheek-sideburn'];
 
-/** What stayed says how to lay: short and flat hair is wrapped from both sides, hair that stands another way is met there. */
+/**
+ * What stayed says how to lay: short and flat hair is wrapped from both sides, hair that stands another way is met
+ * there.
+ */
 function wayOf({ zone, product, leftKind, crossedAllowed }: SecondRoundInput): Way {
   const first = zone.choice?.way ?? 'with';
   if (product.family !== 'hard') return first;
@@ -70,7 +74,10 @@ function wayOf({ zone, product, leftKind, crossedAllowed }: SecondRoundInput): W
   return first;
 }
 
-/** The round for one zone; null where nothing was marked to be gone over, or the first pass had no choice or has no later window. Soft wax never has one. */
+/**
+ * The round for one zone; null where nothing was marked to be gone over, or the first pass had no choice or has no
+ * later window. Soft wax never has one.
+ */
 export function secondRound(input: SecondRoundInput): SecondRound | null {
   const { zone, sheet, product, level, exclusions, roomC } = input;
   const facts = ZONES[zone.zone];
@@ -82,16 +89,66 @@ export function secondRound(input: SecondRoundInput): SecondRound | null {
   if (!manner || (product.family === 'hard' && !zone.heat.laterPass)) return null;
   const [width, length] = largestStrip(facts, product.family, level);
   const field = growthField(facts, zone.side, sheet, input.strokes);
-  const laid = layOutAreas(areas, sheet.outline, field, exclusions, { way, largestCm: [width * SMALLER[0], Math.max(width * SMALLER[0], length * SMALLER[1])], ...(input.densities.length > 0 ? { densityAt: (at: Vec) => densityAt(input.densities, input.density, at) } : {}) }, `${zone.strips[0]?.id.replace(/\d+$/, '') ?? 'A'}r`);
+  const laid = layOutAreas(
+    areas,
+    sheet.outline,
+    field,
+    exclusions,
+    {
+      way,
+      largestCm: [width * SMALLER[0], Math.max(width * SMALLER[0], length * SMALLER[1])],
+      ...(input.densities.length > 0 ? { densityAt: (at: Vec) => densityAt(input.densities, input.density, at) } : {}),
+    },
+    `${zone.strips[0]?.id.replace(/\d+$/, '') ?? 'A'}r`,
+  );
   if (laid.length === 0) return null;
   const thicknessMm = Math.min(LATER_PASS_MM, manner.thicknessMm.usual);
   const touchC = zone.heat.laterPass?.target ?? null;
   const name = mannerName(product.family, way);
-  const heat = product.setting && touchC !== null ? solveSkinHeat({ product, touchC, thicknessMm, skin: skinInState(facts.skin, 'after-pass'), roomC, endS: LATEST_PULL_CAP_S }) : null;
-  const setS = heat ? { min: Math.ceil(heat.setAfterS ?? LATEST_PULL_CAP_S), max: Math.floor(heat.latestPullS) } : manner.waitS;
-  const jobs = stripJobs({ strips: laid, side: zone.side, manner: name, coats: 1, setS, level, face: facts.face, zone: facts.id, family: product.family, coarseness: input.coarseness, spread: false });
+  const heat =
+    product.setting && touchC !== null
+      ? solveSkinHeat({
+          product,
+          touchC,
+          thicknessMm,
+          skin: skinInState(facts.skin, 'after-pass'),
+          roomC,
+          endS: LATEST_PULL_CAP_S,
+        })
+      : null;
+  const setS = heat
+    ? { min: Math.ceil(heat.setAfterS ?? LATEST_PULL_CAP_S), max: Math.floor(heat.latestPullS) }
+    : manner.waitS;
+  const jobs = stripJobs({
+    strips: laid,
+    side: zone.side,
+    manner: name,
+    coats: 1,
+    setS,
+    level,
+    face: facts.face,
+    zone: facts.id,
+    family: product.family,
+    coarseness: input.coarseness,
+    spread: false,
+  });
   return {
-    way, thicknessMm, touchC, setS, endS: scheduleHands({ jobs, maxOnSkin: input.maxOnSkin, walkS: input.walkS }, 'quick').endS,
-    strips: laid.map((s) => ({ id: s.id, order: s.order, outline: s.outline, lay: s.lay, pull: s.pull, tab: s.tab, tabOn: s.tabOn, tabKind: s.tabKind, lengthMm: roundTo(10 * s.lengthCm, 1), widthMm: roundTo(10 * s.widthCm, 1) })),
+    way,
+    thicknessMm,
+    touchC,
+    setS,
+    endS: scheduleHands({ jobs, maxOnSkin: input.maxOnSkin, walkS: input.walkS }, 'quick').endS,
+    strips: laid.map((s) => ({
+      id: s.id,
+      order: s.order,
+      outline: s.outline,
+      lay: s.lay,
+      pull: s.pull,
+      tab: s.tab,
+      tabOn: s.tabOn,
+      tabKind: s.tabKind,
+      lengthMm: roundTo(10 * s.lengthCm, 1),
+      widthMm: roundTo(10 * s.widthCm, 1),
+    })),
   };
 }

@@ -9,7 +9,8 @@ function plan(zone: ZoneCase): Plan {
   if (!made.ok) throw new Error(JSON.stringify(made.error));
   return made.value;
 }
-const lays = (p: Plan): readonly { readonly strip: string | null; readonly forS: number; readonly atS: number }[] => p.schedule.events.filter((e) => e.do === 'lay');
+const lays = (p: Plan): readonly { readonly strip: string | null; readonly forS: number; readonly atS: number }[] =>
+  p.schedule.events.filter((e) => e.do === 'lay');
 
 describe('spread and take up (common practice, no source)', () => {
   it('soft wax on a broad back is spread over a patch at once: one long lay, then cloths; nothing is taken up before it is spread', () => {
@@ -33,8 +34,20 @@ describe('spread and take up (common practice, no source)', () => {
     expect(leg.zones[0]?.strips.some((s) => s.handwork?.includes('spread') ?? false)).toBe(false);
   });
   it('thin sugar under cloth too, but not on the face, and never hard wax', () => {
-    expect(plan({ zone: 'thigh-front', side: 'left', hair, product: 'sugar-soft', way: 'strip' }).zones[0]?.strips.some((s) => s.handwork?.startsWith('Spread over'))).toBe(true);
-    expect(plan({ zone: 'upper-lip', side: 'middle', hair, product: 'sugar-soft', way: 'strip' }).zones[0]?.strips.some((s) => s.handwork?.startsWith('Spread over'))).toBe(false);
-    expect(plan({ zone: 'upper-back', side: 'middle', hair, product: 'film-hard', way: 'with' }).zones[0]?.strips.some((s) => s.handwork?.startsWith('Spread over'))).toBe(false);
+    expect(
+      plan({ zone: 'thigh-front', side: 'left', hair, product: 'sugar-soft', way: 'strip' }).zones[0]?.strips.some(
+        (s) => s.handwork?.startsWith('Spread over'),
+      ),
+    ).toBe(true);
+    expect(
+      plan({ zone: 'upper-lip', side: 'middle', hair, product: 'sugar-soft', way: 'strip' }).zones[0]?.strips.some(
+        (s) => s.handwork?.startsWith('Spread over'),
+      ),
+    ).toBe(false);
+    expect(
+      plan({ zone: 'upper-back', side: 'middle', hair, product: 'film-hard', way: 'with' }).zones[0]?.strips.some((s) =>
+        s.handwork?.startsWith('Spread over'),
+      ),
+    ).toBe(false);
   });
 });

@@ -39,7 +39,8 @@ export function layS(areaCm2: number, manner: MannerName, level: HandLevel, face
 /** Every further tug of the same strip, with the hand set anew, s (from memory). */
 const TUG_S = 2;
 
-export const pullS = (lengthCm: number, pulls = 1): number => (lengthCm > 14 ? 5 : lengthCm > 7 ? 4 : 3) + TUG_S * (pulls - 1);
+export const pullS = (lengthCm: number, pulls = 1): number =>
+  (lengthCm > 14 ? 5 : lengthCm > 7 ? 4 : 3) + TUG_S * (pulls - 1);
 
 /** Laying the cloth on what is spread already, s; spreading: the dip and the strokes, s and s/cm² (from memory). */
 const CLOTH_ON_S = 4;
@@ -50,10 +51,14 @@ const SPREAD_S_PER_CM2 = 0.03;
 function spreadLayS(strips: readonly Strip[], level: HandLevel, face: boolean): ReadonlyMap<string, number> {
   const area = new Map(strips.map((s) => [s.id, s.areaCm2]));
   const cloth = CLOTH_ON_S + (face ? 0 : CLOTH_RUB_S);
-  return new Map(patchesOf(strips).flatMap((ids) => ids.map((id, k): [string, number] => {
-    const spreading = k > 0 ? 0 : DIP_S + SPREAD_S_PER_CM2 * ids.reduce((s, i) => s + (area.get(i) ?? 0), 0);
-    return [id, Math.round((cloth + spreading) * SLOWER[level])];
-  })));
+  return new Map(
+    patchesOf(strips).flatMap((ids) =>
+      ids.map((id, k): [string, number] => {
+        const spreading = k > 0 ? 0 : DIP_S + SPREAD_S_PER_CM2 * ids.reduce((s, i) => s + (area.get(i) ?? 0), 0);
+        return [id, Math.round((cloth + spreading) * SLOWER[level])];
+      }),
+    ),
+  );
 }
 
 /** Jobs of one zone, `needs` and `touches` as indices shifted by `offset`. */
@@ -62,9 +67,24 @@ export function stripJobs(input: JobInput, offset = 0): readonly StripJob[] {
   const indices = (ids: readonly string[]): readonly number[] => ids.flatMap((id) => index.get(id) ?? []);
   const spread = input.spread ? spreadLayS(input.strips, input.level, input.face) : null;
   // nothing of a patch is taken up before it is spread
-  const opener = new Map(input.spread ? patchesOf(input.strips).flatMap(([first, ...others]) => others.map((id) => [id, first ?? id] as const)) : []);
+  const opener = new Map(
+    input.spread
+      ? patchesOf(input.strips).flatMap(([first, ...others]) => others.map((id) => [id, first ?? id] as const))
+      : [],
+  );
   return input.strips.map((s) => ({
-    id: s.id, side: input.side === 'middle' ? null : input.side, layS: spread?.get(s.id) ?? layS(s.areaCm2, input.manner, input.level, input.face), coats: input.coats,
-    setMinS: input.setS.min, setMaxS: input.setS.max, pullS: pullS(s.lengthCm, handworkOf({ zone: input.zone, family: input.family, lengthCm: s.lengthCm, coarseness: input.coarseness }).pulls), pressS: PRESS_S, needs: indices([...new Set([...s.needsBefore, ...(opener.has(s.id) ? [opener.get(s.id) ?? ''] : [])])]), touches: indices(s.touches),
+    id: s.id,
+    side: input.side === 'middle' ? null : input.side,
+    layS: spread?.get(s.id) ?? layS(s.areaCm2, input.manner, input.level, input.face),
+    coats: input.coats,
+    setMinS: input.setS.min,
+    setMaxS: input.setS.max,
+    pullS: pullS(
+      s.lengthCm,
+      handworkOf({ zone: input.zone, family: input.family, lengthCm: s.lengthCm, coarseness: input.coarseness }).pulls,
+    ),
+    pressS: PRESS_S,
+    needs: indices([...new Set([...s.needsBefore, ...(opener.has(s.id) ? [opener.get(s.id) ?? ''] : [])])]),
+    touches: indices(s.touches),
   }));
 }

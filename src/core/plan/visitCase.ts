@@ -1,4 +1,5 @@
-// The visit case: everything the planning chain needs, one value in. Shape and defaults; the JSON schema is in src/formats.
+// The visit case: everything the planning chain needs, one value in. Shape and defaults; the JSON schema is in
+// src/formats.
 
 import { FAMILIES, type Family, type Side, type ZoneId } from '../anatomy';
 import type { Blackout } from '../care';
@@ -28,8 +29,16 @@ export interface ClientCase {
   /** Products this client has reacted to. */
   readonly reactedTo?: readonly string[] | undefined;
   /** How warm wax felt at past visits, with the margin that was planned then. */
-  readonly heatFelt?: readonly (FeltVisit & { readonly on: CivilDate; readonly zone?: string | undefined; readonly product?: string | undefined; readonly touchC?: number | undefined })[] | undefined;
-  readonly blackout?: readonly { readonly from: CivilDate; readonly to: CivilDate; readonly why?: string | undefined }[] | undefined;
+  readonly heatFelt?:
+    | readonly (FeltVisit & {
+        readonly on: CivilDate;
+        readonly zone?: string | undefined;
+        readonly product?: string | undefined;
+        readonly touchC?: number | undefined;
+      })[]
+    | undefined;
+  readonly blackout?:
+    readonly { readonly from: CivilDate; readonly to: CivilDate; readonly why?: string | undefined }[] | undefined;
 }
 
 export interface StudioCase {
@@ -113,13 +122,22 @@ export function studioFacts(studio: StudioCase = {}, catalogue: readonly Product
   for (const name of WEIGHT_NAMES) weights[name] = studio.weights?.[name] ?? weights[name];
   const families: readonly Family[] = studio.schools?.families ?? FAMILIES;
   return {
-    roomC: studio.roomC ?? 22, level, maxOnSkin: studio.maxOnSkin ?? MAX_ON_SKIN[level], walkS: studio.walkS ?? 6,
+    roomC: studio.roomC ?? 22,
+    level,
+    maxOnSkin: studio.maxOnSkin ?? MAX_ON_SKIN[level],
+    walkS: studio.walkS ?? 6,
     schools: {
-      hardLay: studio.schools?.hardLay ?? 'with', shortHair: studio.schools?.shortHair ?? 'crossed', maxHardPasses: studio.schools?.maxHardPasses ?? 2,
-      sugarWay: studio.schools?.sugarWay, prep: studio.schools?.prep ?? 'powder', families,
+      hardLay: studio.schools?.hardLay ?? 'with',
+      shortHair: studio.schools?.shortHair ?? 'crossed',
+      maxHardPasses: studio.schools?.maxHardPasses ?? 2,
+      sugarWay: studio.schools?.sugarWay,
+      prep: studio.schools?.prep ?? 'powder',
+      families,
     },
-    products: catalogue.filter((p) => wanted.includes(p.id)), weights,
+    products: catalogue.filter((p) => wanted.includes(p.id)),
+    weights,
   };
 }
 
-export const blackoutsOf = (client: ClientCase): readonly Blackout[] => (client.blackout ?? []).map((b) => ({ from: b.from, to: b.to, why: b.why ?? '' }));
+export const blackoutsOf = (client: ClientCase): readonly Blackout[] =>
+  (client.blackout ?? []).map((b) => ({ from: b.from, to: b.to, why: b.why ?? '' }));

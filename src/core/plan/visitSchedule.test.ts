@@ -9,12 +9,35 @@ import { layS, pullS, stripJobs } from './stripJobs';
 import { CHANGE_S, visitSchedule, type ZoneJobs } from './visitSchedule';
 
 const jobs = (prefix: string, n: number, side: StripJob['side'] = null): readonly StripJob[] =>
-  Array.from({ length: n }, (_, i): StripJob => ({ id: `${prefix}${i}`, side, layS: 10, coats: 1, setMinS: 20, setMaxS: 90, pullS: 4, pressS: 3, needs: i > 0 ? [i - 1] : [], touches: [] }));
-const zone = (id: ZoneJobs['zone'], product: string, list: readonly StripJob[]): ZoneJobs => ({ zone: id, product, jobs: list });
+  Array.from({ length: n }, (_, i): StripJob => ({
+    id: `${prefix}${i}`,
+    side,
+    layS: 10,
+    coats: 1,
+    setMinS: 20,
+    setMaxS: 90,
+    pullS: 4,
+    pressS: 3,
+    needs: i > 0 ? [i - 1] : [],
+    touches: [],
+  }));
+const zone = (id: ZoneJobs['zone'], product: string, list: readonly StripJob[]): ZoneJobs => ({
+  zone: id,
+  product,
+  jobs: list,
+});
 
 describe('visitSchedule', () => {
   it('changes pot and gloves between products, once', () => {
-    const made = visitSchedule([zone('underarm', 'film-hard', jobs('a', 3)), zone('upper-lip', 'soft', jobs('b', 2)), zone('chin', 'film-hard', jobs('c', 2))], 3, 6);
+    const made = visitSchedule(
+      [
+        zone('underarm', 'film-hard', jobs('a', 3)),
+        zone('upper-lip', 'soft', jobs('b', 2)),
+        zone('chin', 'film-hard', jobs('c', 2)),
+      ],
+      3,
+      6,
+    );
     expect(made.events.filter((e) => e.do === 'change')).toHaveLength(1);
     expect(made.events.find((e) => e.do === 'change')?.forS).toBe(CHANGE_S);
     expect(made.groups.map((g) => g.product)).toEqual(['film-hard', 'soft']);
@@ -23,7 +46,10 @@ describe('visitSchedule', () => {
     expect(made.lowerBoundS).toBeLessThanOrEqual(made.endS);
   });
   it('works few strips of one product as one task, many pair by pair', () => {
-    const pair = (id: ZoneJobs['zone'], n: number, p: string): readonly ZoneJobs[] => [zone(id, 'film-hard', jobs(`${p}l`, n, 'left')), zone(id, 'film-hard', jobs(`${p}r`, n, 'right'))];
+    const pair = (id: ZoneJobs['zone'], n: number, p: string): readonly ZoneJobs[] => [
+      zone(id, 'film-hard', jobs(`${p}l`, n, 'left')),
+      zone(id, 'film-hard', jobs(`${p}r`, n, 'right')),
+    ];
     expect(visitSchedule([...pair('underarm', 3, 'u')], 3, 6).groups).toHaveLength(1);
     const many = visitSchedule([...pair('underarm', 6, 'u'), ...pair('lower-leg-front', 8, 'g')], 3, 6);
     expect(many.groups.map((g) => g.strips.length)).toEqual([12, 16]);
@@ -39,7 +65,10 @@ describe('visitSchedule', () => {
   });
 });
 
-/** Ends reached on strips as they are laid out, s. Random tasks alone do not show a search that is poor on a leg (decision 13). A new layout may need new figures. */
+/**
+ * Ends reached on strips as they are laid out, s. Random tasks alone do not show a search that is poor on a leg
+ * (decision 13). A new layout may need new figures.
+ */
 const REACHED: readonly (readonly [ZoneJobs['zone'], readonly Side[], string, Way, HandLevel, number])[] = [
   ['lower-leg-front', ['left'], 'cream-hard', 'with', 'expert', 306],
   ['lower-leg-front', ['left', 'right'], 'cream-hard', 'with', 'practised', 661],
@@ -51,7 +80,13 @@ const REACHED: readonly (readonly [ZoneJobs['zone'], readonly Side[], string, Wa
 
 describe('schedules of real layouts', () => {
   it.each(REACHED)('%s %j, %s %s, %s: ends in %i s or less', (id, sides, product, way, level, endS) => {
-    const planned = planVisit({ version: 1, on: '2027-05-14', client: { consent: true }, studio: { level }, zones: sides.map((side) => ({ zone: id, side, hair: { lengthMm: 7, coarseness: 4, density: 3 }, product, way })) });
+    const planned = planVisit({
+      version: 1,
+      on: '2027-05-14',
+      client: { consent: true },
+      studio: { level },
+      zones: sides.map((side) => ({ zone: id, side, hair: { lengthMm: 7, coarseness: 4, density: 3 }, product, way })),
+    });
     if (!planned.ok) throw new Error('the case is good');
     expect(planned.value.schedule.endS).toBeLessThanOrEqual(endS);
     expect(planned.value.schedule.endS).toBeGreaterThanOrEqual(planned.value.schedule.lowerBoundS);
@@ -69,7 +104,20 @@ describe('strip jobs', () => {
     expect([pullS(3), pullS(10), pullS(20)]).toEqual([3, 4, 5]);
   });
   it('keep needs and touches as indices, shifted where zones are joined', () => {
-    const planned = planVisit({ version: 1, on: '2027-05-14', client: { consent: true }, zones: [{ zone: 'lower-leg-front', side: 'left', hair: { lengthMm: 8, coarseness: 5, density: 3 }, product: 'cream-hard', way: 'with' }] });
+    const planned = planVisit({
+      version: 1,
+      on: '2027-05-14',
+      client: { consent: true },
+      zones: [
+        {
+          zone: 'lower-leg-front',
+          side: 'left',
+          hair: { lengthMm: 8, coarseness: 5, density: 3 },
+          product: 'cream-hard',
+          way: 'with',
+        },
+      ],
+    });
     if (!planned.ok) throw new Error('the case is good');
     const [group] = liveGroups(planned.value);
     const strips = planned.value.zones[0]?.strips ?? [];
@@ -81,6 +129,20 @@ describe('strip jobs', () => {
     });
     // the live group's sequence names each strip's lay and pull
     expect(group?.sequence).toHaveLength(2 * strips.length);
-    expect(stripJobs({ strips: [], side: 'left', manner: 'tab', coats: 1, setS: { min: 1, max: 2 }, level: 'expert', face: false, zone: 'underarm', family: 'hard', coarseness: 3, spread: false })).toEqual([]);
+    expect(
+      stripJobs({
+        strips: [],
+        side: 'left',
+        manner: 'tab',
+        coats: 1,
+        setS: { min: 1, max: 2 },
+        level: 'expert',
+        face: false,
+        zone: 'underarm',
+        family: 'hard',
+        coarseness: 3,
+        spread: false,
+      }),
+    ).toEqual([]);
   });
 });

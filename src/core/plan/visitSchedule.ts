@@ -1,5 +1,5 @@
-// One schedule for all zones of a visit: zones that share a product are one task for the hands where they are few, else pair by
-// pair; products follow each other with a change of pot and gloves. Gaps while strips set get a small job.
+// One schedule for all zones of a visit: zones that share a product are one task for the hands where they are few, else
+// pair by pair; products follow each other with a change of pot and gloves. Gaps while strips set get a small job.
 
 import { scheduleHands, type Op, type StripJob } from '../hands';
 import type { ZoneId } from '../anatomy';
@@ -43,12 +43,21 @@ function joinJobs(zones: readonly ZoneJobs[]): readonly StripJob[] {
   const all: StripJob[] = [];
   for (const z of zones) {
     const offset = all.length;
-    all.push(...z.jobs.map((j) => ({ ...j, needs: j.needs.map((n) => n + offset), touches: j.touches.map((t) => t + offset) })));
+    all.push(
+      ...z.jobs.map((j) => ({
+        ...j,
+        needs: j.needs.map((n) => n + offset),
+        touches: j.touches.map((t) => t + offset),
+      })),
+    );
   }
   return all;
 }
 
-/** Groups in order of work: by product in the order given, then all together or zone by zone (both sides of a zone together). */
+/**
+ * Groups in order of work: by product in the order given, then all together or zone by zone (both sides of a zone
+ * together).
+ */
 function groupsOf(zones: readonly ZoneJobs[]): readonly (readonly ZoneJobs[])[] {
   const products = [...new Set(zones.map((z) => z.product))];
   return products.flatMap((product) => {
@@ -83,7 +92,12 @@ function eventsOf(ops: readonly Op[], jobs: readonly StripJob[], fromS: number):
 }
 
 /** The schedule of the first pass. Times in whole seconds from the first lay; `endS` includes the last press. */
-export function visitSchedule(zones: readonly ZoneJobs[], maxOnSkin: number, walkS: number, memory: PlanMemory = planMemory()): VisitSchedule {
+export function visitSchedule(
+  zones: readonly ZoneJobs[],
+  maxOnSkin: number,
+  walkS: number,
+  memory: PlanMemory = planMemory(),
+): VisitSchedule {
   const groups = groupsOf(zones);
   const events: ScheduleEvent[] = [];
   let endS = 0;
@@ -115,7 +129,12 @@ export function visitSchedule(zones: readonly ZoneJobs[], maxOnSkin: number, wal
   // several groups: only the hands' own work is a bound for every way of interleaving them
   const bound = only ?? { lowerBoundS: hands, bound: 'formula' as const };
   return {
-    endS, lowerBoundS: Math.min(endS, bound.lowerBoundS), bound: bound.bound, maxOnSkin, feasible, events,
+    endS,
+    lowerBoundS: Math.min(endS, bound.lowerBoundS),
+    bound: bound.bound,
+    maxOnSkin,
+    feasible,
+    events,
     groups: groups.map((g) => ({ product: g[0]?.product ?? '', strips: joinJobs(g).map((j) => j.id) })),
   };
 }

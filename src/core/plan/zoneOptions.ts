@@ -4,7 +4,16 @@ import { scheduleHands } from '../hands';
 import { learnGrowth, MEDIAN_PERSON, observationsOf, type LearnedGrowth } from '../hair';
 import { massUsedG, productCostMinor } from '../materials';
 import { learnFelt } from '../heat';
-import { evaluateAll, matchZone, sugarWayFor, whatElse, type MatchInput, type Option, type StripFacts, type WhatElse } from '../matching';
+import {
+  evaluateAll,
+  matchZone,
+  sugarWayFor,
+  whatElse,
+  type MatchInput,
+  type Option,
+  type StripFacts,
+  type WhatElse,
+} from '../matching';
 import { mannerName, type Product, type Way } from '../products';
 import { isSpread } from '../strips';
 import type { ZoneJudgement } from '../screening';
@@ -14,14 +23,17 @@ import type { ClientCase, StudioFacts } from './visitCase';
 import type { ZoneWork } from './zoneWork';
 
 /** Layout that stands for a way in the comparison: the ways of one family differ little in their count of strips. */
-const standFor = (product: Product, way: Way, usualSugar: Way): Way => (product.family === 'hard' ? 'with' : product.family === 'sugar' ? usualSugar : way);
+const standFor = (product: Product, way: Way, usualSugar: Way): Way =>
+  product.family === 'hard' ? 'with' : product.family === 'sugar' ? usualSugar : way;
 
 /** The zone's usual course. */
 export const NOTHING_LEARNED: LearnedGrowth = { person: MEDIAN_PERSON, visits: 0, rateBand: [1, 1, 1, 1] };
 
 export function learnedOf(work: ZoneWork, on: string, memory: PlanMemory): LearnedGrowth {
   const seen = observationsOf(work.hair, on);
-  return memory.learned(JSON.stringify([work.zone.id, work.hair.history, seen]), () => learnGrowth(work.zone.growth, work.hair.history, seen));
+  return memory.learned(JSON.stringify([work.zone.id, work.hair.history, seen]), () =>
+    learnGrowth(work.zone.growth, work.hair.history, seen),
+  );
 }
 
 export interface ZoneOptionsInput {
@@ -35,7 +47,11 @@ export interface ZoneOptionsInput {
   readonly choiceOnly: boolean;
 }
 
-export function zoneOptions({ work, on, client, studio, judgement, learned, memory, choiceOnly }: ZoneOptionsInput): { readonly options: readonly Option[]; readonly match: MatchInput; readonly else: readonly WhatElse[] } {
+export function zoneOptions({ work, on, client, studio, judgement, learned, memory, choiceOnly }: ZoneOptionsInput): {
+  readonly options: readonly Option[];
+  readonly match: MatchInput;
+  readonly else: readonly WhatElse[];
+} {
   const seconds = new Map<string, number>();
   const usualSugar: Way = sugarWayFor(work.zone, studio.schools) === 'hand' ? 'moulded' : 'strip';
   const stripFacts: MatchInput['stripFacts'] = (product, way, coats, setS, thicknessMm): StripFacts => {
@@ -44,20 +60,62 @@ export function zoneOptions({ work, on, client, studio, judgement, learned, memo
     const key = [product.family, manner, coats, setS.min, setS.max].join('|');
     let scheduleS = seconds.get(key);
     if (scheduleS === undefined) {
-      const jobs = stripJobs({ strips: layout.strips, side: work.input.side, manner, coats, setS, level: studio.level, face: work.zone.face, zone: work.zone.id, family: product.family, coarseness: work.hair.coarseness, spread: isSpread(work.zone, product.family, way) });
+      const jobs = stripJobs({
+        strips: layout.strips,
+        side: work.input.side,
+        manner,
+        coats,
+        setS,
+        level: studio.level,
+        face: work.zone.face,
+        zone: work.zone.id,
+        family: product.family,
+        coarseness: work.hair.coarseness,
+        spread: isSpread(work.zone, product.family, way),
+      });
       const task = { jobs, maxOnSkin: studio.maxOnSkin, walkS: studio.walkS };
       scheduleS = memory.schedules(JSON.stringify(['quick', task]), () => scheduleHands(task, 'quick')).endS;
       seconds.set(key, scheduleS);
     }
-    const massG = layout.strips.reduce((s, strip) => s + massUsedG({ product, manner, areaCm2: strip.areaCm2, thicknessMm, coats }), 0);
-    return { strips: layout.strips.length, scheduleS, massG, costMinor: productCostMinor(massG, product.priceMinorPerKg), meanAngleErrorDeg: layout.cover.meanAngleErrorDeg + work.crossing.addsDeg };
+    const massG = layout.strips.reduce(
+      (s, strip) => s + massUsedG({ product, manner, areaCm2: strip.areaCm2, thicknessMm, coats }),
+      0,
+    );
+    return {
+      strips: layout.strips.length,
+      scheduleS,
+      massG,
+      costMinor: productCostMinor(massG, product.priceMinorPerKg),
+      meanAngleErrorDeg: layout.cover.meanAngleErrorDeg + work.crossing.addsDeg,
+    };
   };
-  const force = work.input.product === undefined && work.input.way === undefined ? undefined : { product: work.input.product, way: work.input.way };
+  const force =
+    work.input.product === undefined && work.input.way === undefined
+      ? undefined
+      : { product: work.input.product, way: work.input.way };
   const match: MatchInput = {
-    on, zone: work.zone, hair: work.hair, sensitivity: client.sensitivity ?? 3, skin: client.skin ?? 'normal', ingrownProne: client.ingrownProne ?? false,
-    roomC: studio.roomC, schools: studio.schools, judgement, products: studio.products, hairAreaCm2: work.hairAreaCm2, hairsPerCm2: work.hairsPerCm2,
-    rateMmPerDay: work.zone.growth.rateMmPerDay * learned.person.rateFactor, stripFacts, knownProducts: client.knownProducts, reactedTo: client.reactedTo, crossingShare: work.crossing.share, windows: memory.windows, heats: memory.heats,
-    feltShiftK: learnFelt(client.heatFelt ?? []).shiftK, heat: work.input.heat, weights: studio.weights,
+    on,
+    zone: work.zone,
+    hair: work.hair,
+    sensitivity: client.sensitivity ?? 3,
+    skin: client.skin ?? 'normal',
+    ingrownProne: client.ingrownProne ?? false,
+    roomC: studio.roomC,
+    schools: studio.schools,
+    judgement,
+    products: studio.products,
+    hairAreaCm2: work.hairAreaCm2,
+    hairsPerCm2: work.hairsPerCm2,
+    rateMmPerDay: work.zone.growth.rateMmPerDay * learned.person.rateFactor,
+    stripFacts,
+    knownProducts: client.knownProducts,
+    reactedTo: client.reactedTo,
+    crossingShare: work.crossing.share,
+    windows: memory.windows,
+    heats: memory.heats,
+    feltShiftK: learnFelt(client.heatFelt ?? []).shiftK,
+    heat: work.input.heat,
+    weights: studio.weights,
     ...(force ? { force } : {}),
   };
   const raw = evaluateAll(match);

@@ -1,12 +1,40 @@
 // One zone on its way to a plan: sheet, field, hair area, and its layouts, made once per size and way.
 
 import { hairsPerCm2, sheetFor, ZONES, type Sheet, type Zone } from '../anatomy';
-import { crossingAt, densityAt, exclusionOf, growthField, nodeCentre, nodeDirection, type Exclusion, type GrowthField } from '../field';
+import {
+  crossingAt,
+  densityAt,
+  exclusionOf,
+  growthField,
+  nodeCentre,
+  nodeDirection,
+  type Exclusion,
+  type GrowthField,
+} from '../field';
 import type { Hair } from '../hair';
 import { mannerName, type Product, type Way } from '../products';
 import { zoneKey } from '../screening';
-import { angleBetweenDeg, fail, isInside, ok, regionArea, samplePoints, type Region, type Result, type Ring, type Vec } from '../shared';
-import { hairRegion, largestStrip, layOutZone, zoneShapes, type HandLevel, type HandStrip, type Layout } from '../strips';
+import {
+  angleBetweenDeg,
+  fail,
+  isInside,
+  ok,
+  regionArea,
+  samplePoints,
+  type Region,
+  type Result,
+  type Ring,
+  type Vec,
+} from '../shared';
+import {
+  hairRegion,
+  largestStrip,
+  layOutZone,
+  zoneShapes,
+  type HandLevel,
+  type HandStrip,
+  type Layout,
+} from '../strips';
 import type { PlanMemory } from './planMemory';
 import type { ClientCase, ZoneCase } from './visitCase';
 
@@ -22,22 +50,38 @@ export interface ZoneWork {
   readonly areaCm2: number;
   /** Visible hairs per cm², the mean over the hair. */
   readonly hairsPerCm2: number;
-  /** Share of the hair that crosses the rest, 0–0.5, and the mean angle by which it adds to the strips' error, degrees. */
+  /**
+   * Share of the hair that crosses the rest, 0–0.5, and the mean angle by which it adds to the strips' error, degrees.
+   */
   readonly crossing: { readonly share: number; readonly addsDeg: number };
   readonly idPrefix: string;
   /** The layout for a product and way, by hand where it was; made on demand and kept. */
   readonly layout: (product: Product, way: Way) => Layout;
-  /** The planner's own layout: products are compared by it, so that a strip moved by hand never changes what is in the pot. */
+  /**
+   * The planner's own layout: products are compared by it, so that a strip moved by hand never changes what is in the
+   * pot.
+   */
   readonly ownLayout: (product: Product, way: Way) => Layout;
 }
 
 const LETTERS = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ';
 /** `A`, `B` … `Z`, `AA` … : one prefix a zone, so that strips of all zones share one id space. */
-const prefixOf = (index: number): string => (index < LETTERS.length ? (LETTERS[index] ?? 'A') : prefixOf(Math.floor(index / LETTERS.length) - 1) + (LETTERS[index % LETTERS.length] ?? 'A'));
+const prefixOf = (index: number): string =>
+  index < LETTERS.length
+    ? (LETTERS[index] ?? 'A')
+    : prefixOf(Math.floor(index / LETTERS.length) - 1) + (LETTERS[index % LETTERS.length] ?? 'A');
 
 export const hairOf = (input: ZoneCase): Hair => ({
-  lengthMm: input.hair.lengthMm, shortestMm: input.hair.shortestMm, longestMm: input.hair.longestMm, flags: input.hair.flags ?? [], coarseness: input.hair.coarseness, density: input.hair.density, curl: input.hair.curl ?? 1,
-  history: input.hair.history ?? 'regular', lastWaxOn: input.hair.lastWaxOn, past: input.hair.past ?? [],
+  lengthMm: input.hair.lengthMm,
+  shortestMm: input.hair.shortestMm,
+  longestMm: input.hair.longestMm,
+  flags: input.hair.flags ?? [],
+  coarseness: input.hair.coarseness,
+  density: input.hair.density,
+  curl: input.hair.curl ?? 1,
+  history: input.hair.history ?? 'regular',
+  lastWaxOn: input.hair.lastWaxOn,
+  past: input.hair.past ?? [],
 });
 
 /** A strip pulls at most square to a hair: beyond that it goes with it again. */
@@ -61,19 +105,30 @@ function crossingOf(field: GrowthField, outline: Ring): ZoneWork['crossing'] {
 /** Strips by hand, where the product is of the family and manner they were laid out for. */
 function handStripsFor({ handStrips }: ZoneCase, product: Product, way: Way): readonly HandStrip[] | undefined {
   if (!handStrips || handStrips.family !== product.family) return undefined;
-  return mannerName(product.family, way) === mannerName(handStrips.family, handStrips.way) ? handStrips.strips : undefined;
+  return mannerName(product.family, way) === mannerName(handStrips.family, handStrips.way)
+    ? handStrips.strips
+    : undefined;
 }
 
 /** Points closer than this tell nothing more about where hair is thin, as a share of the square root of the area. */
 const DENSITY_STEP = 1 / 24;
 
 function meanHairsPerCm2({ hair, densities = [] }: ZoneCase, zone: Zone, ground: Region): number {
-  const points = densities.length === 0 ? [] : samplePoints(ground, Math.max(0.1, DENSITY_STEP * Math.sqrt(regionArea(ground))));
+  const points =
+    densities.length === 0 ? [] : samplePoints(ground, Math.max(0.1, DENSITY_STEP * Math.sqrt(regionArea(ground))));
   if (points.length === 0) return hairsPerCm2(zone.hairsPerCm2, hair.density);
-  return points.reduce((s, p) => s + hairsPerCm2(zone.hairsPerCm2, densityAt(densities, hair.density, p)), 0) / points.length;
+  return (
+    points.reduce((s, p) => s + hairsPerCm2(zone.hairsPerCm2, densityAt(densities, hair.density, p)), 0) / points.length
+  );
 }
 
-export function prepareZone(input: ZoneCase, index: number, client: ClientCase, level: HandLevel, memory: PlanMemory): Result<ZoneWork> {
+export function prepareZone(
+  input: ZoneCase,
+  index: number,
+  client: ClientCase,
+  level: HandLevel,
+  memory: PlanMemory,
+): Result<ZoneWork> {
   const zone = ZONES[input.zone];
   const sheet = sheetFor(zone, input.side, client, input.sheetCm);
   if (!sheet.ok) return fail(sheet.error);
@@ -89,14 +144,57 @@ export function prepareZone(input: ZoneCase, index: number, client: ClientCase, 
     const key = `${product.family}/${mannerName(product.family, way)}/${way}/${byHand ? 'hand' : 'own'}`;
     const known = layouts.get(key);
     if (known) return known;
-    const ground = [zone.id, input.side, sheet.value.widthCm, sheet.value.heightCm, input.strokes ?? [], exclusions, level, idPrefix, input.fade ?? false, byHand ?? null, thin];
-    const made = memory.layouts(JSON.stringify([key, ground]), () => layOutZone(sheet.value.outline, field, exclusions, { way, largestCm: largestStrip(zone, product.family, level), ...zoneShapes({ zone: zone.id, side: input.side, family: product.family, sheet: sheet.value, fade: input.fade ?? false }), byHand, ...(thin ? { densityAt: (at: Vec) => densityAt(thin.densities, thin.usual, at) } : {}) }, idPrefix));
+    const ground = [
+      zone.id,
+      input.side,
+      sheet.value.widthCm,
+      sheet.value.heightCm,
+      input.strokes ?? [],
+      exclusions,
+      level,
+      idPrefix,
+      input.fade ?? false,
+      byHand ?? null,
+      thin,
+    ];
+    const made = memory.layouts(JSON.stringify([key, ground]), () =>
+      layOutZone(
+        sheet.value.outline,
+        field,
+        exclusions,
+        {
+          way,
+          largestCm: largestStrip(zone, product.family, level),
+          ...zoneShapes({
+            zone: zone.id,
+            side: input.side,
+            family: product.family,
+            sheet: sheet.value,
+            fade: input.fade ?? false,
+          }),
+          byHand,
+          ...(thin ? { densityAt: (at: Vec) => densityAt(thin.densities, thin.usual, at) } : {}),
+        },
+        idPrefix,
+      ),
+    );
     layouts.set(key, made);
     return made;
   };
   return ok({
-    input, key: zoneKey(input), zone, sheet: sheet.value, hair: hairOf(input), field, exclusions, hairAreaCm2: regionArea(hair),
-    areaCm2: regionArea([sheet.value.outline]), hairsPerCm2: meanHairsPerCm2(input, zone, hair), crossing: crossingOf(field, sheet.value.outline), idPrefix,
-    layout: (product, way) => layoutWith(product, way, handStripsFor(input, product, way)), ownLayout: (product, way) => layoutWith(product, way, undefined),
+    input,
+    key: zoneKey(input),
+    zone,
+    sheet: sheet.value,
+    hair: hairOf(input),
+    field,
+    exclusions,
+    hairAreaCm2: regionArea(hair),
+    areaCm2: regionArea([sheet.value.outline]),
+    hairsPerCm2: meanHairsPerCm2(input, zone, hair),
+    crossing: crossingOf(field, sheet.value.outline),
+    idPrefix,
+    layout: (product, way) => layoutWith(product, way, handStripsFor(input, product, way)),
+    ownLayout: (product, way) => layoutWith(product, way, undefined),
   });
 }

@@ -2,7 +2,16 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { SHIPPED_PRODUCTS, type Product } from '../products';
 import { enthalpyJkg, evenPot, potStep, stirred, temps, toppedUp, USUAL_POT, type Pot, type PotState } from './pot';
-import { isReady, microwaved, nextPulse, pulsesFromCold, readyAfterS, refilled, switchDown, type PotWindow } from './ready';
+import {
+  isReady,
+  microwaved,
+  nextPulse,
+  pulsesFromCold,
+  readyAfterS,
+  refilled,
+  switchDown,
+  type PotWindow,
+} from './ready';
 
 const product = (id: string): Product => {
   const found = SHIPPED_PRODUCTS.find((p) => p.id === id);
@@ -48,10 +57,13 @@ describe('a pot', () => {
     expect(melted).toBeGreaterThan(0.85);
   });
   it('finds the temperature of an enthalpy again, through the melting too', () => {
-    fc.assert(fc.property(fc.constantFrom(...SHIPPED_PRODUCTS), fc.double({ min: 5, max: 90, noNaN: true }), (p, c) => {
-      expect(temps(p, evenPot(p, 300, c)).coreC).toBeCloseTo(c, 4);
-      expect(enthalpyJkg(p, c + 0.1)).toBeGreaterThan(enthalpyJkg(p, c));
-    }), { seed: 3, numRuns: 100 });
+    fc.assert(
+      fc.property(fc.constantFrom(...SHIPPED_PRODUCTS), fc.double({ min: 5, max: 90, noNaN: true }), (p, c) => {
+        expect(temps(p, evenPot(p, 300, c)).coreC).toBeCloseTo(c, 4);
+        expect(enthalpyJkg(p, c + 0.1)).toBeGreaterThan(enthalpyJkg(p, c));
+      }),
+      { seed: 3, numRuns: 100 },
+    );
   });
   it('keeps its energy when stirred, and is even then', () => {
     const hot: PotState = { rimJ: 20_000, coreJ: 20_000, waxG: 400 };
@@ -83,15 +95,22 @@ describe('time to ready', () => {
     expect(of('can')).toBeLessThan(of('block'));
   });
   it('is less with more power, less wax, a lid, a warmer room', () => {
-    fc.assert(fc.property(fc.double({ min: 60, max: 150, noNaN: true }), fc.double({ min: 200, max: 500, noNaN: true }), (heaterW, waxG) => {
-      const pot = { ...USUAL_POT, heaterW, waxG };
-      const here = s({ pot });
-      expect(s({ pot: { ...pot, heaterW: heaterW + 40 } })).toBeLessThanOrEqual(here + 30);
-      expect(s({ pot: { ...pot, waxG: waxG + 150 } })).toBeGreaterThanOrEqual(here);
-      // the thermostat's play is worth a step or two
-      expect(s({ pot: { ...pot, lid: false } })).toBeGreaterThanOrEqual(here - 10);
-      expect(s({ pot, roomC: 28 })).toBeLessThanOrEqual(here + 30);
-    }), { seed: 2, numRuns: 8 });
+    fc.assert(
+      fc.property(
+        fc.double({ min: 60, max: 150, noNaN: true }),
+        fc.double({ min: 200, max: 500, noNaN: true }),
+        (heaterW, waxG) => {
+          const pot = { ...USUAL_POT, heaterW, waxG };
+          const here = s({ pot });
+          expect(s({ pot: { ...pot, heaterW: heaterW + 40 } })).toBeLessThanOrEqual(here + 30);
+          expect(s({ pot: { ...pot, waxG: waxG + 150 } })).toBeGreaterThanOrEqual(here);
+          // the thermostat's play is worth a step or two
+          expect(s({ pot: { ...pot, lid: false } })).toBeGreaterThanOrEqual(here - 10);
+          expect(s({ pot, roomC: 28 })).toBeLessThanOrEqual(here + 30);
+        },
+      ),
+      { seed: 2, numRuns: 8 },
+    );
   });
   it('is nothing where the pot is ready, more after topping up, and never where the heater is too weak', () => {
     const ready = evenPot(film, 400, 57.5);
@@ -122,13 +141,22 @@ describe('microwave pulses', () => {
   const paste = product('sugar-firm');
   const hand: PotWindow = { minC: 34, targetC: 38, maxC: 42 };
   it('are at most 10 s for paste (common practice, no source), and never take a part over the window', () => {
-    fc.assert(fc.property(fc.double({ min: 15, max: 45, noNaN: true }), fc.double({ min: 100, max: 900, noNaN: true }), (c, g) => {
-      const state = evenPot(paste, g, c);
-      const pulse = nextPulse(paste, state, hand);
-      expect(pulse.seconds).toBeLessThanOrEqual(10);
-      if (pulse.seconds > 0) expect(temps(paste, microwaved(state, pulse.seconds)).rimC).toBeLessThanOrEqual(hand.maxC);
-      expect(pulse.say).toMatch(/stir/);
-    }), { seed: 7, numRuns: 80 });
+    fc.assert(
+      fc.property(
+        fc.double({ min: 15, max: 45, noNaN: true }),
+        fc.double({ min: 100, max: 900, noNaN: true }),
+        (c, g) => {
+          const state = evenPot(paste, g, c);
+          const pulse = nextPulse(paste, state, hand);
+          expect(pulse.seconds).toBeLessThanOrEqual(10);
+          if (pulse.seconds > 0) {
+            expect(temps(paste, microwaved(state, pulse.seconds)).rimC).toBeLessThanOrEqual(hand.maxC);
+          }
+          expect(pulse.say).toMatch(/stir/);
+        },
+      ),
+      { seed: 7, numRuns: 80 },
+    );
   });
   it('bring cold paste to its window in a bounded number, stirred between; more paste takes more', () => {
     const pulses = pulsesFromCold(paste, 500, 20, hand) ?? [];

@@ -1,6 +1,7 @@
-// A pot of wax or paste as two lumps, the rim at the heated wall and the core: heater with thermostat, losses to the room, melting with
-// its latent heat, and the slow way of the heat from rim to core. Energy is what is integrated, so none is lost or made.
-// All figures of the pot from memory: what it says is an estimate; the probe, the stirred look and the wrist decide.
+// A pot of wax or paste as two lumps, the rim at the heated wall and the core: heater with thermostat, losses to the
+// room, melting with its latent heat, and the slow way of the heat from rim to core. Energy is what is integrated, so
+// none is lost or made. All figures of the pot from memory: what it says is an estimate; the probe, the stirred look
+// and the wrist decide.
 
 import { normalCdfFast } from '../shared';
 import type { Product, ProductForm } from '../products';
@@ -28,7 +29,10 @@ const OPEN_W_PER_K = 0.35;
 const LID_W_PER_K = 0.12;
 /** Thermostat's play round its setting, K. */
 const PLAY_K = 1;
-/** Rim to core for 400 g of solid wax, W/K; it grows with the wall's area over the way inward, the cube root of the mass. By form: small pieces slump into the melt, a block stands in it. */
+/**
+ * Rim to core for 400 g of solid wax, W/K; it grows with the wall's area over the way inward, the cube root of the
+ * mass. By form: small pieces slump into the melt, a block stands in it.
+ */
 const CORE_W_PER_K = 0.72;
 const CORE_OF_G = 400;
 const FORM: Readonly<Record<ProductForm, number>> = { beads: 1.5, tablet: 1.15, can: 1, tub: 1, block: 0.6 };
@@ -45,10 +49,14 @@ export interface Temps {
 /** J/kg of a product at a temperature, from 0 °C. */
 export function enthalpyJkg(product: Product, tempC: number): number {
   const { setting } = product;
-  return product.heatCapacityJkgK * tempC + (setting ? setting.latentJkg * normalCdfFast((tempC - setting.midC) / setting.widthK) : 0);
+  return (
+    product.heatCapacityJkgK * tempC +
+    (setting ? setting.latentJkg * normalCdfFast((tempC - setting.midC) / setting.widthK) : 0)
+  );
 }
 
-export const moltenShare = (product: Product, tempC: number): number => (product.setting ? normalCdfFast((tempC - product.setting.midC) / product.setting.widthK) : 1);
+export const moltenShare = (product: Product, tempC: number): number =>
+  product.setting ? normalCdfFast((tempC - product.setting.midC) / product.setting.widthK) : 1;
 
 /** The temperature at an enthalpy: rising, so halving finds it. */
 function tempOf(product: Product, jkg: number): number {
@@ -67,7 +75,11 @@ const coreKg = (s: PotState): number => ((1 - RIM_SHARE) * s.waxG) / 1000;
 
 export function temps(product: Product, state: PotState): Temps {
   const [rimC, coreC] = [tempOf(product, state.rimJ / rimKg(state)), tempOf(product, state.coreJ / coreKg(state))];
-  return { rimC, coreC, melted: RIM_SHARE * moltenShare(product, rimC) + (1 - RIM_SHARE) * moltenShare(product, coreC) };
+  return {
+    rimC,
+    coreC,
+    melted: RIM_SHARE * moltenShare(product, rimC) + (1 - RIM_SHARE) * moltenShare(product, coreC),
+  };
 }
 
 /** A pot all at one temperature. */
@@ -87,7 +99,11 @@ export function toppedUp(product: Product, state: PotState, addG: number, addC: 
   const waxG = state.waxG + addG;
   const moved = (RIM_SHARE * addG) / 1000; // kg of the core that now stand at the wall
   const coreJkg = state.coreJ / coreKg(state);
-  return { waxG, rimJ: state.rimJ + moved * coreJkg, coreJ: state.coreJ - moved * coreJkg + (enthalpyJkg(product, addC) * addG) / 1000 };
+  return {
+    waxG,
+    rimJ: state.rimJ + moved * coreJkg,
+    coreJ: state.coreJ - moved * coreJkg + (enthalpyJkg(product, addC) * addG) / 1000,
+  };
 }
 
 export interface PotStep {
@@ -99,13 +115,30 @@ export interface PotStep {
 }
 
 /** Some seconds of a pot at a thermostat setting (null = off). `stepS` ≤ 10. */
-export function potStep(product: Product, pot: Pot, state: PotState, wasOn: boolean, setC: number | null, roomC: number, stepS: number): PotStep {
+export function potStep(
+  product: Product,
+  pot: Pot,
+  state: PotState,
+  wasOn: boolean,
+  setC: number | null,
+  roomC: number,
+  stepS: number,
+): PotStep {
   const t = temps(product, state);
   const on = setC !== null && (wasOn ? t.rimC < setC + PLAY_K : t.rimC < setC - PLAY_K);
   const givenJ = on ? pot.heaterW * stepS : 0;
   const wallJ = WALL_W_PER_K * (t.rimC - roomC) * stepS;
   const topJ = (pot.lid ? LID_W_PER_K : OPEN_W_PER_K) * (t.coreC - roomC) * stepS;
-  const across = CORE_W_PER_K * Math.cbrt(state.waxG / CORE_OF_G) * FORM[product.form] * (1 + MELT_HELPS * moltenShare(product, (t.rimC + t.coreC) / 2));
+  const across =
+    CORE_W_PER_K *
+    Math.cbrt(state.waxG / CORE_OF_G) *
+    FORM[product.form] *
+    (1 + MELT_HELPS * moltenShare(product, (t.rimC + t.coreC) / 2));
   const inwardJ = across * (t.rimC - t.coreC) * stepS;
-  return { on, givenJ, lostJ: wallJ + topJ, state: { ...state, rimJ: state.rimJ + givenJ - wallJ - inwardJ, coreJ: state.coreJ + inwardJ - topJ } };
+  return {
+    on,
+    givenJ,
+    lostJ: wallJ + topJ,
+    state: { ...state, rimJ: state.rimJ + givenJ - wallJ - inwardJ, coreJ: state.coreJ + inwardJ - topJ },
+  };
 }

@@ -1,4 +1,5 @@
-// When a pot is ready, when to switch it down so that the core melts in the rim's heat, and the next pulse where it is warmed by microwave.
+// When a pot is ready, when to switch it down so that the core melts in the rim's heat, and the next pulse where it is
+// warmed by microwave.
 
 import type { Product } from '../products';
 import { evenPot, moltenShare, potStep, stirred, temps, toppedUp, type Pot, type PotState } from './pot';
@@ -24,7 +25,10 @@ export interface HeatingInput {
   readonly state?: PotState | undefined;
 }
 
-/** Right once stirred: within the window, molten as far as it will be worked, and rim and core close enough for a stir to even them. */
+/**
+ * Right once stirred: within the window, molten as far as it will be worked, and rim and core close enough for a stir
+ * to even them.
+ */
 export function isReady(product: Product, state: PotState, window: PotWindow): boolean {
   const { rimC, coreC, melted } = temps(product, state);
   const mixedC = temps(product, stirred(state)).rimC;
@@ -39,7 +43,12 @@ interface Run {
 }
 
 /** Heats at `highC` for `highS`, then holds the target until ready. */
-function run({ product, pot, roomC, window, state = evenPot(product, pot.waxG, roomC) }: HeatingInput, highC: number, highS: number, horizonS = HORIZON_S): Run {
+function run(
+  { product, pot, roomC, window, state = evenPot(product, pot.waxG, roomC) }: HeatingInput,
+  highC: number,
+  highS: number,
+  horizonS = HORIZON_S,
+): Run {
   let [now, on, hottest] = [state, false, -Infinity];
   for (let t = 0; t <= horizonS; t += STEP_S) {
     if (isReady(product, now, window)) return { readyS: t, hottestRimC: hottest, state: now };
@@ -53,7 +62,10 @@ function run({ product, pot, roomC, window, state = evenPot(product, pot.waxG, r
 /** Seconds until ready with the thermostat at the target from the start; null = not within three hours. */
 export const readyAfterS = (input: HeatingInput): number | null => run(input, input.window.targetC, 0).readyS;
 
-/** A pot at work that is filled up: with how much, how far the core then stands below the rim, and when it is right again. */
+/**
+ * A pot at work that is filled up: with how much, how far the core then stands below the rim, and when it is right
+ * again.
+ */
 export interface Refilled {
   readonly addG: number;
   readonly apartK: number;
@@ -66,7 +78,12 @@ const REFILL_SHARE = 0.25;
 /** Topping up at the target with wax at the room's temperature, the thermostat left where it is. */
 export function refilled(input: Omit<HeatingInput, 'state'>): Refilled {
   const addG = Math.round(REFILL_SHARE * input.pot.waxG);
-  const state = toppedUp(input.product, evenPot(input.product, input.pot.waxG - addG, input.window.targetC), addG, input.roomC);
+  const state = toppedUp(
+    input.product,
+    evenPot(input.product, input.pot.waxG - addG, input.window.targetC),
+    addG,
+    input.roomC,
+  );
   const { rimC, coreC } = temps(input.product, state);
   return { addG, apartK: rimC - coreC, readyS: readyAfterS({ ...input, state }) };
 }
@@ -78,17 +95,21 @@ export interface SwitchDown {
   readonly hottestRimC: number;
 }
 
-/** How far over its working window the rim may be taken while the core melts, K (from memory; the label comes first). */
+/**
+ * How far over its working window the rim may be taken while the core melts, K (from memory; the label comes first).
+ */
 const RIM_OVER_K = 4;
 const SEARCH_S = 60;
 
 /**
- * The moment to switch from full heat down to the target, so that the pot is ready soonest; the rim never hotter than the window's
- * upper end + 4 K: what is taken from it unstirred would burn. Null where it is not ready within three hours either way.
+ * The moment to switch from full heat down to the target, so that the pot is ready soonest; the rim never hotter than
+ * the window's upper end + 4 K: what is taken from it unstirred would burn. Null where it is not ready within three
+ * hours either way.
  */
 export function switchDown(input: HeatingInput): SwitchDown | null {
   const plain = run(input, input.window.targetC, 0);
-  let best: SwitchDown | null = plain.readyS === null ? null : { switchDownS: 0, readyS: plain.readyS, hottestRimC: plain.hottestRimC };
+  let best: SwitchDown | null =
+    plain.readyS === null ? null : { switchDownS: 0, readyS: plain.readyS, hottestRimC: plain.hottestRimC };
   const highC = input.window.maxC + RIM_OVER_K - 2.5; // the thermostat's play and the step that follows it
   let worse = 0;
   for (let s = SEARCH_S; s <= HORIZON_S && worse < 12; s += SEARCH_S) {
@@ -118,12 +139,17 @@ export interface NextPulse {
   readonly say: string;
 }
 
-/** The longest pulse after which no part is over the window, paste never more than 10 s at a time; then rest, stir and the wrist. */
+/**
+ * The longest pulse after which no part is over the window, paste never more than 10 s at a time; then rest, stir and
+ * the wrist.
+ */
 export function nextPulse(product: Product, state: PotState, window: PotWindow): NextPulse {
   const longest = product.family === 'sugar' ? 10 : 30;
   const safe = PULSES_S.filter((s) => s <= longest && temps(product, microwaved(state, s)).rimC <= window.maxC).at(-1);
   if (isReady(product, state, window)) return { seconds: 0, say: 'Warm enough: stir, then test on your wrist.' };
-  if (temps(product, state).rimC > window.maxC) return { seconds: 0, say: 'Too warm at the edge: stir and let it stand, then test on your wrist.' };
+  if (temps(product, state).rimC > window.maxC) {
+    return { seconds: 0, say: 'Too warm at the edge: stir and let it stand, then test on your wrist.' };
+  }
   if (safe === undefined) return { seconds: 0, say: 'The edge is warm enough: stir, let it stand, then look again.' };
   return { seconds: safe, say: `${safe} s, then let it rest half a minute and stir through.` };
 }
@@ -131,7 +157,12 @@ export function nextPulse(product: Product, state: PotState, window: PotWindow):
 const MOST_PULSES = 60;
 
 /** Pulses from cold to ready, each stirred through, s; null where they do not get there. */
-export function pulsesFromCold(product: Product, waxG: number, roomC: number, window: PotWindow): readonly number[] | null {
+export function pulsesFromCold(
+  product: Product,
+  waxG: number,
+  roomC: number,
+  window: PotWindow,
+): readonly number[] | null {
   const pulses: number[] = [];
   let state = evenPot(product, waxG, roomC);
   while (!isReady(product, state, window)) {

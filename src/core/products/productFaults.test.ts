@@ -19,14 +19,44 @@ describe('productFaults', () => {
     for (const p of SHIPPED_PRODUCTS) expect(productFaults(p)).toEqual([]);
   });
   it.each<[string, Product, string]>([
-    ['a slipped digit in the label', { ...film, manners: { tab: { ...tab, labelC: { min: 50, max: 640 } } } }, 'manners.tab.labelC.max'],
-    ['a label the wrong way round', { ...film, manners: { tab: { ...tab, labelC: { min: 60, max: 52 } } } }, 'manners.tab.labelC.min'],
-    ['a usual slab beyond the thickest', { ...film, manners: { tab: { ...tab, thicknessMm: { min: 1.5, usual: 4, max: 3 } } } }, 'manners.tab.thicknessMm.usual'],
-    ['a tender slab thicker than the usual', { ...film, manners: { tab: { ...tab, thicknessMm: { min: 1.5, usual: 2, max: 3, tender: 2.5 } } } }, 'manners.tab.thicknessMm.tender'],
-    ['wax that runs less the warmer it is', { ...film, viscosity: [[3, 52], [15, 62]] }, 'viscosity[1]'],
+    [
+      'a slipped digit in the label',
+      { ...film, manners: { tab: { ...tab, labelC: { min: 50, max: 640 } } } },
+      'manners.tab.labelC.max',
+    ],
+    [
+      'a label the wrong way round',
+      { ...film, manners: { tab: { ...tab, labelC: { min: 60, max: 52 } } } },
+      'manners.tab.labelC.min',
+    ],
+    [
+      'a usual slab beyond the thickest',
+      { ...film, manners: { tab: { ...tab, thicknessMm: { min: 1.5, usual: 4, max: 3 } } } },
+      'manners.tab.thicknessMm.usual',
+    ],
+    [
+      'a tender slab thicker than the usual',
+      { ...film, manners: { tab: { ...tab, thicknessMm: { min: 1.5, usual: 2, max: 3, tender: 2.5 } } } },
+      'manners.tab.thicknessMm.tender',
+    ],
+    [
+      'wax that runs less the warmer it is',
+      {
+        ...film,
+        viscosity: [
+          [3, 52],
+          [15, 62],
+        ],
+      },
+      'viscosity[1]',
+    ],
     ['hard wax that does not set', { ...film, setting: null }, 'setting'],
     ['soft wax that sets', { ...soft, setting: film.setting }, 'setting'],
-    ['wax brittle before it has set', { ...film, setting: film.setting && { ...film.setting, brittleC: 55 } }, 'setting.brittleC'],
+    [
+      'wax brittle before it has set',
+      { ...film, setting: film.setting && { ...film.setting, brittleC: 55 } },
+      'setting.brittleC',
+    ],
     ['soft wax over the same skin twice', { ...soft, passes: { usual: 1, max: 2 } }, 'passes.max'],
     ['more passes usual than allowed', { ...film, passes: { usual: 3, max: 2 } }, 'passes.usual'],
     ['a body of another family', { ...film, body: 'firm-paste' }, 'body'],
@@ -39,13 +69,31 @@ describe('productFaults', () => {
     ['the id of the page for new ones', { ...film, id: 'new' }, 'id'],
   ])('%s is a fault of its field', (_, product, path) => expect(paths(product)).toContain(path));
   it('refuses NaN and infinities in any figure', () => {
-    const figures = ['conductivityWmK', 'densityKgM3', 'heatCapacityJkgK', 'grip', 'priceMinorPerKg', 'packKg', 'shelfMonths'] as const;
-    fc.assert(fc.property(fc.constantFrom(...figures), fc.constantFrom(Number.NaN, Infinity, -Infinity, -1), (name, bad) => {
-      expect(paths({ ...film, [name]: bad })).toContain(name);
-    }), { seed: 3, numRuns: 40 });
+    const figures = [
+      'conductivityWmK',
+      'densityKgM3',
+      'heatCapacityJkgK',
+      'grip',
+      'priceMinorPerKg',
+      'packKg',
+      'shelfMonths',
+    ] as const;
+    fc.assert(
+      fc.property(fc.constantFrom(...figures), fc.constantFrom(Number.NaN, Infinity, -Infinity, -1), (name, bad) => {
+        expect(paths({ ...film, [name]: bad })).toContain(name);
+      }),
+      { seed: 3, numRuns: 40 },
+    );
   });
   it('has bounds with a unit for every figure of a label', () => {
-    for (const path of ['manners.tab.labelC.min', 'manners.hand.thicknessMm.usual', 'viscosity[0][1]', 'setting.midC']) expect(boundsOf(path)?.unit).not.toBe('');
+    for (const path of [
+      'manners.tab.labelC.min',
+      'manners.hand.thicknessMm.usual',
+      'viscosity[0][1]',
+      'setting.midC',
+    ]) {
+      expect(boundsOf(path)?.unit).not.toBe('');
+    }
     expect(boundsOf('name')).toBeUndefined();
   });
 });

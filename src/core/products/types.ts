@@ -43,7 +43,12 @@ export interface Product {
   readonly densityKgM3: number;
   readonly heatCapacityJkgK: number;
   /** Setting: latent heat, midpoint and width of a normal curve of temperature; null = it does not set. */
-  readonly setting: { readonly latentJkg: number; readonly midC: number; readonly widthK: number; readonly brittleC: number } | null;
+  readonly setting: {
+    readonly latentJkg: number;
+    readonly midC: number;
+    readonly widthK: number;
+    readonly brittleC: number;
+  } | null;
   /** Two points of the viscosity law: [Pa·s, °C]. */
   readonly viscosity: readonly [readonly [number, number], readonly [number, number]];
   /** Hold on the hair, 0–1. */

@@ -32,8 +32,17 @@ describe('layAndPull', () => {
 
 describe('the catalogue', () => {
   it('covers every family and body, and every way has its manner', () => {
-    expect(SHIPPED_PRODUCTS.map((p) => p.id)).toEqual(['film-hard', 'cream-hard', 'soft', 'sugar-soft', 'sugar-firm', 'sugar-hard']);
-    for (const p of SHIPPED_PRODUCTS) for (const way of waysOf(p)) expect(mannerOf(p, way)?.labelC.min).toBeGreaterThan(20);
+    expect(SHIPPED_PRODUCTS.map((p) => p.id)).toEqual([
+      'film-hard',
+      'cream-hard',
+      'soft',
+      'sugar-soft',
+      'sugar-firm',
+      'sugar-hard',
+    ]);
+    for (const p of SHIPPED_PRODUCTS) {
+      for (const way of waysOf(p)) expect(mannerOf(p, way)?.labelC.min).toBeGreaterThan(20);
+    }
     expect(SHIPPED_PRODUCTS.filter((p) => p.family === 'soft').flatMap((p) => waysOf(p))).toEqual(['with']);
   });
 });

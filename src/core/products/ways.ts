@@ -21,7 +21,8 @@ const FACTS: Readonly<Record<Way, Omit<WayFacts, 'manner'>>> = {
   against: { layDeg: 180, pullDeg: 0, laterOnly: false },
   // Planned with the growth; the turn in the other direction is the round after it.
   free: { layDeg: 0, pullDeg: 180, laterOnly: false },
-  // First against with firm pressure, then the same wax drawn back with the growth; the first stroke is given as the lay.
+  // First against with firm pressure, then the same wax drawn back with the growth; the first stroke is given as the
+  // lay.
   crossed: { layDeg: 180, pullDeg: 180, laterOnly: false },
   counter: { layDeg: 180, pullDeg: 0, laterOnly: true },
   across: { layDeg: 90, pullDeg: 270, laterOnly: true },

@@ -21,9 +21,24 @@ export function nextAction(a: AfterPass): NextAction {
     return { code: 'stop', text: 'Stop here. First aid, record it, refer. No more wax on this zone today.' };
   }
   if (a.left === 'none') return { code: 'finish', text: 'Clear. Residue off, soothe, look under a bright light.' };
-  if (a.left === 'few' && a.tweezingAllowed) return { code: 'tweeze', text: 'Tweeze what is left: stretch, grip firmly, draw steadily.' };
+  if (a.left === 'few' && a.tweezingAllowed) {
+    return { code: 'tweeze', text: 'Tweeze what is left: stretch, grip firmly, draw steadily.' };
+  }
   const mayRepeat = a.family !== 'soft' && a.passesDone < a.passLimit && a.skin !== 'red';
-  if (mayRepeat && a.left !== 'few') return { code: 'second-pass', text: `Another round only where hair is left: less wax, more pressure, wrist test first (${a.passesDone + 1} of ${a.passLimit}).` };
-  if (a.tweezingAllowed && a.left !== 'many') return { code: 'tweeze', text: 'No further pass on this skin: tweeze without haste.' };
-  return { code: 'next-visit', text: a.family === 'soft' ? 'Soft wax has had its one pass: clear with a clean cloth, leave the rest for the next visit.' : 'Leave the rest for the next visit.' };
+  if (mayRepeat && a.left !== 'few') {
+    return {
+      code: 'second-pass',
+      text: `Another round only where hair is left: less wax, more pressure, wrist test first (${a.passesDone + 1} of ${a.passLimit}).`,
+    };
+  }
+  if (a.tweezingAllowed && a.left !== 'many') {
+    return { code: 'tweeze', text: 'No further pass on this skin: tweeze without haste.' };
+  }
+  return {
+    code: 'next-visit',
+    text:
+      a.family === 'soft'
+        ? 'Soft wax has had its one pass: clear with a clean cloth, leave the rest for the next visit.'
+        : 'Leave the rest for the next visit.',
+  };
 }

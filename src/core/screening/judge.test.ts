@@ -8,11 +8,19 @@ const hair: Hair = { lengthMm: 7, coarseness: 3, density: 3, curl: 1, history: '
 const underarm: ScreeningZone = { zone: 'underarm', side: 'left', hair };
 const lip: ScreeningZone = { zone: 'upper-lip', side: 'middle', hair };
 const leg: ScreeningZone = { zone: 'lower-leg-front', side: 'right', hair };
-const base: ScreeningInput = { on: '2027-05-14', consent: true, guardianConsent: false, sensitivity: 3, facts: [], zones: [underarm] };
+const base: ScreeningInput = {
+  on: '2027-05-14',
+  consent: true,
+  guardianConsent: false,
+  sensitivity: 3,
+  facts: [],
+  zones: [underarm],
+};
 const judged = (facts: readonly FoundFact[], more: Partial<ScreeningInput> = {}) => judge({ ...base, ...more, facts });
 
 describe('judge', () => {
-  // Starting values of the trade: practice for acids, from memory for the rest. [fact, days after, outcome on the last waiting day, outcome after]
+  // Starting values of the trade: practice for acids, from memory for the rest. [fact, days after, outcome on the last
+  // waiting day, outcome after]
   it.each<[FoundFact['fact'], string, string, Outcome, Outcome]>([
     ['acid-exfoliant', '2027-05-08', '2027-05-07', 'postpone', 'go'],
     ['sunburn', '2027-05-08', '2027-05-07', 'postpone', 'go'],
@@ -29,20 +37,52 @@ describe('judge', () => {
   });
   it('names the first free date, over a leap day too', () => {
     expect(judged([{ fact: 'acid-exfoliant', lastOn: '2027-05-11' }]).earliestOn).toBe('2027-05-18');
-    expect(judged([{ fact: 'acid-exfoliant', lastOn: '2028-02-24' }], { on: '2028-02-26' }).earliestOn).toBe('2028-03-02');
-    expect(judged([{ fact: 'retinoid-oral', lastOn: '2028-02-29' }], { on: '2028-06-01' }).earliestOn).toBe('2029-02-28');
+    expect(judged([{ fact: 'acid-exfoliant', lastOn: '2028-02-24' }], { on: '2028-02-26' }).earliestOn).toBe(
+      '2028-03-02',
+    );
+    expect(judged([{ fact: 'retinoid-oral', lastOn: '2028-02-29' }], { on: '2028-06-01' }).earliestOn).toBe(
+      '2029-02-28',
+    );
     expect(judged([{ fact: 'chemo-radio' }])).toMatchObject({ outcome: 'postpone', earliestOn: null });
   });
-  it.each(['blood-thinner', 'steroid', 'alcohol', 'caffeine', 'immune', 'pregnancy', 'before-period', 'keloid', 'shaved', 'photosensitiser', 'faint', 'diabetes', 'circulation', 'lymph', 'vein-thrombosis', 'numbing-cream', 'allergy-rosin', 'allergy-glove', 'earlier-reaction'] as const)(
-    '%s without a date holds today: adapt', (fact) => expect(judged([{ fact }]).outcome).toBe('adapt'));
+  it.each([
+    'blood-thinner',
+    'steroid',
+    'alcohol',
+    'caffeine',
+    'immune',
+    'pregnancy',
+    'before-period',
+    'keloid',
+    'shaved',
+    'photosensitiser',
+    'faint',
+    'diabetes',
+    'circulation',
+    'lymph',
+    'vein-thrombosis',
+    'numbing-cream',
+    'allergy-rosin',
+    'allergy-glove',
+    'earlier-reaction',
+  ] as const)('%s without a date holds today: adapt', (fact) => expect(judged([{ fact }]).outcome).toBe('adapt'));
   it('stops only the zone that a fact names, and the visit goes on adapted', () => {
-    const result = judged([{ fact: 'acid-exfoliant', lastOn: '2027-05-11', zones: ['upper-lip'] }], { zones: [underarm, lip] });
+    const result = judged([{ fact: 'acid-exfoliant', lastOn: '2027-05-11', zones: ['upper-lip'] }], {
+      zones: [underarm, lip],
+    });
     expect(result.zones.map((z) => z.outcome)).toEqual(['go', 'postpone']);
     expect(result).toMatchObject({ outcome: 'adapt', earliestOn: '2027-05-18' });
-    expect(judged([{ fact: 'numb-skin', zones: ['underarm/left'] }], { zones: [underarm, { ...underarm, side: 'right' }] }).zones.map((z) => z.outcome)).toEqual(['decline', 'go']);
+    expect(
+      judged([{ fact: 'numb-skin', zones: ['underarm/left'] }], {
+        zones: [underarm, { ...underarm, side: 'right' }],
+      }).zones.map((z) => z.outcome),
+    ).toEqual(['decline', 'go']);
   });
   it('takes the mildest of the zones where all are stopped', () => {
-    const facts: FoundFact[] = [{ fact: 'numb-skin', zones: ['underarm'] }, { fact: 'sunburn', zones: ['lower-leg-front'] }];
+    const facts: FoundFact[] = [
+      { fact: 'numb-skin', zones: ['underarm'] },
+      { fact: 'sunburn', zones: ['lower-leg-front'] },
+    ];
     expect(judged(facts, { zones: [underarm, leg] }).outcome).toBe('postpone');
   });
   it('keeps a cold sore to lip and chin', () => {
@@ -53,7 +93,10 @@ describe('judge', () => {
     expect(judged([], { consent: false }).outcome).toBe('decline');
     expect(judged([], { ageYears: 17 }).outcome).toBe('decline');
     expect(judged([], { ageYears: 17, guardianConsent: true }).outcome).toBe('adapt');
-    expect(judged([{ fact: 'minor' }], { guardianConsent: true, zones: [{ zone: 'bikini-edge', side: 'left', hair }] }).outcome).toBe('decline');
+    expect(
+      judged([{ fact: 'minor' }], { guardianConsent: true, zones: [{ zone: 'bikini-edge', side: 'left', hair }] })
+        .outcome,
+    ).toBe('decline');
     expect(judged([], { ageYears: 18 }).outcome).toBe('go');
   });
   it('takes products and families out, and degrees off', () => {
@@ -67,18 +110,27 @@ describe('judge', () => {
   });
   it('never becomes milder by one more fact', () => {
     const strict: Record<Outcome, number> = { go: 0, adapt: 1, postpone: 2, decline: 3 };
-    const date = fc.integer({ min: 0, max: 400 }).map((d) => new Date(Date.UTC(2027, 4, 14) - d * 86_400_000).toISOString().slice(0, 10));
+    const date = fc
+      .integer({ min: 0, max: 400 })
+      .map((d) => new Date(Date.UTC(2027, 4, 14) - d * 86_400_000).toISOString().slice(0, 10));
     const fact = fc.record({ fact: fc.constantFrom(...FACTS), lastOn: date }, { requiredKeys: ['fact'] });
-    fc.assert(fc.property(fc.array(fact, { maxLength: 5 }), fact, fc.boolean(), (facts, extra, shaved) => {
-      const zones = [{ ...underarm, hair: { ...hair, coarseness: 5, history: shaved ? 'shaved' as const : 'first' as const } }, lip, leg];
-      const before = judged(facts, { zones });
-      const after = judged([...facts, extra], { zones });
-      before.zones.forEach((z, i) => {
-        const now = after.zones[i];
-        expect(strict[now?.outcome ?? 'go']).toBeGreaterThanOrEqual(strict[z.outcome]);
-        for (const family of z.familiesOut) expect(now?.familiesOut).toContain(family);
-      });
-      expect(strict[after.outcome]).toBeGreaterThanOrEqual(strict[before.outcome]);
-    }), { seed: 3, numRuns: 300 });
+    fc.assert(
+      fc.property(fc.array(fact, { maxLength: 5 }), fact, fc.boolean(), (facts, extra, shaved) => {
+        const zones = [
+          { ...underarm, hair: { ...hair, coarseness: 5, history: shaved ? ('shaved' as const) : ('first' as const) } },
+          lip,
+          leg,
+        ];
+        const before = judged(facts, { zones });
+        const after = judged([...facts, extra], { zones });
+        before.zones.forEach((z, i) => {
+          const now = after.zones[i];
+          expect(strict[now?.outcome ?? 'go']).toBeGreaterThanOrEqual(strict[z.outcome]);
+          for (const family of z.familiesOut) expect(now?.familiesOut).toContain(family);
+        });
+        expect(strict[after.outcome]).toBeGreaterThanOrEqual(strict[before.outcome]);
+      }),
+      { seed: 3, numRuns: 300 },
+    );
   });
 });

@@ -1,5 +1,5 @@
-// Judges a visit: every rule that applies gives a reason; the strictest outcome wins per zone; the visit follows its own rules
-// and, where every zone is stopped, the mildest of the zones. Adding a fact never makes the answer milder.
+// Judges a visit: every rule that applies gives a reason; the strictest outcome wins per zone; the visit follows its
+// own rules and, where every zone is stopped, the mildest of the zones. Adding a fact never makes the answer milder.
 
 import { ZONES, type Family, type Side, type ZoneId } from '../anatomy';
 import { addDays, addMonths, laterDate, type CivilDate } from '../shared';
@@ -55,14 +55,19 @@ export interface Judgement {
   readonly ruleSet: string;
 }
 
-export const strictest = (outcomes: readonly Outcome[]): Outcome => outcomes.reduce((a, b) => (STRICTNESS[b] > STRICTNESS[a] ? b : a), 'go');
-export const mildest = (outcomes: readonly Outcome[]): Outcome => outcomes.reduce((a, b) => (STRICTNESS[b] < STRICTNESS[a] ? b : a), 'decline');
+export const strictest = (outcomes: readonly Outcome[]): Outcome =>
+  outcomes.reduce((a, b) => (STRICTNESS[b] > STRICTNESS[a] ? b : a), 'go');
+export const mildest = (outcomes: readonly Outcome[]): Outcome =>
+  outcomes.reduce((a, b) => (STRICTNESS[b] < STRICTNESS[a] ? b : a), 'decline');
 export const isStopped = (outcome: Outcome): boolean => outcome === 'postpone' || outcome === 'decline';
 
 export const zoneKey = (zone: { readonly zone: ZoneId; readonly side: Side }): string => `${zone.zone}/${zone.side}`;
 
 const appliesTo = (fact: FoundFact, zone: ScreeningZone): boolean =>
-  fact.zones === undefined || fact.zones.length === 0 || fact.zones.includes(zone.zone) || fact.zones.includes(zoneKey(zone));
+  fact.zones === undefined ||
+  fact.zones.length === 0 ||
+  fact.zones.includes(zone.zone) ||
+  fact.zones.includes(zoneKey(zone));
 
 /** Date from which the rule no longer holds; null = it holds as long as the fact stands. */
 function endOf(rule: Pick<Rule, 'waitDays' | 'waitMonths'>, fact: FoundFact, on: CivilDate): CivilDate | null {
@@ -79,15 +84,24 @@ interface Hit {
 function hitsOn(input: ScreeningInput, rules: readonly Rule[], zone: ScreeningZone): readonly Hit[] {
   return rules.flatMap((rule) => {
     if (rule.onlyZones && !rule.onlyZones.includes(zone.zone)) return [];
-    return input.facts.filter((f) => f.fact === rule.fact && (rule.scope === 'visit' || appliesTo(f, zone))).flatMap((fact) => {
-      const until = endOf(rule, fact, input.on);
-      return until !== null && until <= input.on ? [] : [{ rule, until }];
-    });
+    return input.facts
+      .filter((f) => f.fact === rule.fact && (rule.scope === 'visit' || appliesTo(f, zone)))
+      .flatMap((fact) => {
+        const until = endOf(rule, fact, input.on);
+        return until !== null && until <= input.on ? [] : [{ rule, until }];
+      });
   });
 }
 
 const reasonOf = ({ rule, until }: Hit, zone: string | null): Reason => ({
-  code: rule.code, fact: rule.fact, outcome: rule.outcome, zone, family: rule.family ?? null, text: rule.text, clientText: rule.clientText, grounds: rule.grounds,
+  code: rule.code,
+  fact: rule.fact,
+  outcome: rule.outcome,
+  zone,
+  family: rule.family ?? null,
+  text: rule.text,
+  clientText: rule.clientText,
+  grounds: rule.grounds,
   until: rule.outcome === 'postpone' ? until : null,
 });
 
@@ -96,26 +110,46 @@ function personReasons(input: ScreeningInput): readonly Reason[] {
   const base = { fact: null, zone: null, family: null, grounds: 'practice', until: null } as const;
   return [
     ...(input.consent ? [] : [{ ...PERSON_RULES.noConsent, ...base, outcome: 'decline' as const }]),
-    ...(isMinor && !input.guardianConsent ? [{ ...PERSON_RULES.minorNoGuardian, ...base, outcome: 'decline' as const }] : []),
-    ...(isMinor && input.guardianConsent ? [{ ...PERSON_RULES.guardianGiven, ...base, outcome: 'adapt' as const }] : []),
+    ...(isMinor && !input.guardianConsent
+      ? [{ ...PERSON_RULES.minorNoGuardian, ...base, outcome: 'decline' as const }]
+      : []),
+    ...(isMinor && input.guardianConsent
+      ? [{ ...PERSON_RULES.guardianGiven, ...base, outcome: 'adapt' as const }]
+      : []),
     ...(isMinor
-      ? input.zones.filter((z) => ZONES[z.zone].intimate).map((z): Reason => ({ ...PERSON_RULES.minorIntimate, ...base, zone: zoneKey(z), outcome: 'decline' }))
+      ? input.zones
+          .filter((z) => ZONES[z.zone].intimate)
+          .map((z): Reason => ({ ...PERSON_RULES.minorIntimate, ...base, zone: zoneKey(z), outcome: 'decline' }))
       : []),
   ];
 }
 
-const isOnFace = (fact: FoundFact): boolean => fact.zones === undefined || fact.zones.length === 0 || Object.values(ZONES).some((z) => z.face && (fact.zones ?? []).some((n) => n.split('/')[0] === z.id));
+const isOnFace = (fact: FoundFact): boolean =>
+  fact.zones === undefined ||
+  fact.zones.length === 0 ||
+  Object.values(ZONES).some((z) => z.face && (fact.zones ?? []).some((n) => n.split('/')[0] === z.id));
 
 /** True where some rule of the fact still holds, counted from the fact's own date. */
 const isFresh = (fact: FoundFact, rules: readonly Rule[], on: CivilDate): boolean =>
   rules.some((r) => r.fact === fact.fact && (endOf(r, fact, on) ?? '9999') > on);
 
 /** The combination's own end, or null where it has none; undefined where it does not hold. */
-function combinationEnd(c: Combination, input: ScreeningInput, rules: readonly Rule[], zone: ScreeningZone, holding: ReadonlySet<Fact>): CivilDate | null | undefined {
+function combinationEnd(
+  c: Combination,
+  input: ScreeningInput,
+  rules: readonly Rule[],
+  zone: ScreeningZone,
+  holding: ReadonlySet<Fact>,
+): CivilDate | null | undefined {
   const facts = ZONES[zone.zone];
   const { hair } = zone;
-  const met = (!c.history || c.history.includes(hair.history)) && hair.coarseness >= (c.coarsenessFrom ?? 0) && input.sensitivity >= (c.sensitivityFrom ?? 0)
-    && (!c.intimate || facts.intimate) && (!c.face || facts.face) && (!c.onlyZones || c.onlyZones.includes(zone.zone));
+  const met =
+    (!c.history || c.history.includes(hair.history)) &&
+    hair.coarseness >= (c.coarsenessFrom ?? 0) &&
+    input.sensitivity >= (c.sensitivityFrom ?? 0) &&
+    (!c.intimate || facts.intimate) &&
+    (!c.face || facts.face) &&
+    (!c.onlyZones || c.onlyZones.includes(zone.zone));
   if (!met) return undefined;
   const [first] = c.all;
   const ofFirst = input.facts.filter((f) => f.fact === first && (c.anywhereOnFace ? isOnFace(f) : appliesTo(f, zone)));
@@ -125,11 +159,17 @@ function combinationEnd(c: Combination, input: ScreeningInput, rules: readonly R
     const ends = ofFirst.map((f) => addDays(f.lastOn ?? input.on, c.waitDays ?? 0)).filter((end) => end > input.on);
     return ends.length === 0 ? undefined : ends.reduce(laterDate);
   }
-  const holds = (fact: Fact): boolean => (fact === first && c.anywhereOnFace ? ofFirst.some((f) => isFresh(f, rules, input.on)) : holding.has(fact));
+  const holds = (fact: Fact): boolean =>
+    fact === first && c.anywhereOnFace ? ofFirst.some((f) => isFresh(f, rules, input.on)) : holding.has(fact);
   return c.all.every(holds) ? null : undefined;
 }
 
-function combinationReasons(input: ScreeningInput, set: RuleSet, zone: ScreeningZone, hits: readonly Hit[]): { readonly reasons: readonly Reason[]; readonly softOut: boolean; readonly onePass: boolean } {
+function combinationReasons(
+  input: ScreeningInput,
+  set: RuleSet,
+  zone: ScreeningZone,
+  hits: readonly Hit[],
+): { readonly reasons: readonly Reason[]; readonly softOut: boolean; readonly onePass: boolean } {
   const holding = new Set<Fact>(hits.map((h) => h.rule.fact));
   if (zone.hair.history === 'shaved') holding.add('shaved');
   const found = set.combinations.flatMap((c) => {
@@ -138,36 +178,69 @@ function combinationReasons(input: ScreeningInput, set: RuleSet, zone: Screening
   });
   return {
     reasons: found.map(({ c, until }) => ({
-      code: c.code, fact: null, outcome: c.outcome, zone: zoneKey(zone), family: c.softOut ? 'soft' : null, text: c.text, clientText: c.clientText, grounds: c.grounds,
+      code: c.code,
+      fact: null,
+      outcome: c.outcome,
+      zone: zoneKey(zone),
+      family: c.softOut ? 'soft' : null,
+      text: c.text,
+      clientText: c.clientText,
+      grounds: c.grounds,
       until: c.outcome === 'postpone' ? until : null,
     })),
-    softOut: found.some(({ c }) => c.softOut), onePass: found.some(({ c }) => c.onePass),
+    softOut: found.some(({ c }) => c.softOut),
+    onePass: found.some(({ c }) => c.onePass),
   };
 }
 
-const HARD_PERSON_CODES: readonly string[] = [PERSON_RULES.noConsent.code, PERSON_RULES.minorNoGuardian.code, PERSON_RULES.minorIntimate.code];
+const HARD_PERSON_CODES: readonly string[] = [
+  PERSON_RULES.noConsent.code,
+  PERSON_RULES.minorNoGuardian.code,
+  PERSON_RULES.minorIntimate.code,
+];
 
 /** True where the practitioner may go on for a written reason: the rule stops, and it is not a hard one. */
 export const mayOverride = (reason: Pick<Reason, 'code' | 'outcome'>, set: RuleSet = SHIPPED_RULE_SET): boolean =>
-  isStopped(reason.outcome) && !HARD_PERSON_CODES.includes(reason.code) && set.rules.every((r) => r.code !== reason.code || r.hard !== true);
+  isStopped(reason.outcome) &&
+  !HARD_PERSON_CODES.includes(reason.code) &&
+  set.rules.every((r) => r.code !== reason.code || r.hard !== true);
 
 function withOverrides(reasons: readonly Reason[], input: ScreeningInput, set: RuleSet): readonly Reason[] {
   const overrides = input.overrides ?? [];
   if (overrides.length === 0) return reasons;
   return reasons.map((r) => {
-    const found = overrides.find((o) => o.code === r.code && o.reason.trim() !== '' && (o.zone === undefined || o.zone === r.zone));
+    const found = overrides.find(
+      (o) => o.code === r.code && o.reason.trim() !== '' && (o.zone === undefined || o.zone === r.zone),
+    );
     return found && mayOverride(r, set) ? { ...r, outcome: 'adapt', until: null, overridden: found.reason } : r;
   });
 }
 
 const ONE_PASS_FACTS: readonly Fact[] = ['keloid', 'diabetes'];
-const NOTHING_NEW_FACTS: readonly Fact[] = ['earlier-reaction', 'allergy-rosin', 'allergy-honey', 'allergy-fragrance', 'allergy-zinc-oxide'];
+const NOTHING_NEW_FACTS: readonly Fact[] = [
+  'earlier-reaction',
+  'allergy-rosin',
+  'allergy-honey',
+  'allergy-fragrance',
+  'allergy-zinc-oxide',
+];
 
 /** True where a product that the skin has not met is out of the question. */
-export const forbidsNew = (facts: readonly FoundFact[]): boolean => facts.some((f) => NOTHING_NEW_FACTS.includes(f.fact));
+export const forbidsNew = (facts: readonly FoundFact[]): boolean =>
+  facts.some((f) => NOTHING_NEW_FACTS.includes(f.fact));
 
-const spotsOn = (zones: readonly ScreeningZone[]): readonly SpotReason[] => zones.flatMap((z) =>
-  [...new Set((z.marks ?? []).map((m) => m.kind))].flatMap((kind) => SPOT_RULES.filter((r) => r.mark === kind).map((r) => ({ code: r.code, zone: zoneKey(z), mark: kind, clearanceMm: r.clearanceMm, text: r.text }))));
+const spotsOn = (zones: readonly ScreeningZone[]): readonly SpotReason[] =>
+  zones.flatMap((z) =>
+    [...new Set((z.marks ?? []).map((m) => m.kind))].flatMap((kind) =>
+      SPOT_RULES.filter((r) => r.mark === kind).map((r) => ({
+        code: r.code,
+        zone: zoneKey(z),
+        mark: kind,
+        clearanceMm: r.clearanceMm,
+        text: r.text,
+      })),
+    ),
+  );
 
 /** Outcome, reasons and what each zone must do without. Dates are civil dates; a fact without `lastOn` holds today. */
 export function judge(input: ScreeningInput): Judgement {
@@ -177,16 +250,39 @@ export function judge(input: ScreeningInput): Judgement {
     const hits = hitsOn(input, set.rules, zone);
     return { zone, hits, combined: combinationReasons(input, set, zone, hits) };
   });
-  const visitHits = [...new Map(perZone.flatMap((z) => z.hits.filter((h) => h.rule.scope === 'visit')).map((h) => [`${h.rule.code}${h.until ?? ''}`, h])).values()];
-  const visitReasons = withOverrides([...person.filter((r) => r.zone === null), ...visitHits.map((h) => reasonOf(h, null))], input, set);
+  const visitHits = [
+    ...new Map(
+      perZone
+        .flatMap((z) => z.hits.filter((h) => h.rule.scope === 'visit'))
+        .map((h) => [`${h.rule.code}${h.until ?? ''}`, h]),
+    ).values(),
+  ];
+  const visitReasons = withOverrides(
+    [...person.filter((r) => r.zone === null), ...visitHits.map((h) => reasonOf(h, null))],
+    input,
+    set,
+  );
   const wholeVisit = strictest(visitReasons.map((r) => r.outcome));
-  const zoneReasons = perZone.map(({ zone, hits, combined }) => withOverrides([
-    ...person.filter((r) => r.zone === zoneKey(zone)), ...hits.filter((h) => h.rule.scope !== 'visit').map((h) => reasonOf(h, zoneKey(zone))), ...combined.reasons,
-  ], input, set));
+  const zoneReasons = perZone.map(({ zone, hits, combined }) =>
+    withOverrides(
+      [
+        ...person.filter((r) => r.zone === zoneKey(zone)),
+        ...hits.filter((h) => h.rule.scope !== 'visit').map((h) => reasonOf(h, zoneKey(zone))),
+        ...combined.reasons,
+      ],
+      input,
+      set,
+    ),
+  );
   const nothingNew = forbidsNew(input.facts);
   const zones = perZone.map(({ zone, hits, combined }, i): ZoneJudgement => ({
     outcome: strictest([wholeVisit, ...(zoneReasons[i] ?? []).map((r) => r.outcome)]),
-    familiesOut: [...new Set([...hits.flatMap((h) => (h.rule.family ? [h.rule.family] : [])), ...(combined.softOut ? (['soft'] as const) : [])])],
+    familiesOut: [
+      ...new Set([
+        ...hits.flatMap((h) => (h.rule.family ? [h.rule.family] : [])),
+        ...(combined.softOut ? (['soft'] as const) : []),
+      ]),
+    ],
     allergensOut: hits.flatMap((h) => (h.rule.allergen ? [h.rule.allergen] : [])),
     lowerHeatK: hits.reduce((k, h) => k + (h.rule.lowerHeatK ?? 0), 0),
     onePass: combined.onePass || input.facts.some((f) => ONE_PASS_FACTS.includes(f.fact) && appliesTo(f, zone)),
@@ -194,9 +290,14 @@ export function judge(input: ScreeningInput): Judgement {
   }));
   const outcomes = zones.map((z) => z.outcome);
   const allStopped = outcomes.length > 0 && outcomes.every(isStopped);
-  const outcome = allStopped ? strictest([wholeVisit, mildest(outcomes)]) : strictest([wholeVisit, ...(outcomes.some((o) => o !== 'go') ? (['adapt'] as const) : [])]);
+  const outcome = allStopped
+    ? strictest([wholeVisit, mildest(outcomes)])
+    : strictest([wholeVisit, ...(outcomes.some((o) => o !== 'go') ? (['adapt'] as const) : [])]);
   const reasons = [...visitReasons, ...zoneReasons.flat()];
   const dates = reasons.filter((r) => r.outcome === 'postpone').map((r) => r.until);
-  const earliestOn = dates.length > 0 && dates.every((d) => d !== null) ? dates.reduce<CivilDate>((a, d) => (d === null ? a : laterDate(a, d)), input.on) : null;
+  const earliestOn =
+    dates.length > 0 && dates.every((d) => d !== null)
+      ? dates.reduce<CivilDate>((a, d) => (d === null ? a : laterDate(a, d)), input.on)
+      : null;
   return { outcome, earliestOn, reasons, spots: spotsOn(input.zones), zones, ruleSet: set.name };
 }

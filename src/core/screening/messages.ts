@@ -1,5 +1,5 @@
-// Words for the client when a visit is put off, and for the doctor or pharmacist when it is declined. Plain, without blame, and
-// never a word on leaving a medicine out.
+// Words for the client when a visit is put off, and for the doctor or pharmacist when it is declined. Plain, without
+// blame, and never a word on leaving a medicine out.
 
 import { isStopped } from './judge';
 import type { Reason } from './types';
@@ -15,7 +15,8 @@ export interface MessageInput {
 }
 
 const unique = (texts: readonly string[]): readonly string[] => [...new Set(texts)];
-const stopping = (reasons: readonly Reason[]): readonly string[] => unique(reasons.filter((r) => isStopped(r.outcome)).map((r) => r.clientText));
+const stopping = (reasons: readonly Reason[]): readonly string[] =>
+  unique(reasons.filter((r) => isStopped(r.outcome)).map((r) => r.clientText));
 
 /**
  * Message that puts a visit off.
@@ -23,19 +24,27 @@ const stopping = (reasons: readonly Reason[]): readonly string[] => unique(reaso
  * @param earliest first good date in words; null = no date can be named
  */
 export function postponeMessage(input: MessageInput, newTime: string | null, earliest: string | null): string {
-  const when = newTime !== null
-    ? `We have moved your appointment to ${newTime}. If that does not suit you, tell us and we find another time.`
-    : earliest !== null ? `From ${earliest} we can look again; choose a time that suits you.` : 'We look again as soon as your doctor has agreed.';
+  const when =
+    newTime !== null
+      ? `We have moved your appointment to ${newTime}. If that does not suit you, tell us and we find another time.`
+      : earliest !== null
+        ? `From ${earliest} we can look again; choose a time that suits you.`
+        : 'We look again as soon as your doctor has agreed.';
   return [
-    `Dear ${input.clientName},`, `we would rather not work on your skin (${input.what}) just now.`, ...stopping(input.reasons), when,
-    'Until then moisturise daily and please do not shave in between.', `${input.practitionerName}, ${input.studioName}`,
+    `Dear ${input.clientName},`,
+    `we would rather not work on your skin (${input.what}) just now.`,
+    ...stopping(input.reasons),
+    when,
+    'Until then moisturise daily and please do not shave in between.',
+    `${input.practitionerName}, ${input.studioName}`,
   ].join('\n');
 }
 
 /** Note to take to a doctor or pharmacist. States what was found and asked; no diagnosis, no advice on medicines. */
 export function referralNote(input: MessageInput, on: string): string {
   return [
-    `${input.studioName}, ${on}`, `For: the doctor or pharmacist of ${input.clientName}`,
+    `${input.studioName}, ${on}`,
+    `For: the doctor or pharmacist of ${input.clientName}`,
     `${input.clientName} came for hair removal with warm wax or sugar (${input.what}). We have not done it, for this reason:`,
     ...unique(input.reasons.filter((r) => isStopped(r.outcome)).map((r) => `– ${r.text}`)),
     'Warm wax reaches about 50–60 °C at the stick and is pulled off with the hair; sugar paste is used at body heat.',

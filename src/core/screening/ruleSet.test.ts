@@ -16,13 +16,32 @@ const setOf = (changes: readonly RuleChange[]) => {
   if (!set.ok) throw new Error(set.error.code);
   return set.value;
 };
-const input = { on: '2027-05-14', consent: true, guardianConsent: false, sensitivity: 3, zones: [{ zone: 'underarm', side: 'left', hair: { lengthMm: 7, coarseness: 3, density: 3, curl: 1, history: 'regular', past: [] } }] } as const;
+const input = {
+  on: '2027-05-14',
+  consent: true,
+  guardianConsent: false,
+  sensitivity: 3,
+  zones: [
+    {
+      zone: 'underarm',
+      side: 'left',
+      hair: { lengthMm: 7, coarseness: 3, density: 3, curl: 1, history: 'regular', past: [] },
+    },
+  ],
+} as const;
 
 describe('changes of the rules', () => {
   it('tighten without a reason, and the answer follows', () => {
-    const set = setOf([{ code: 'skin.acid', waitDays: 10, reason: '' }, { code: 'blood.thinner', outcome: 'postpone', reason: '' }]);
+    const set = setOf([
+      { code: 'skin.acid', waitDays: 10, reason: '' },
+      { code: 'blood.thinner', outcome: 'postpone', reason: '' },
+    ]);
     expect(judge({ ...input, facts: [{ fact: 'acid-exfoliant', lastOn: '2027-05-05' }] }).outcome).toBe('go');
-    expect(judge({ ...input, ruleSet: set, facts: [{ fact: 'acid-exfoliant', lastOn: '2027-05-05' }] })).toMatchObject({ outcome: 'postpone', earliestOn: '2027-05-15', ruleSet: `${RULE_SET_VERSION}.2` });
+    expect(judge({ ...input, ruleSet: set, facts: [{ fact: 'acid-exfoliant', lastOn: '2027-05-05' }] })).toMatchObject({
+      outcome: 'postpone',
+      earliestOn: '2027-05-15',
+      ruleSet: `${RULE_SET_VERSION}.2`,
+    });
     expect(judge({ ...input, ruleSet: set, facts: [{ fact: 'blood-thinner' }] }).outcome).toBe('postpone');
   });
   it('loosen only with a written reason', () => {
@@ -32,31 +51,50 @@ describe('changes of the rules', () => {
     expect(failure({ code: 'blood.thinner', outcome: 'go', reason: '' })).toBe('rule.reason-missing');
   });
   it.each(RULES.filter((r) => r.hard).map((r) => [r.code, r.outcome] as const))('never loosen %s', (code, outcome) => {
-    for (const milder of OUTCOMES.filter((o) => STRICTNESS[o] < STRICTNESS[outcome])) expect(failure({ code, outcome: milder, reason: 'a very good reason' })).toBe('rule.hard');
+    for (const milder of OUTCOMES.filter((o) => STRICTNESS[o] < STRICTNESS[outcome])) {
+      expect(failure({ code, outcome: milder, reason: 'a very good reason' })).toBe('rule.hard');
+    }
     expect(failure({ code, waitDays: 1, reason: 'a very good reason' })).toBe('rule.hard');
   });
   it('names what is wrong: an unknown rule, no change, a wait that is none', () => {
     expect(failure({ code: 'nobody', outcome: 'decline', reason: '' })).toBe('rule.unknown');
     expect(failure({ code: 'skin.acid', reason: 'a reason' })).toBe('rule.nothing');
-    for (const waitDays of [0, -1, 1.5, Number.NaN, 1001]) expect(failure({ code: 'skin.acid', waitDays, reason: 'a very good reason' })).toBe('rule.wait');
+    for (const waitDays of [0, -1, 1.5, Number.NaN, 1001]) {
+      expect(failure({ code: 'skin.acid', waitDays, reason: 'a very good reason' })).toBe('rule.wait');
+    }
   });
   it('the last change of a rule counts, and a wait in days takes the place of one in months', () => {
-    const set = setOf([{ code: 'skin.retinoid-oral', waitDays: 500, reason: '' }, { code: 'skin.acid', waitDays: 9, reason: '' }, { code: 'skin.acid', waitDays: 12, reason: '' }]);
+    const set = setOf([
+      { code: 'skin.retinoid-oral', waitDays: 500, reason: '' },
+      { code: 'skin.acid', waitDays: 9, reason: '' },
+      { code: 'skin.acid', waitDays: 12, reason: '' },
+    ]);
     expect(set.rules.find((r) => r.code === 'skin.acid')?.waitDays).toBe(12);
     const oral = set.rules.find((r) => r.code === 'skin.retinoid-oral');
     expect(oral && waitOf(oral)).toBe(500);
-    expect(judge({ ...input, ruleSet: set, facts: [{ fact: 'retinoid-oral', lastOn: '2026-03-01' }] }).outcome).toBe('postpone');
+    expect(judge({ ...input, ruleSet: set, facts: [{ fact: 'retinoid-oral', lastOn: '2026-03-01' }] }).outcome).toBe(
+      'postpone',
+    );
   });
   it('a tightened set never answers more mildly than the shipped one', () => {
-    const change = fc.record({ code: fc.constantFrom(...RULES.map((r) => r.code), ...COMBINATIONS.map((c) => c.code)), outcome: fc.constantFrom(...OUTCOMES), reason: fc.constant('') });
-    fc.assert(fc.property(fc.array(change, { maxLength: 4 }), fc.constantFrom(...RULES.map((r) => r.fact)), (changes, fact) => {
-      const tight = changes.filter((c) => failure(c) === 'ok');
-      for (const c of tight) {
-        const rule = RULES.find((r) => r.code === c.code) ?? COMBINATIONS.find((r) => r.code === c.code);
-        expect(rule && isLoosening(rule, c)).toBe(false);
-      }
-      expect(STRICTNESS[judge({ ...input, ruleSet: setOf(tight), facts: [{ fact }] }).outcome]).toBeGreaterThanOrEqual(STRICTNESS[judge({ ...input, facts: [{ fact }] }).outcome]);
-    }), { seed: 11, numRuns: 200 });
+    const change = fc.record({
+      code: fc.constantFrom(...RULES.map((r) => r.code), ...COMBINATIONS.map((c) => c.code)),
+      outcome: fc.constantFrom(...OUTCOMES),
+      reason: fc.constant(''),
+    });
+    fc.assert(
+      fc.property(fc.array(change, { maxLength: 4 }), fc.constantFrom(...RULES.map((r) => r.fact)), (changes, fact) => {
+        const tight = changes.filter((c) => failure(c) === 'ok');
+        for (const c of tight) {
+          const rule = RULES.find((r) => r.code === c.code) ?? COMBINATIONS.find((r) => r.code === c.code);
+          expect(rule && isLoosening(rule, c)).toBe(false);
+        }
+        expect(
+          STRICTNESS[judge({ ...input, ruleSet: setOf(tight), facts: [{ fact }] }).outcome],
+        ).toBeGreaterThanOrEqual(STRICTNESS[judge({ ...input, facts: [{ fact }] }).outcome]);
+      }),
+      { seed: 11, numRuns: 200 },
+    );
   });
 });
 
@@ -69,6 +107,8 @@ describe('referenceTable', () => {
     expect(new Set(rows.map((r) => r.scope))).toEqual(new Set(['whole visit', 'zone', 'product', 'spot']));
   });
   it('shows the studio’s own wait', () => {
-    expect(referenceTable(setOf([{ code: 'skin.acid', waitDays: 12, reason: '' }])).find((r) => r.code === 'skin.acid')).toMatchObject({ wait: '12 days', waitDays: 12 });
+    expect(
+      referenceTable(setOf([{ code: 'skin.acid', waitDays: 12, reason: '' }])).find((r) => r.code === 'skin.acid'),
+    ).toMatchObject({ wait: '12 days', waitDays: 12 });
   });
 });

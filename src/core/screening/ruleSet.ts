@@ -1,5 +1,5 @@
-// The rules that a visit is judged by: the shipped set with the studio's own changes laid over it. Tightening is free; loosening
-// needs a written reason; hard rules are never loosened.
+// The rules that a visit is judged by: the shipped set with the studio's own changes laid over it. Tightening is free;
+// loosening needs a written reason; hard rules are never loosened.
 
 import { fail, ok, type CoreError, type Result } from '../shared';
 import { COMBINATIONS, type Combination } from './combinations';
@@ -40,19 +40,26 @@ export interface RuleChangeError extends CoreError {
 
 /**
  * Checks one change against the shipped rule.
- * Errors: `rule.unknown`, `rule.nothing` (neither outcome nor wait), `rule.wait` (not 1–1000 whole days), `rule.hard` (loosens what
- * must stand), `rule.reason-missing` (loosens without a reason of at least eight letters).
+ * Errors: `rule.unknown`, `rule.nothing` (neither outcome nor wait), `rule.wait` (not 1–1000 whole days), `rule.hard`
+ * (loosens what must stand), `rule.reason-missing` (loosens without a reason of at least eight letters).
  */
 export function checkRuleChange(change: RuleChange): Result<RuleChange, RuleChangeError> {
   const rule = RULES.find((r) => r.code === change.code) ?? COMBINATIONS.find((c) => c.code === change.code);
   if (!rule) return fail({ code: 'rule.unknown', message: `No rule "${change.code}".`, path: 'code' });
-  if (change.outcome === undefined && change.waitDays === undefined) return fail({ code: 'rule.nothing', message: 'Give an outcome or a waiting time.', path: 'outcome' });
-  if (change.waitDays !== undefined && !(Number.isInteger(change.waitDays) && change.waitDays >= 1 && change.waitDays <= LONGEST_WAIT_DAYS)) {
+  if (change.outcome === undefined && change.waitDays === undefined) {
+    return fail({ code: 'rule.nothing', message: 'Give an outcome or a waiting time.', path: 'outcome' });
+  }
+  if (
+    change.waitDays !== undefined &&
+    !(Number.isInteger(change.waitDays) && change.waitDays >= 1 && change.waitDays <= LONGEST_WAIT_DAYS)
+  ) {
     return fail({ code: 'rule.wait', message: 'The wait is a whole number of days from 1 to 1000.', path: 'waitDays' });
   }
   if (!isLoosening(rule, change)) return ok(change);
   if (isHard(rule)) return fail({ code: 'rule.hard', message: 'This rule is never loosened.', path: 'code' });
-  if (change.reason.trim().length < SHORTEST_REASON) return fail({ code: 'rule.reason-missing', message: 'A milder rule needs a written reason.', path: 'reason' });
+  if (change.reason.trim().length < SHORTEST_REASON) {
+    return fail({ code: 'rule.reason-missing', message: 'A milder rule needs a written reason.', path: 'reason' });
+  }
   return ok(change);
 }
 
@@ -78,6 +85,8 @@ export function ruleSetOf(changes: readonly RuleChange[]): Result<RuleSet, RuleC
   }
   const last = new Map(changes.map((c) => [c.code, c]));
   return ok({
-    name: `${RULE_SET_VERSION}.${changes.length}`, rules: RULES.map((r) => changed(r, last.get(r.code))), combinations: COMBINATIONS.map((c) => changed(c, last.get(c.code))),
+    name: `${RULE_SET_VERSION}.${changes.length}`,
+    rules: RULES.map((r) => changed(r, last.get(r.code))),
+    combinations: COMBINATIONS.map((c) => changed(c, last.get(c.code))),
   });
 }

@@ -15,5 +15,12 @@ const WORDS: Readonly<Record<MarkKind, readonly [text: string, clientText: strin
 };
 
 export const SPOT_RULES: readonly SpotRule[] = MARK_KINDS.map((mark) => ({
-  code: `spot.${mark}`, mark, outcome: 'adapt', scope: 'spot', clearanceMm: CLEARANCE_MM[mark], grounds: 'practice', text: WORDS[mark][0], clientText: WORDS[mark][1],
+  code: `spot.${mark}`,
+  mark,
+  outcome: 'adapt',
+  scope: 'spot',
+  clearanceMm: CLEARANCE_MM[mark],
+  grounds: 'practice',
+  text: WORDS[mark][0],
+  clientText: WORDS[mark][1],
 }));

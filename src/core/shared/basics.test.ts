@@ -16,22 +16,31 @@ describe('civil dates', () => {
     expect(laterDate('2027-05-14', '2027-04-30')).toBe('2027-05-14');
   });
   it('go there and back', () => {
-    fc.assert(fc.property(fc.integer({ min: -2000, max: 2000 }), (days) => {
-      expect(daysBetween('2027-05-14', addDays('2027-05-14', days))).toBe(days);
-    }), { seed: 1 });
+    fc.assert(
+      fc.property(fc.integer({ min: -2000, max: 2000 }), (days) => {
+        expect(daysBetween('2027-05-14', addDays('2027-05-14', days))).toBe(days);
+      }),
+      { seed: 1 },
+    );
   });
-  it.each(['2027-02-29', '2027-13-01', '27-05-14', '2027-5-14', '', 'tomorrow', '1700-01-01', '2027-05-14T10:00'])('%j is none', (text) => expect(isCivilDate(text)).toBe(false));
+  it.each(['2027-02-29', '2027-13-01', '27-05-14', '2027-5-14', '', 'tomorrow', '1700-01-01', '2027-05-14T10:00'])(
+    '%j is none',
+    (text) => expect(isCivilDate(text)).toBe(false),
+  );
 });
 
 describe('vectors', () => {
   it('turn x towards y, keep their length, and measure angles both ways alike', () => {
     expect(perpendicular([1, 0])).toEqual([-0, 1]);
-    fc.assert(fc.property(fc.double({ min: -180, max: 180, noNaN: true }), (deg) => {
-      const turned = rotate([1, 0], deg);
-      expect(Math.hypot(...turned)).toBeCloseTo(1, 9);
-      expect(angleBetweenDeg([1, 0], turned)).toBeCloseTo(Math.abs(deg), 6);
-      expect(angleBetweenDeg(turned, [1, 0])).toBeCloseTo(Math.abs(deg), 6);
-    }), { seed: 1 });
+    fc.assert(
+      fc.property(fc.double({ min: -180, max: 180, noNaN: true }), (deg) => {
+        const turned = rotate([1, 0], deg);
+        expect(Math.hypot(...turned)).toBeCloseTo(1, 9);
+        expect(angleBetweenDeg([1, 0], turned)).toBeCloseTo(Math.abs(deg), 6);
+        expect(angleBetweenDeg(turned, [1, 0])).toBeCloseTo(Math.abs(deg), 6);
+      }),
+      { seed: 1 },
+    );
   });
   it('have no direction at zero, nor where they are no numbers', () => {
     expect(unit([0, 0])).toBeNull();

@@ -21,7 +21,9 @@ export function isCivilDate(text: string): boolean {
 
 /** The date `days` whole days later (earlier when negative). */
 export function addDays(date: CivilDate, days: number): CivilDate {
-  return Temporal.PlainDate.from(date).add({ days: Math.round(days) }).toString();
+  return Temporal.PlainDate.from(date)
+    .add({ days: Math.round(days) })
+    .toString();
 }
 
 /** The date `months` later; the day is held to the month's end. */

@@ -18,7 +18,9 @@ export function normalCdf(z: number): number {
 
 const TABLE_STEP = 1 / 128;
 const TABLE_REACH = 6;
-const TABLE = Float64Array.from({ length: 2 * TABLE_REACH / TABLE_STEP + 2 }, (_, i) => normalCdf(i * TABLE_STEP - TABLE_REACH));
+const TABLE = Float64Array.from({ length: (2 * TABLE_REACH) / TABLE_STEP + 2 }, (_, i) =>
+  normalCdf(i * TABLE_STEP - TABLE_REACH),
+);
 
 /** Φ(z) from a table, linear between points; absolute error < 2e-6. For inner loops of the solvers. */
 export function normalCdfFast(z: number): number {
@@ -30,9 +32,14 @@ export function normalCdfFast(z: number): number {
   return a + (x - i) * ((TABLE[i + 1] as number) - a);
 }
 
-const A = [-39.69683028665376, 220.9460984245205, -275.9285104469687, 138.357751867269, -30.66479806614716, 2.506628277459239] as const;
+const A = [
+  -39.69683028665376, 220.9460984245205, -275.9285104469687, 138.357751867269, -30.66479806614716, 2.506628277459239,
+] as const;
 const B = [-54.47609879822406, 161.5858368580409, -155.6989798598866, 66.80131188771972, -13.28068155288572] as const;
-const C = [-0.007784894002430293, -0.3223964580411365, -2.400758277161838, -2.549732539343734, 4.374664141464968, 2.938163982698783] as const;
+const C = [
+  -0.007784894002430293, -0.3223964580411365, -2.400758277161838, -2.549732539343734, 4.374664141464968,
+  2.938163982698783,
+] as const;
 const D = [0.007784695709041462, 0.3224671290700398, 2.445134137142996, 3.754408661907416] as const;
 
 const horner = (coefficients: readonly number[], x: number): number => coefficients.reduce((sum, c) => sum * x + c, 0);

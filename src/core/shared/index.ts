@@ -8,7 +8,30 @@ export { seededRandom } from './random';
 export type { Random } from './random';
 export { isCivilDate, addDays, addMonths, daysBetween, yearsBetween, laterDate, earlierDate } from './civilDate';
 export type { CivilDate } from './civilDate';
-export { normalCdf, normalCdfFast, normalQuantile, sigmaOfCv, logNormalCdf, logNormalShare, logNormalStrata } from './distributions';
+export {
+  normalCdf,
+  normalCdfFast,
+  normalQuantile,
+  sigmaOfCv,
+  logNormalCdf,
+  logNormalShare,
+  logNormalStrata,
+} from './distributions';
 export { clamp, roundTo, sum } from './numbers';
-export { intersectRegions, subtractRegions, uniteRings, offsetRing, signedArea, regionArea, discRing, isInside, connectedPieces, boxOf, extentAlong, crossingsAt, samplePoints, distanceToSegment } from './polygons';
+export {
+  intersectRegions,
+  subtractRegions,
+  uniteRings,
+  offsetRing,
+  signedArea,
+  regionArea,
+  discRing,
+  isInside,
+  connectedPieces,
+  boxOf,
+  extentAlong,
+  crossingsAt,
+  samplePoints,
+  distanceToSegment,
+} from './polygons';
 export type { Region, Box } from './polygons';

@@ -1,7 +1,19 @@
-// Polygons on the sheet: rings of [x, y] in centimetres, closed without repeating the first point. Regions are lists of rings
-// (outer rings and holes, even-odd). Boolean work by clipper2-ts on a lattice of 1 µm; this file is its only wrapper.
+// Polygons on the sheet: rings of [x, y] in centimetres, closed without repeating the first point. Regions are lists of
+// rings (outer rings and holes, even-odd). Boolean work by clipper2-ts on a lattice of 1 µm; this file is its only
+// wrapper.
 
-import { areaD as ringArea, areaPathsD, differenceD, EndType, FillRule, inflatePathsD, intersectD, JoinType, unionD, type PathsD } from 'clipper2-ts';
+import {
+  areaD as ringArea,
+  areaPathsD,
+  differenceD,
+  EndType,
+  FillRule,
+  inflatePathsD,
+  intersectD,
+  JoinType,
+  unionD,
+  type PathsD,
+} from 'clipper2-ts';
 import type { Ring, Vec } from './vec';
 
 export type Region = readonly Ring[];
@@ -13,14 +25,20 @@ const toPaths = (region: Region): PathsD => region.map((ring) => ring.map(([x, y
 const fromPaths = (paths: PathsD): Region =>
   paths.map((path) => path.map((p): Vec => [p.x, p.y])).filter((ring) => ring.length >= 3);
 
-export const intersectRegions = (a: Region, b: Region): Region => fromPaths(intersectD(toPaths(a), toPaths(b), FillRule.EvenOdd, PRECISION));
+export const intersectRegions = (a: Region, b: Region): Region =>
+  fromPaths(intersectD(toPaths(a), toPaths(b), FillRule.EvenOdd, PRECISION));
 export const subtractRegions = (a: Region, b: Region): Region =>
   b.length === 0 ? a : fromPaths(differenceD(toPaths(a), toPaths(b), FillRule.EvenOdd, PRECISION));
 /** Union of overlapping rings (each filled). */
-export const uniteRings = (rings: Region): Region => fromPaths(unionD(toPaths(rings).map(orient), [], FillRule.NonZero, PRECISION));
+export const uniteRings = (rings: Region): Region =>
+  fromPaths(unionD(toPaths(rings).map(orient), [], FillRule.NonZero, PRECISION));
 
-/** The ring widened by so many centimetres on every side, or narrowed where negative; corners rounded. Empty where nothing is left. */
-export const offsetRing = (ring: Ring, byCm: number): Region => fromPaths(inflatePathsD(toPaths([ring]).map(orient), byCm, JoinType.Round, EndType.Polygon, 2, PRECISION));
+/**
+ * The ring widened by so many centimetres on every side, or narrowed where negative; corners rounded. Empty where
+ * nothing is left.
+ */
+export const offsetRing = (ring: Ring, byCm: number): Region =>
+  fromPaths(inflatePathsD(toPaths([ring]).map(orient), byCm, JoinType.Round, EndType.Polygon, 2, PRECISION));
 
 /** Signed area of a ring in cm²; positive for outer rings as clipper returns them. */
 export const signedArea = (ring: Ring): number => ringArea(ring.map(([x, y]) => ({ x, y })));
@@ -93,7 +111,10 @@ export function extentAlong(region: Region, axis: Vec): readonly [number, number
   return [low, high];
 }
 
-/** Where the line at height y crosses the region's borders, left to right; inside lies between each odd and the next even one. */
+/**
+ * Where the line at height y crosses the region's borders, left to right; inside lies between each odd and the next
+ * even one.
+ */
 export function crossingsAt(region: Region, y: number): number[] {
   const xs: number[] = [];
   for (const ring of region) {
@@ -106,7 +127,10 @@ export function crossingsAt(region: Region, y: number): number[] {
   return xs.sort((a, b) => a - b);
 }
 
-/** Points inside the region on a lattice of the given step, cell centres, row by row; at least one where the region is not empty. */
+/**
+ * Points inside the region on a lattice of the given step, cell centres, row by row; at least one where the region is
+ * not empty.
+ */
 export function samplePoints(region: Region, stepCm: number): readonly Vec[] {
   const box = boxOf(region);
   const points: Vec[] = [];
@@ -128,5 +152,6 @@ export function distanceToSegment(p: Vec, a: Vec, b: Vec): number {
   const length2 = dx * dx + dy * dy;
   const t = length2 === 0 ? 0 : Math.min(1, Math.max(0, ((p[0] - a[0]) * dx + (p[1] - a[1]) * dy) / length2));
   const [ox, oy] = [p[0] - a[0] - t * dx, p[1] - a[1] - t * dy];
-  return Math.sqrt(ox * ox + oy * oy); // Math.hypot is several times slower, and this is asked for at every point of a border
+  // Math.hypot is several times slower, and this is asked for at every point of a border
+  return Math.sqrt(ox * ox + oy * oy);
 }

@@ -18,7 +18,11 @@ describe('a memory of results', () => {
   });
   it('keeps nothing of a failed attempt', () => {
     const recall = recaller<number>(2);
-    expect(() => recall('a', () => { throw new Error('no'); })).toThrow('no');
+    expect(() =>
+      recall('a', () => {
+        throw new Error('no');
+      }),
+    ).toThrow('no');
     expect(recall('a', () => 5)).toBe(5);
   });
 });

@@ -10,7 +10,12 @@ export function recaller<T>(most: number): Recall<T> {
     const value = known === undefined ? make() : known;
     kept.delete(key);
     kept.set(key, value);
-    if (kept.size > most) for (const oldest of kept.keys()) { kept.delete(oldest); break; }
+    if (kept.size > most) {
+      for (const oldest of kept.keys()) {
+        kept.delete(oldest);
+        break;
+      }
+    }
     return value;
   };
 }

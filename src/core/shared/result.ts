@@ -11,8 +11,7 @@ export interface CoreError {
 }
 
 export type Result<T, E = CoreError> =
-  | { readonly ok: true; readonly value: T }
-  | { readonly ok: false; readonly error: E };
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly error: E };
 
 export function ok<T>(value: T): { readonly ok: true; readonly value: T } {
   return { ok: true, value };

@@ -29,5 +29,7 @@ export function angleErrors(pieces: readonly Piece[], field: GrowthField): Angle
       if (error > ACROSS_DEG) over40++;
     }
   }
-  return n === 0 ? { meanDeg: 0, over25: 0, over40: 0 } : { meanDeg: total / n, over25: over25 / n, over40: over40 / n };
+  return n === 0
+    ? { meanDeg: 0, over25: 0, over40: 0 }
+    : { meanDeg: total / n, over25: over25 / n, over40: over40 / n };
 }

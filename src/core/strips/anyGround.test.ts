@@ -3,7 +3,18 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Exclusion, GrowthField } from '../field';
 import type { Way } from '../products';
-import { angleBetweenDeg, dot, intersectRegions, isInside, regionArea, samplePoints, subtractRegions, uniteRings, type Ring, type Vec } from '../shared';
+import {
+  angleBetweenDeg,
+  dot,
+  intersectRegions,
+  isInside,
+  regionArea,
+  samplePoints,
+  subtractRegions,
+  uniteRings,
+  type Ring,
+  type Vec,
+} from '../shared';
 import { growthAt } from '../field';
 import { hairRegion, layOutZone } from './layOut';
 
@@ -23,7 +34,8 @@ const share = fc.double({ min: 0, max: 1, noNaN: true });
 const ground: fc.Arbitrary<Ground> = fc.record({
   radiusCm: fc.double({ min: 3, max: 11, noNaN: true }),
   waves: fc.array(fc.tuple(fc.double({ min: 0, max: 0.13, noNaN: true }), angle), { minLength: 3, maxLength: 3 }),
-  base: angle, bend: fc.tuple(fc.double({ min: -1.2, max: 1.2, noNaN: true }), fc.double({ min: -1.2, max: 1.2, noNaN: true })),
+  base: angle,
+  bend: fc.tuple(fc.double({ min: -1.2, max: 1.2, noNaN: true }), fc.double({ min: -1.2, max: 1.2, noNaN: true })),
   marks: fc.array(fc.tuple(share, share, fc.double({ min: 5, max: 12, noNaN: true })), { maxLength: 3 }),
   way: fc.constantFrom<Way>('with', 'against', 'moulded', 'crossed'),
   size: fc.tuple(fc.double({ min: 0.3, max: 0.5, noNaN: true }), fc.double({ min: 0.8, max: 1.4, noNaN: true })),
@@ -44,10 +56,12 @@ function fieldOf({ radiusCm, base, bend }: Ground): GrowthField {
   const spacingCm = Math.min(0.5, box / 24);
   const n = Math.ceil(box / spacingCm);
   const direction = new Float64Array(2 * n * n);
-  for (let j = 0; j < n; j++) {for (let i = 0; i < n; i++) {
-    const a = base + bend[0] * (2 * (i / n) - 1) + bend[1] * (2 * (j / n) - 1);
-    direction.set([Math.cos(a), Math.sin(a)], 2 * (j * n + i));
-  }}
+  for (let j = 0; j < n; j++) {
+    for (let i = 0; i < n; i++) {
+      const a = base + bend[0] * (2 * (i / n) - 1) + bend[1] * (2 * (j / n) - 1);
+      direction.set([Math.cos(a), Math.sin(a)], 2 * (j * n + i));
+    }
+  }
   return { spacingCm, columns: n, rows: n, direction, confidence: new Float64Array(n * n), crossing: null };
 }
 
@@ -55,42 +69,58 @@ describe('layOutZone on any ground', () => {
   it('covers the hair, overlaps nowhere, follows the growth, keeps clear of marks; tabs bare, cleared or said to be sore; the order runs', () => {
     let sore = 0;
     let all = 0;
-    fc.assert(fc.property(ground, (g) => {
-      const outline = outlineOf(g);
-      const field = fieldOf(g);
-      const exclusions = g.marks.map(([u, v, clearanceMm]): Exclusion => ({ at: [1.5 * g.radiusCm + (u - 0.5) * g.radiusCm, 1.5 * g.radiusCm + (v - 0.5) * g.radiusCm], clearanceMm }));
-      const { strips, hairAreaCm2, cover } = layOutZone(outline, field, exclusions, { way: g.way, largestCm: [g.size[0] * g.radiusCm, g.size[1] * g.radiusCm] }, 'A');
-      const { hair, excluded } = hairRegion(outline, exclusions);
-      const covered = uniteRings(strips.map((s) => s.outline));
-      expect(regionArea(intersectRegions(covered, hair)) / hairAreaCm2).toBeGreaterThanOrEqual(0.98);
-      expect((strips.reduce((s, x) => s + x.areaCm2, 0) - regionArea(covered)) / hairAreaCm2).toBeLessThan(1e-3);
-      expect(regionArea(subtractRegions(covered, [outline]))).toBeLessThan(0.01);
-      if (excluded.length > 0) expect(regionArea(intersectRegions(covered, excluded))).toBeLessThan(0.01);
-      // the mean over the hair, and the share that would be pulled across
-      let [points, total, across] = [0, 0, 0];
-      for (const s of strips) {for (const p of samplePoints([s.outline], 0.3)) {
-        const off = angleBetweenDeg(growthAt(field, p), s.growth);
-        points++;
-        total += off;
-        if (off > 40) across++;
-      }}
-      expect(total / points).toBeLessThanOrEqual(15);
-      expect(across / points).toBeLessThanOrEqual(0.05);
-      expect(Math.abs(cover.meanAngleErrorDeg - total / points)).toBeLessThan(1); // sampled on another lattice
-      const done = new Set<string>();
-      for (const s of strips) {
-        for (const before of s.needsBefore) expect(done.has(before)).toBe(true);
-        if (s.tabOn === 'hair') sore++;
-        else {
-          expect(s.tabOn === 'cleared').toBe(s.needsBefore.length > 0);
-          for (const other of strips) if (!done.has(other.id) && other.id !== s.id) expect(isInside([other.outline], s.tab)).toBe(false);
+    fc.assert(
+      fc.property(ground, (g) => {
+        const outline = outlineOf(g);
+        const field = fieldOf(g);
+        const exclusions = g.marks.map(([u, v, clearanceMm]): Exclusion => ({
+          at: [1.5 * g.radiusCm + (u - 0.5) * g.radiusCm, 1.5 * g.radiusCm + (v - 0.5) * g.radiusCm],
+          clearanceMm,
+        }));
+        const { strips, hairAreaCm2, cover } = layOutZone(
+          outline,
+          field,
+          exclusions,
+          { way: g.way, largestCm: [g.size[0] * g.radiusCm, g.size[1] * g.radiusCm] },
+          'A',
+        );
+        const { hair, excluded } = hairRegion(outline, exclusions);
+        const covered = uniteRings(strips.map((s) => s.outline));
+        expect(regionArea(intersectRegions(covered, hair)) / hairAreaCm2).toBeGreaterThanOrEqual(0.98);
+        expect((strips.reduce((s, x) => s + x.areaCm2, 0) - regionArea(covered)) / hairAreaCm2).toBeLessThan(1e-3);
+        expect(regionArea(subtractRegions(covered, [outline]))).toBeLessThan(0.01);
+        if (excluded.length > 0) expect(regionArea(intersectRegions(covered, excluded))).toBeLessThan(0.01);
+        // the mean over the hair, and the share that would be pulled across
+        let [points, total, across] = [0, 0, 0];
+        for (const s of strips) {
+          for (const p of samplePoints([s.outline], 0.3)) {
+            const off = angleBetweenDeg(growthAt(field, p), s.growth);
+            points++;
+            total += off;
+            if (off > 40) across++;
+          }
         }
-        all++;
-        expect(Math.abs(dot(s.lay, s.pull))).toBeGreaterThan(0.999);
-        expect(s.lengthCm).toBeLessThanOrEqual(1.16 * g.size[1] * g.radiusCm);
-        done.add(s.id);
-      }
-    }), { seed: 41, numRuns: 150 });
+        expect(total / points).toBeLessThanOrEqual(15);
+        expect(across / points).toBeLessThanOrEqual(0.05);
+        expect(Math.abs(cover.meanAngleErrorDeg - total / points)).toBeLessThan(1); // sampled on another lattice
+        const done = new Set<string>();
+        for (const s of strips) {
+          for (const before of s.needsBefore) expect(done.has(before)).toBe(true);
+          if (s.tabOn === 'hair') sore++;
+          else {
+            expect(s.tabOn === 'cleared').toBe(s.needsBefore.length > 0);
+            for (const other of strips) {
+              if (!done.has(other.id) && other.id !== s.id) expect(isInside([other.outline], s.tab)).toBe(false);
+            }
+          }
+          all++;
+          expect(Math.abs(dot(s.lay, s.pull))).toBeGreaterThan(0.999);
+          expect(s.lengthCm).toBeLessThanOrEqual(1.16 * g.size[1] * g.radiusCm);
+          done.add(s.id);
+        }
+      }),
+      { seed: 41, numRuns: 150 },
+    );
     // sore starts are the exception: converging growth and tabs that fall into a mark's clearance
     expect(sore / all).toBeLessThan(0.05);
   });

@@ -1,6 +1,6 @@
-// From labelled nodes to polygons. Each cell's ring is traced along the node borders; every stretch between two junctions is
-// simplified once, in a canonical direction, so that two neighbours share the very same border (error ≤ 0.75 spacing, or what
-// the caller asks for where it knows the border better than the nodes do).
+// From labelled nodes to polygons. Each cell's ring is traced along the node borders; every stretch between two
+// junctions is simplified once, in a canonical direction, so that two neighbours share the very same border (error ≤
+// 0.75 spacing, or what the caller asks for where it knows the border better than the nodes do).
 
 import simplify from 'simplify-js';
 import type { Region, Ring, Vec } from '../shared';
@@ -37,7 +37,8 @@ const OUTSIDE = -2;
 function latticeOf(grid: NodeGrid, labels: Int32Array): Lattice {
   const { columns, rows, spacingCm: h, origin: [x0, y0] = [0, 0] } = grid;
   return {
-    columns, rows,
+    columns,
+    rows,
     labelAt: (i, j) => (i < 0 || j < 0 || i >= columns || j >= rows ? OUTSIDE : (labels[j * columns + i] ?? OUTSIDE)),
     corner: (i, j) => j * (columns + 1) + i,
     place: (corner) => [x0 + (corner % (columns + 1)) * h, y0 + Math.floor(corner / (columns + 1)) * h],
@@ -104,8 +105,19 @@ function junctions(lattice: Lattice): ReadonlyMap<Corner, readonly number[]> {
   for (let j = 0; j <= lattice.rows; j++) {
     for (let i = 0; i <= lattice.columns; i++) {
       const one = lattice.labelAt(i, j);
-      if (one === lattice.labelAt(i - 1, j - 1) && one === lattice.labelAt(i, j - 1) && one === lattice.labelAt(i - 1, j)) continue;
-      const around = [lattice.labelAt(i - 1, j - 1), lattice.labelAt(i, j - 1), lattice.labelAt(i, j), lattice.labelAt(i - 1, j)];
+      if (
+        one === lattice.labelAt(i - 1, j - 1) &&
+        one === lattice.labelAt(i, j - 1) &&
+        one === lattice.labelAt(i - 1, j)
+      ) {
+        continue;
+      }
+      const around = [
+        lattice.labelAt(i - 1, j - 1),
+        lattice.labelAt(i, j - 1),
+        lattice.labelAt(i, j),
+        lattice.labelAt(i - 1, j),
+      ];
       const changes = around.filter((label, k) => label !== around[(k + 1) % 4]).length;
       if (changes > 2) found.set(lattice.corner(i, j), around);
     }
@@ -114,7 +126,11 @@ function junctions(lattice: Lattice): ReadonlyMap<Corner, readonly number[]> {
 }
 
 function simplifyChain(points: readonly Vec[], tolerance: number): readonly Vec[] {
-  return simplify(points.map(([x, y]) => ({ x, y })), tolerance, true).map((p): Vec => [p.x, p.y]);
+  return simplify(
+    points.map(([x, y]) => ({ x, y })),
+    tolerance,
+    true,
+  ).map((p): Vec => [p.x, p.y]);
 }
 
 interface Simplifying {
@@ -133,7 +149,11 @@ function beyond({ columns, labelAt }: Lattice, from: Corner, to: Corner): number
   return to - from === -1 ? labelAt(i - 1, j) : labelAt(i - 1, j - 1);
 }
 
-function simplifyRing(ring: readonly Corner[], label: number, { lattice, stops, toleranceCm, known }: Simplifying): Ring {
+function simplifyRing(
+  ring: readonly Corner[],
+  label: number,
+  { lattice, stops, toleranceCm, known }: Simplifying,
+): Ring {
   let cuts = ring.flatMap((corner, k) => (stops.has(corner) ? [k] : []));
   if (cuts.length < 2) {
     const low = ring.indexOf(Math.min(...ring));
@@ -148,7 +168,8 @@ function simplifyRing(ring: readonly Corner[], label: number, { lattice, stops, 
   return cuts.flatMap((start, c) => {
     const end = cuts[(c + 1) % cuts.length] ?? start;
     const length = end > start ? end - start : end + ring.length - start;
-    const chain = Array.from({ length: length + 1 }, (_, k) => ring[(start + k) % ring.length] as Corner); // index kept in range
+    // index kept in range
+    const chain = Array.from({ length: length + 1 }, (_, k) => ring[(start + k) % ring.length] as Corner);
     const other = known ? beyond(lattice, chain[0] ?? 0, chain[1] ?? 0) : OUTSIDE;
     const reversed = (chain[0] ?? 0) > (chain[chain.length - 1] ?? 0);
     const canonical = reversed ? [...chain].reverse() : chain;
@@ -166,7 +187,25 @@ export function labelRegions(grid: NodeGrid, labels: Int32Array, known?: KnownBo
   const borders = directedBorders(lattice);
   const [only] = borders.keys();
   const { columns, rows, spacingCm: h, origin: [x0, y0] = [0, 0] } = grid;
-  if (borders.size === 1 && only !== undefined) return new Map([[only, [[[x0, y0], [x0 + columns * h, y0], [x0 + columns * h, y0 + rows * h], [x0, y0 + rows * h]]]]]);
+  if (borders.size === 1 && only !== undefined) {
+    return new Map([
+      [
+        only,
+        [
+          [
+            [x0, y0],
+            [x0 + columns * h, y0],
+            [x0 + columns * h, y0 + rows * h],
+            [x0, y0 + rows * h],
+          ],
+        ],
+      ],
+    ]);
+  }
   const how: Simplifying = { lattice, stops: junctions(lattice), toleranceCm: known?.toleranceCm ?? 0.75 * h, known };
-  return new Map([...borders].sort(([a], [b]) => a - b).map(([label, from]) => [label, traceRings(lattice, from).map((ring) => simplifyRing(ring, label, how))]));
+  return new Map(
+    [...borders]
+      .sort(([a], [b]) => a - b)
+      .map(([label, from]) => [label, traceRings(lattice, from).map((ring) => simplifyRing(ring, label, how))]),
+  );
 }

@@ -1,6 +1,6 @@
-// Cells: areas of like growth. Flooded from seeds over the field's nodes within ±25° of the seed (±35° with a crossed lay),
-// each seed the one that covers most; cells below half a strip join the neighbour nearest in direction, except across a
-// parting where a strip of their own is possible. Returned as a label for every node of the sheet's box.
+// Cells: areas of like growth. Flooded from seeds over the field's nodes within ±25° of the seed (±35° with a crossed
+// lay), each seed the one that covers most; cells below half a strip join the neighbour nearest in direction, except
+// across a parting where a strip of their own is possible. Returned as a label for every node of the sheet's box.
 
 import { angleBetweenDeg, crossingsAt, unit, type Region, type Vec } from '../shared';
 import { nodeCentre, nodeDirection, PARTING_DEG, type GrowthField } from '../field';
@@ -48,7 +48,10 @@ export function nodesInside(field: GrowthField, region: Region): Uint8Array {
 
 const PARTING_COSINE = Math.cos((PARTING_DEG * Math.PI) / 180);
 
-/** What the floods of one zone share: nodes reached are stamped with the number of the flood, so that nothing is cleared between. */
+/**
+ * What the floods of one zone share: nodes reached are stamped with the number of the flood, so that nothing is cleared
+ * between.
+ */
 interface Ground {
   readonly field: GrowthField;
   readonly inside: Uint8Array;
@@ -56,8 +59,17 @@ interface Ground {
   readonly queue: Int32Array;
 }
 
-/** Nodes reached from a seed over unlabelled inner nodes within the seed's angle (its cosine), never across a parting; they stand in the queue. */
-function flood({ field, inside, stamp, queue }: Ground, labels: Int32Array, seed: number, cosine: number, number: number): number {
+/**
+ * Nodes reached from a seed over unlabelled inner nodes within the seed's angle (its cosine), never across a parting;
+ * they stand in the queue.
+ */
+function flood(
+  { field, inside, stamp, queue }: Ground,
+  labels: Int32Array,
+  seed: number,
+  cosine: number,
+  number: number,
+): number {
   const d = field.direction;
   const { columns } = field;
   const [sx, sy] = [d[2 * seed] as number, d[2 * seed + 1] as number]; // nodes of this field, here and below
@@ -105,7 +117,13 @@ function mostWithin(perSector: Int32Array, sector: number, reach: number): numbe
 }
 
 /** Labels the nodes inside the outline (`nodesInside`); nodes outside take the label of the nearest labelled node. */
-export function growthCells(field: GrowthField, inside: Uint8Array, stripAreaCm2: number, floodDeg: number, joinShare = JOIN_SHARE): CellLabels {
+export function growthCells(
+  field: GrowthField,
+  inside: Uint8Array,
+  stripAreaCm2: number,
+  floodDeg: number,
+  joinShare = JOIN_SHARE,
+): CellLabels {
   const n = field.columns * field.rows;
   const labels = new Int32Array(n).fill(UNSEEN);
   const cosine = Math.cos((floodDeg * Math.PI) / 180);
@@ -146,17 +164,31 @@ function cellFacts(field: GrowthField, labels: Int32Array): Map<number, { area: 
     sums.set(label, { nodes: s.nodes + 1, x: s.x + dx, y: s.y + dy });
   });
   const cellArea = field.spacingCm ** 2;
-  return new Map([...sums].map(([label, s]) => [label, { area: s.nodes * cellArea, direction: unit([s.x, s.y]) ?? [0, 1] }]));
+  return new Map(
+    [...sums].map(([label, s]) => [label, { area: s.nodes * cellArea, direction: unit([s.x, s.y]) ?? [0, 1] }]),
+  );
 }
 
-function joinSmallCells(field: GrowthField, labels: Int32Array, count: number, stripAreaCm2: number, joinShare: number): void {
+function joinSmallCells(
+  field: GrowthField,
+  labels: Int32Array,
+  count: number,
+  stripAreaCm2: number,
+  joinShare: number,
+): void {
   for (let round = 0; round < count; round++) {
     const facts = cellFacts(field, labels);
-    const small = [...facts].filter(([, f]) => f.area < stripAreaCm2 * joinShare).sort((a, b) => a[1].area - b[1].area || a[0] - b[0]);
+    const small = [...facts]
+      .filter(([, f]) => f.area < stripAreaCm2 * joinShare)
+      .sort((a, b) => a[1].area - b[1].area || a[0] - b[0]);
     const joined = small.some(([label, fact]) => {
       const around = new Set<number>();
       labels.forEach((own, node) => {
-        if (own === label) forNeighbours(field, node, (next) => { around.add(labels[next] ?? UNSEEN); });
+        if (own === label) {
+          forNeighbours(field, node, (next) => {
+            around.add(labels[next] ?? UNSEEN);
+          });
+        }
       });
       const candidates = [...around].flatMap((other) => {
         const f = facts.get(other);

@@ -1,89 +1,24 @@
-// Lanes fitted to the field (layout B): bands of t across the growth, each connected part of a band cut by s into pieces that
-// are neither too long nor turn too far. Cut on a fine lattice, so that neighbours share one border (error ≤ 1 mm); what the
-// fit makes too large is cut anew with straight lanes.
+// Lanes fitted to the field (layout B): bands of t across the growth, each connected part of a band cut by s into
+// pieces that are neither too long nor turn too far. Cut on a fine lattice, so that neighbours share one border (error
+// ≤ 1 mm); what the fit makes too large is cut anew with straight lanes.
 
-import { angleBetweenDeg, boxOf, clamp, connectedPieces, crossingsAt, intersectRegions, regionArea, type Region, type Vec } from '../shared';
+import { angleBetweenDeg, connectedPieces, intersectRegions, regionArea, type Region, type Vec } from '../shared';
 import { nodeAt, type GrowthField } from '../field';
 import { layAndPull } from '../products';
-import { labelRegions, type KnownBorder, type NodeGrid } from './cellBorders';
+import { labelRegions, type KnownBorder } from './cellBorders';
 import type { CellLabels } from './cells';
-import { laneCoordinates, type LaneCoordinates } from './laneCoordinates';
+import { cornerOf, fineGrid, type Fine } from './fineGrid';
+import { laneCoordinates } from './laneCoordinates';
 import { cutCell, isTooLarge, makePiece, USUAL_CUTTING, withoutHoles, type Cutting } from './lanes';
 import type { LayoutInput, Piece } from './types';
 
 /** A piece turns no further than this from end to end, degrees. */
 const MOST_TURN_DEG = 50;
-/** Nodes of the lattice to a node of the field, either way. */
-const FINER = 2;
 /** Borders are kept within this of the fitted ones, cm. */
 const BORDER_CM = 0.08;
 /** Bins along a lane in which its turn is measured, cm. */
 const TURN_BIN_CM = 0.4;
 const NONE = -1;
-
-/** Places a point between four nodes: index of the upper left one and the shares to the right and below. */
-function cornerOf(size: number, at: number, spacingCm: number): readonly [number, number] {
-  const u = clamp(at / spacingCm - 0.5, 0, size - 1);
-  const i = Math.min(Math.floor(u), Math.max(0, size - 2));
-  return [i, u - i];
-}
-
-/** Value between four nodes; NaN neighbours are left out. */
-function between(field: GrowthField, values: Float64Array, i: number, a: number, j: number, b: number): number {
-  const { columns, rows } = field;
-  const [upper, lower] = [j * columns + i, Math.min(rows - 1, j + 1) * columns + i];
-  const right = i + 1 < columns ? 1 : 0;
-  const v00 = values[upper] as number; // nodes of this field, here and below
-  const v10 = values[upper + right] as number;
-  const v01 = values[lower] as number;
-  const v11 = values[lower + right] as number;
-  const whole = (1 - b) * ((1 - a) * v00 + a * v10) + b * ((1 - a) * v01 + a * v11);
-  if (!Number.isNaN(whole)) return whole;
-  let [sum, weight] = [0, 0];
-  for (const [value, w] of [[v00, (1 - a) * (1 - b)], [v10, a * (1 - b)], [v01, (1 - a) * b], [v11, a * b]] as const) {
-    if (Number.isNaN(value)) continue;
-    sum += (w + 1e-9) * value;
-    weight += w + 1e-9;
-  }
-  return weight > 0 ? sum / weight : NaN;
-}
-
-export interface Fine extends NodeGrid {
-  readonly origin: Vec;
-  /** Those inside the ground. */
-  readonly nodes: Int32Array;
-  readonly s: Float64Array;
-  readonly t: Float64Array;
-  readonly fit: LaneCoordinates;
-}
-
-function fineGrid(ground: Region, field: GrowthField, fit: LaneCoordinates): Fine {
-  const box = boxOf(ground);
-  const spacingCm = field.spacingCm / FINER;
-  const origin: Vec = [box.x0 - 2 * spacingCm, box.y0 - 2 * spacingCm];
-  const columns = Math.ceil((box.x1 - origin[0]) / spacingCm) + 2;
-  const rows = Math.ceil((box.y1 - origin[1]) / spacingCm) + 2;
-  const nodes = new Int32Array(columns * rows);
-  let count = 0;
-  const s = new Float64Array(columns * rows);
-  const t = new Float64Array(columns * rows);
-  const across = Array.from({ length: columns }, (_, i) => cornerOf(field.columns, origin[0] + (i + 0.5) * spacingCm, field.spacingCm));
-  for (let j = 0, n = 0; j < rows; j++) {
-    const y = origin[1] + (j + 0.5) * spacingCm;
-    const xs = crossingsAt(ground, y);
-    const [fj, b] = cornerOf(field.rows, y, field.spacingCm);
-    for (let i = 0, left = 0; i < columns; i++, n++) {
-      const x = origin[0] + (i + 0.5) * spacingCm;
-      while (left < xs.length && (xs[left] as number) <= x) left++; // left < length
-      if (left % 2 === 0) continue;
-      const [fi, a] = across[i] as readonly [number, number]; // i < columns
-      s[n] = between(field, fit.s, fi, a, fj, b);
-      t[n] = between(field, fit.t, fi, a, fj, b);
-      if (!Number.isNaN(s[n]) && !Number.isNaN(t[n])) nodes[count++] = n;
-    }
-  }
-  return { columns, rows, spacingCm, origin, nodes: nodes.slice(0, count), s, t, fit };
-}
 
 function rangeOf(values: Float64Array, nodes: Int32Array): readonly [number, number] {
   let [low, high] = [Infinity, -Infinity];
@@ -124,14 +59,23 @@ function laneParts(fine: Fine, laneOf: Int32Array): readonly Int32Array[] {
 }
 
 /** Where a part is cut along s: evenly by length and turn together, as few as both allow. */
-function cutsAlong(part: Int32Array, fine: Fine, field: GrowthField, longestCm: number, slack: number): readonly number[] {
+function cutsAlong(
+  part: Int32Array,
+  fine: Fine,
+  field: GrowthField,
+  longestCm: number,
+  slack: number,
+): readonly number[] {
   const [s0, s1] = rangeOf(fine.s, part);
   const bins = Math.max(1, Math.ceil((s1 - s0) / TURN_BIN_CM));
   const way = new Float64Array(2 * bins);
   for (const n of part) {
     const bin = Math.min(bins - 1, Math.floor(((fine.s[n] as number) - s0) / TURN_BIN_CM));
     const i = n % fine.columns;
-    const node = nodeAt(field, [fine.origin[0] + (i + 0.5) * fine.spacingCm, fine.origin[1] + ((n - i) / fine.columns + 0.5) * fine.spacingCm]);
+    const node = nodeAt(field, [
+      fine.origin[0] + (i + 0.5) * fine.spacingCm,
+      fine.origin[1] + ((n - i) / fine.columns + 0.5) * fine.spacingCm,
+    ]);
     way[2 * bin] = (way[2 * bin] as number) + (field.direction[2 * node] as number);
     way[2 * bin + 1] = (way[2 * bin + 1] as number) + (field.direction[2 * node + 1] as number);
   }
@@ -139,14 +83,18 @@ function cutsAlong(part: Int32Array, fine: Fine, field: GrowthField, longestCm: 
   for (let b = 1; b < bins; b++) {
     const from: Vec = [way[2 * b - 2] as number, way[2 * b - 1] as number];
     const to: Vec = [way[2 * b] as number, way[2 * b + 1] as number];
-    turns.push((turns[b - 1] ?? 0) + (Math.hypot(...from) > 0 && Math.hypot(...to) > 0 ? angleBetweenDeg(from, to) : 0));
+    turns.push(
+      (turns[b - 1] ?? 0) + (Math.hypot(...from) > 0 && Math.hypot(...to) > 0 ? angleBetweenDeg(from, to) : 0),
+    );
   }
   const turnAll = turns[bins - 1] ?? 0;
   const byLength = Math.max(1, Math.ceil((s1 - s0) / longestCm - slack));
   const byTurn = Math.max(1, Math.ceil(turnAll / MOST_TURN_DEG - slack));
   const count = Math.max(byLength, byTurn);
   // effort grows with length and with turn, each as a share of what one piece may have
-  const effort = turns.map((turn, b) => ((b + 0.5) * TURN_BIN_CM) / longestCm + (byTurn > byLength ? turn / MOST_TURN_DEG : 0));
+  const effort = turns.map(
+    (turn, b) => ((b + 0.5) * TURN_BIN_CM) / longestCm + (byTurn > byLength ? turn / MOST_TURN_DEG : 0),
+  );
   const all = effort[bins - 1] ?? 0;
   return Array.from({ length: count - 1 }, (_, k) => {
     if (byTurn <= byLength) return s0 + ((s1 - s0) * (k + 1)) / count;
@@ -155,12 +103,20 @@ function cutsAlong(part: Int32Array, fine: Fine, field: GrowthField, longestCm: 
   });
 }
 
-/** Carries labels a few nodes outward, so that what the lattice leaves of the ground's border belongs to the piece beside it. */
+/**
+ * Carries labels a few nodes outward, so that what the lattice leaves of the ground's border belongs to the piece
+ * beside it.
+ */
 function carryOutward(labels: Int32Array, columns: number, steps: number): void {
   const beside = [-1, 1, -columns, columns];
   let front: number[] = [];
   for (let n = columns; n < labels.length - columns; n++) {
-    if (labels[n] !== NONE && (labels[n - 1] === NONE || labels[n + 1] === NONE || labels[n - columns] === NONE || labels[n + columns] === NONE)) front.push(n);
+    if (
+      labels[n] !== NONE &&
+      (labels[n - 1] === NONE || labels[n + 1] === NONE || labels[n - columns] === NONE || labels[n + columns] === NONE)
+    ) {
+      front.push(n);
+    }
   }
   for (let step = 0; step < steps; step++) {
     const next: number[] = [];
@@ -182,7 +138,12 @@ interface Bounds {
 }
 
 /** Where the borders of the pieces run: on the values of t and s at which they were cut. */
-function fittedBorders(field: GrowthField, { fit, spacingCm }: Fine, bounds: readonly Bounds[], tAt: (lane: number) => number): KnownBorder {
+function fittedBorders(
+  field: GrowthField,
+  { fit, spacingCm }: Fine,
+  bounds: readonly Bounds[],
+  tAt: (lane: number) => number,
+): KnownBorder {
   const { columns, spacingCm: h } = field;
   /** Two steps of Newton's method towards values = level, no further than a node away. */
   const onto = (values: Float64Array, level: number, at: Vec): Vec => {
@@ -206,7 +167,8 @@ function fittedBorders(field: GrowthField, { fit, spacingCm }: Fine, bounds: rea
     return Math.hypot(x - at[0], y - at[1]) <= 1.5 * spacingCm ? [x, y] : at;
   };
   /** The value of s at which two pieces of one lane part, if they do. */
-  const partAt = (a: Bounds, b: Bounds): number | null => (a.lane !== b.lane ? null : a.toS === b.fromS ? a.toS : b.toS === a.fromS ? b.toS : null);
+  const partAt = (a: Bounds, b: Bounds): number | null =>
+    a.lane !== b.lane ? null : a.toS === b.fromS ? a.toS : b.toS === a.fromS ? b.toS : null;
   const move = (at: Vec, one: number, other: number): Vec => {
     const [a, b] = [bounds[one], bounds[other]];
     if (!a || !b) return at;
@@ -234,8 +196,18 @@ export interface FittedCell {
   readonly fine: Fine;
 }
 
-/** Fits lanes to one cell. `ground`: its hair less the clearance of marks; `inside`: nodes of the hair, since what lies round it may turn otherwise. */
-export function fitCell(ground: Region, label: number, cells: CellLabels, inside: Uint8Array, field: GrowthField, input: LayoutInput): FittedCell {
+/**
+ * Fits lanes to one cell. `ground`: its hair less the clearance of marks; `inside`: nodes of the hair, since what lies
+ * round it may turn otherwise.
+ */
+export function fitCell(
+  ground: Region,
+  label: number,
+  cells: CellLabels,
+  inside: Uint8Array,
+  field: GrowthField,
+  input: LayoutInput,
+): FittedCell {
   const way = layField(field, input.way);
   const own = cells.labels.map((l, n) => (inside[n] === 1 ? l : NONE));
   return { ground, fine: fineGrid(ground, field, laneCoordinates(field, own, label, way)) };
@@ -254,7 +226,12 @@ function layField({ direction }: GrowthField, way: LayoutInput['way']): Float64A
 }
 
 /** Pieces of one cell, lanes following its growth. */
-export function cutFitted({ ground, fine }: FittedCell, field: GrowthField, input: LayoutInput, cutting: Cutting): readonly Piece[] {
+export function cutFitted(
+  { ground, fine }: FittedCell,
+  field: GrowthField,
+  input: LayoutInput,
+  cutting: Cutting,
+): readonly Piece[] {
   const { nodes } = fine;
   if (nodes.length === 0) return [];
   const [widest, longest] = input.largestCm;
@@ -264,7 +241,9 @@ export function cutFitted({ ground, fine }: FittedCell, field: GrowthField, inpu
   const acrossCm = input.meanErrorDeg === undefined ? t1 - t0 : regionArea(ground) / (s1 - s0 || 1);
   const lanes = Math.max(1, Math.ceil(acrossCm / widest - cutting.laneSlack) + cutting.extraLanes);
   const laneOf = new Int32Array(fine.columns * fine.rows).fill(NONE);
-  for (const n of nodes) laneOf[n] = Math.min(lanes - 1, Math.floor((((fine.t[n] as number) - t0) / (t1 - t0 || 1)) * lanes));
+  for (const n of nodes) {
+    laneOf[n] = Math.min(lanes - 1, Math.floor((((fine.t[n] as number) - t0) / (t1 - t0 || 1)) * lanes));
+  }
   const labels = new Int32Array(laneOf.length).fill(NONE);
   const bounds: Bounds[] = [];
   for (const part of laneParts(fine, laneOf)) {
@@ -287,5 +266,7 @@ export function cutFitted({ ground, fine }: FittedCell, field: GrowthField, inpu
     .flatMap(([, region]) => connectedPieces(intersectRegions(region, ground)))
     .flatMap((part) => withoutHoles(part, makePiece(part[0] ?? [], field, input, fallback).lay))
     .map((ring) => makePiece(ring, field, input, fallback))
-    .flatMap((piece) => (isTooLarge(piece, input.largestCm) ? cutCell([piece.outline], field, input, USUAL_CUTTING) : [piece]));
+    .flatMap((piece) =>
+      isTooLarge(piece, input.largestCm) ? cutCell([piece.outline], field, input, USUAL_CUTTING) : [piece],
+    );
 }

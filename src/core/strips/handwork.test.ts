@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { ZONE_IDS } from '../anatomy';
 import { handworkOf, type HandworkInput } from './handwork';
 
-const of = (more: Partial<HandworkInput>) => handworkOf({ zone: 'lower-leg-front', family: 'hard', lengthCm: 10, coarseness: 3, ...more });
+const of = (more: Partial<HandworkInput>) =>
+  handworkOf({ zone: 'lower-leg-front', family: 'hard', lengthCm: 10, coarseness: 3, ...more });
 
 describe('handworkOf (common practice, no source)', () => {
   it('one pull where nothing else is said', () => expect(of({})).toEqual({ pulls: 1, pace: 'quick', note: null }));
@@ -27,15 +28,29 @@ describe('handworkOf (common practice, no source)', () => {
     expect(of({ zone: 'underarm', family: 'sugar', coarseness: 5, lengthCm: 7 }).pulls).toBe(1);
   });
   it('fine hair is pulled steadily, in every zone; paste, which pulls with the growth, is not slowed', () => {
-    for (const zone of ['lower-leg-front', 'brow', 'knee'] as const) expect(of({ zone, coarseness: 1 }).pace).toBe('steady');
+    for (const zone of ['lower-leg-front', 'brow', 'knee'] as const) {
+      expect(of({ zone, coarseness: 1 }).pace).toBe('steady');
+    }
     expect(of({ coarseness: 1, family: 'sugar' }).pace).toBe('quick');
   });
   it('a longer strip never takes fewer pulls, and every pull has a length a hand can tug', () => {
-    fc.assert(fc.property(fc.constantFrom(...ZONE_IDS), fc.constantFrom('hard' as const, 'soft' as const, 'sugar' as const), fc.double({ min: 1, max: 26, noNaN: true }), fc.double({ min: 0, max: 8, noNaN: true }), fc.integer({ min: 1, max: 5 }), (zone, family, lengthCm, more, coarseness) => {
-      const here = handworkOf({ zone, family, lengthCm, coarseness });
-      expect(here.pulls).toBeGreaterThanOrEqual(1);
-      expect(handworkOf({ zone, family, lengthCm: lengthCm + more, coarseness }).pulls).toBeGreaterThanOrEqual(here.pulls);
-      if (here.pulls > 1) expect(here.note).not.toBeNull();
-    }), { seed: 31, numRuns: 200 });
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...ZONE_IDS),
+        fc.constantFrom('hard' as const, 'soft' as const, 'sugar' as const),
+        fc.double({ min: 1, max: 26, noNaN: true }),
+        fc.double({ min: 0, max: 8, noNaN: true }),
+        fc.integer({ min: 1, max: 5 }),
+        (zone, family, lengthCm, more, coarseness) => {
+          const here = handworkOf({ zone, family, lengthCm, coarseness });
+          expect(here.pulls).toBeGreaterThanOrEqual(1);
+          expect(handworkOf({ zone, family, lengthCm: lengthCm + more, coarseness }).pulls).toBeGreaterThanOrEqual(
+            here.pulls,
+          );
+          if (here.pulls > 1) expect(here.note).not.toBeNull();
+        },
+      ),
+      { seed: 31, numRuns: 200 },
+    );
   });
 });

@@ -1,5 +1,6 @@
-// How the hands take a strip off where one pull in one go is not how it is done: short tugs over the knee and along a long bikini strip,
-// three short pulls near the eye, two halves of a thick underarm strip, the ball of the ear. Common practice, no source; lengths of a tug from memory.
+// How the hands take a strip off where one pull in one go is not how it is done: short tugs over the knee and along a
+// long bikini strip, three short pulls near the eye, two halves of a thick underarm strip, the ball of the ear. Common
+// practice, no source; lengths of a tug from memory.
 
 import type { Family, ZoneId } from '../anatomy';
 
@@ -47,17 +48,41 @@ export function handworkOf(input: HandworkInput): Handwork {
 function pullsOf({ zone, family, lengthCm, coarseness }: HandworkInput, fine: boolean): Omit<Handwork, 'pace'> {
   if (zone === 'knee') {
     const pulls = tugs(lengthCm, KNEE_TUG_CM);
-    return { pulls, note: `Knee bent. ${family === 'hard' ? 'Pressed deep, peeled piecemeal' : family === 'sugar' ? 'Over the knee in short flicks' : 'Over the knee in short tugs'}: ${pulls}.` };
+    return {
+      pulls,
+      note: `Knee bent. ${family === 'hard' ? 'Pressed deep, peeled piecemeal' : family === 'sugar' ? 'Over the knee in short flicks' : 'Over the knee in short tugs'}: ${pulls}.`,
+    };
   }
-  if (zone === 'brow') return { pulls: 3, note: `Eyes closed. Three short pulls, not one${family === 'hard' ? '' : '; a clean strip each time'}.` };
-  if (zone === 'upper-lip') return { pulls: 1, note: 'Two-way stretch: the client draws the lip over the teeth. Clear of the nostrils.' };
-  if (zone === 'ear') return lengthCm < EAR_BALL_CM ? { pulls: 1, note: 'A ball over and under the tragus, never into the canal; its stick stays as the handle. Until fully cold, ear braced, no half pull.' } : { pulls: 1, note: 'Brace the ear at its base; no half pull.' };
-  if (zone === 'shoulder' && family === 'hard' && lengthCm < DAB_UP_TO_CM) return { pulls: 1, note: 'A dab to thin the border out: grip it by the stick bedded in it; the hair round it stays.' };
+  if (zone === 'brow') {
+    return {
+      pulls: 3,
+      note: `Eyes closed. Three short pulls, not one${family === 'hard' ? '' : '; a clean strip each time'}.`,
+    };
+  }
+  if (zone === 'upper-lip') {
+    return { pulls: 1, note: 'Two-way stretch: the client draws the lip over the teeth. Clear of the nostrils.' };
+  }
+  if (zone === 'ear') {
+    return lengthCm < EAR_BALL_CM
+      ? {
+          pulls: 1,
+          note: 'A ball over and under the tragus, never into the canal; its stick stays as the handle. Until fully cold, ear braced, no half pull.',
+        }
+      : { pulls: 1, note: 'Brace the ear at its base; no half pull.' };
+  }
+  if (zone === 'shoulder' && family === 'hard' && lengthCm < DAB_UP_TO_CM) {
+    return {
+      pulls: 1,
+      note: 'A dab to thin the border out: grip it by the stick bedded in it; the hair round it stays.',
+    };
+  }
   if (BIKINI.includes(zone) && lengthCm > LONG_BIKINI_CM) {
     const pulls = tugs(lengthCm, BIKINI_TUG_CM);
     return { pulls, note: `A row of ${pulls} brief flat tugs, not one long pull.` };
   }
-  if (zone === 'underarm' && family === 'hard' && coarseness >= COARSE_FROM && lengthCm > HALVED_FROM_CM) return { pulls: 2, note: 'In two halves with a breath between.' };
+  if (zone === 'underarm' && family === 'hard' && coarseness >= COARSE_FROM && lengthCm > HALVED_FROM_CM) {
+    return { pulls: 2, note: 'In two halves with a breath between.' };
+  }
   if (fine) return { pulls: 1, note: 'A little slower: fine hair breaks.' };
   return ONE;
 }

@@ -8,7 +8,16 @@ export { doTouch } from './touches';
 export { handworkOf } from './handwork';
 export { isSpread, patchesOf } from './patches';
 export { canFade, zoneShapes } from './zoneShapes';
-export { fillGaps, fitStrips, growStrip, joinStrips, redrawStrip, removeStrip, splitStrip, turnStrip } from './stripEdits';
+export {
+  fillGaps,
+  fitStrips,
+  growStrip,
+  joinStrips,
+  redrawStrip,
+  removeStrip,
+  splitStrip,
+  turnStrip,
+} from './stripEdits';
 export type { EditResult } from './stripEdits';
 export { stripFaults } from './stripFaults';
 export type { StripFault, StripFaultCode } from './stripFaults';

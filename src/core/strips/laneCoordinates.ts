@@ -1,6 +1,7 @@
 // Coordinates that follow the growth (layout B): s along it and t across, fitted to the field's nodes by least squares,
 // ∇s ≈ growth and ∇t ≈ its normal. Least squares on a grid is Poisson's equation: solved by conjugate gradients.
-// A field that spreads or swirls has no exact such coordinates; then lanes widen and narrow, and what is cut is measured anew.
+// A field that spreads or swirls has no exact such coordinates; then lanes widen and narrow, and what is cut is
+// measured anew.
 
 import type { Vec } from '../shared';
 import type { GrowthField } from '../field';
@@ -15,7 +16,10 @@ export interface LaneCoordinates {
 const RESIDUAL = 1e-2;
 const MOST_STEPS = 200;
 
-/** A cell's nodes as a graph: `node` of the field, and for each its neighbours within the cell as indices into it (itself where there is none). */
+/**
+ * A cell's nodes as a graph: `node` of the field, and for each its neighbours within the cell as indices into it
+ * (itself where there is none).
+ */
 interface CellGraph {
   readonly node: Int32Array;
   readonly left: Int32Array;
@@ -29,10 +33,16 @@ function graphOf({ columns }: GrowthField, labels: Int32Array, label: number): C
   let count = 0;
   for (let n = 0; n < labels.length; n++) if (labels[n] === label) place[n] = count++;
   const node = new Int32Array(count);
-  const [left, right, above, below] = [new Int32Array(count), new Int32Array(count), new Int32Array(count), new Int32Array(count)];
+  const [left, right, above, below] = [
+    new Int32Array(count),
+    new Int32Array(count),
+    new Int32Array(count),
+    new Int32Array(count),
+  ];
   for (let n = 0, k = 0; n < labels.length; n++) {
     if (labels[n] !== label) continue;
-    const or = (other: number, there: boolean): number => (there && (place[other] ?? -1) >= 0 ? (place[other] as number) : k);
+    const or = (other: number, there: boolean): number =>
+      there && (place[other] ?? -1) >= 0 ? (place[other] as number) : k;
     const column = n % columns;
     node[k] = n;
     left[k] = or(n - 1, column > 0);
@@ -44,11 +54,21 @@ function graphOf({ columns }: GrowthField, labels: Int32Array, label: number): C
   return { node, left, right, above, below };
 }
 
-/** Minimises Σ (x[b] − x[a] − want)² over neighbours, wants as the divergence `source`; x starts at a guess and keeps its level. */
+/**
+ * Minimises Σ (x[b] − x[a] − want)² over neighbours, wants as the divergence `source`; x starts at a guess and keeps
+ * its level.
+ */
 function solve({ left, right, above, below }: CellGraph, source: Float64Array, x: Float64Array): void {
   const n = x.length;
   const apply = (v: Float64Array, out: Float64Array): void => {
-    for (let i = 0; i < n; i++) out[i] = 4 * (v[i] as number) - (v[left[i] as number] as number) - (v[right[i] as number] as number) - (v[above[i] as number] as number) - (v[below[i] as number] as number); // i < n
+    for (let i = 0; i < n; i++) {
+      out[i] =
+        4 * (v[i] as number) -
+        (v[left[i] as number] as number) -
+        (v[right[i] as number] as number) -
+        (v[above[i] as number] as number) -
+        (v[below[i] as number] as number);
+    } // i < n
   };
   const r = new Float64Array(n);
   const q = new Float64Array(n);
@@ -81,7 +101,12 @@ function solve({ left, right, above, below }: CellGraph, source: Float64Array, x
 }
 
 /** Carries the values outward over `steps` nodes beyond the cell, each from its neighbours along the field there. */
-function spread(field: GrowthField, known: Uint8Array, values: readonly (readonly [Float64Array, Float64Array])[], steps: number): void {
+function spread(
+  field: GrowthField,
+  known: Uint8Array,
+  values: readonly (readonly [Float64Array, Float64Array])[],
+  steps: number,
+): void {
   const { columns, rows, spacingCm: h } = field;
   let front = Array.from(known.keys()).filter((n) => known[n] === 1);
   for (let step = 0; step < steps; step++) {
@@ -89,8 +114,10 @@ function spread(field: GrowthField, known: Uint8Array, values: readonly (readonl
     const around = (n: number): (readonly [number, Vec])[] => {
       const i = n % columns;
       return [
-        ...(i > 0 ? [[n - 1, [-h, 0]] as const] : []), ...(i + 1 < columns ? [[n + 1, [h, 0]] as const] : []),
-        ...(n >= columns ? [[n - columns, [0, -h]] as const] : []), ...(n + columns < columns * rows ? [[n + columns, [0, h]] as const] : []),
+        ...(i > 0 ? [[n - 1, [-h, 0]] as const] : []),
+        ...(i + 1 < columns ? [[n + 1, [h, 0]] as const] : []),
+        ...(n >= columns ? [[n - columns, [0, -h]] as const] : []),
+        ...(n + columns < columns * rows ? [[n + columns, [0, h]] as const] : []),
       ];
     };
     for (const n of front) for (const [other] of around(n)) if (known[other] !== 1) next.add(other);
@@ -98,7 +125,15 @@ function spread(field: GrowthField, known: Uint8Array, values: readonly (readonl
       const from = around(n).filter(([other]) => known[other] === 1);
       for (const [x, gradient] of values) {
         // the slope of the known neighbour: the field beyond may be another cell's
-        x[n] = from.reduce((sum, [other, [dx, dy]]) => sum + (x[other] as number) - dx * (gradient[2 * other] as number) - dy * (gradient[2 * other + 1] as number), 0) / from.length;
+        x[n] =
+          from.reduce(
+            (sum, [other, [dx, dy]]) =>
+              sum +
+              (x[other] as number) -
+              dx * (gradient[2 * other] as number) -
+              dy * (gradient[2 * other + 1] as number),
+            0,
+          ) / from.length;
       }
     }
     for (const n of next) known[n] = 1;
@@ -107,20 +142,37 @@ function spread(field: GrowthField, known: Uint8Array, values: readonly (readonl
 }
 
 /**
- * Fits s and t to the nodes with the given label. `way` holds the way lanes run (the lay) at every node, unit vectors as x, y, x, y …
- * Two rings of nodes beyond the cell are filled too, so that points near its border can be interpolated.
+ * Fits s and t to the nodes with the given label. `way` holds the way lanes run (the lay) at every node, unit vectors
+ * as x, y, x, y … Two rings of nodes beyond the cell are filled too, so that points near its border can be
+ * interpolated.
  */
-export function laneCoordinates(field: GrowthField, labels: Int32Array, label: number, way: Float64Array): LaneCoordinates {
+export function laneCoordinates(
+  field: GrowthField,
+  labels: Int32Array,
+  label: number,
+  way: Float64Array,
+): LaneCoordinates {
   const n = field.columns * field.rows;
   const graph = graphOf(field, labels, label);
   const { node } = graph;
   const h = field.spacingCm;
-  const across = Float64Array.from(way, (_, k) => (k % 2 === 0 ? -(way[k + 1] as number) : (way[k - 1] as number))); // a quarter turn
+  // a quarter turn
+  const across = Float64Array.from(way, (_, k) => (k % 2 === 0 ? -(way[k + 1] as number) : (way[k - 1] as number)));
   /** Half the slopes of a node and its neighbour, towards it positive: what the least squares want of the sums. */
-  const sourceOf = (along: Float64Array): Float64Array => Float64Array.from(node, (own, k) => {
-    const half = (other: number, axis: 0 | 1, sign: 1 | -1): number => (other === k ? 0 : (sign * h * ((along[2 * own + axis] as number) + (along[2 * (node[other] as number) + axis] as number))) / 2);
-    return half(graph.left[k] as number, 0, 1) + half(graph.right[k] as number, 0, -1) + half(graph.above[k] as number, 1, 1) + half(graph.below[k] as number, 1, -1);
-  });
+  const sourceOf = (along: Float64Array): Float64Array =>
+    Float64Array.from(node, (own, k) => {
+      const half = (other: number, axis: 0 | 1, sign: 1 | -1): number =>
+        other === k
+          ? 0
+          : (sign * h * ((along[2 * own + axis] as number) + (along[2 * (node[other] as number) + axis] as number))) /
+            2;
+      return (
+        half(graph.left[k] as number, 0, 1) +
+        half(graph.right[k] as number, 0, -1) +
+        half(graph.above[k] as number, 1, 1) +
+        half(graph.below[k] as number, 1, -1)
+      );
+    });
   let [mx, my] = [0, 0];
   const known = new Uint8Array(n);
   for (const i of node) {
@@ -129,15 +181,26 @@ export function laneCoordinates(field: GrowthField, labels: Int32Array, label: n
     my += way[2 * i + 1] as number;
   }
   const length = Math.hypot(mx, my) || 1;
-  const straight = (ax: number, ay: number): Float64Array => Float64Array.from(node, (i) => h * (((i % field.columns) + 0.5) * ax + (Math.floor(i / field.columns) + 0.5) * ay));
+  const straight = (ax: number, ay: number): Float64Array =>
+    Float64Array.from(node, (i) => h * (((i % field.columns) + 0.5) * ax + (Math.floor(i / field.columns) + 0.5) * ay));
   const fitted = (along: Float64Array, guess: Float64Array): Float64Array => {
     solve(graph, sourceOf(along), guess);
     const all = new Float64Array(n).fill(NaN);
-    node.forEach((i, k) => { all[i] = guess[k] as number; });
+    node.forEach((i, k) => {
+      all[i] = guess[k] as number;
+    });
     return all;
   };
   const s = fitted(way, straight(mx / length, my / length));
   const t = fitted(across, straight(-my / length, mx / length));
-  spread(field, known, [[s, way], [t, across]], 2);
+  spread(
+    field,
+    known,
+    [
+      [s, way],
+      [t, across],
+    ],
+    2,
+  );
   return { s, t };
 }

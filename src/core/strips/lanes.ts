@@ -1,10 +1,22 @@
-// Straight lanes (layout A): each cell is cut along its mean growth into even lanes, each lane's connected parts across it into
-// even pieces. A piece round a mark is cut across the growth at the mark's centre, so that every strip is a simple ring.
-// Slivers join the neighbour with the longest shared border where the joined strip is not too large.
+// Straight lanes (layout A): each cell is cut along its mean growth into even lanes, each lane's connected parts across
+// it into even pieces. A piece round a mark is cut across the growth at the mark's centre, so that every strip is a
+// simple ring. Slivers join the neighbour with the longest shared border where the joined strip is not too large.
 
 import {
-  angleBetweenDeg, boxOf, connectedPieces, distanceToSegment, extentAlong, intersectRegions, perpendicular, regionArea, rotate, samplePoints, uniteRings,
-  type Region, type Ring, type Vec,
+  angleBetweenDeg,
+  boxOf,
+  connectedPieces,
+  distanceToSegment,
+  extentAlong,
+  intersectRegions,
+  perpendicular,
+  regionArea,
+  rotate,
+  samplePoints,
+  uniteRings,
+  type Region,
+  type Ring,
+  type Vec,
 } from '../shared';
 import { meanDirection, type GrowthField } from '../field';
 import { layAndPull } from '../products';
@@ -44,7 +56,16 @@ export function makePiece(outline: Ring, field: GrowthField, input: LayoutInput,
   const areaCm2 = regionArea(region);
   const [low, high] = extentAlong(region, lay);
   const lengthCm = high - low;
-  return { outline, areaCm2, growth, lay, pull, lengthCm, widthCm: areaCm2 / lengthCm, ...(turnDeg === 0 ? {} : { turnDeg }) };
+  return {
+    outline,
+    areaCm2,
+    growth,
+    lay,
+    pull,
+    lengthCm,
+    widthCm: areaCm2 / lengthCm,
+    ...(turnDeg === 0 ? {} : { turnDeg }),
+  };
 }
 
 /** Cuts a region with holes across `axis` at each hole's middle until every piece is simple. */
@@ -55,8 +76,13 @@ export function withoutHoles(piece: Region, axis: Vec): readonly Ring[] {
   const [low, high] = extentAlong([hole], axis);
   const middle = (low + high) / 2;
   const reach = 1e3;
-  return [[-reach, middle], [middle, reach]].flatMap(([s0, s1]) =>
-    connectedPieces(intersectRegions(piece, [band(axis, s0 ?? -reach, s1 ?? reach, -reach, reach)])).flatMap((part) => withoutHoles(part, axis)),
+  return [
+    [-reach, middle],
+    [middle, reach],
+  ].flatMap(([s0, s1]) =>
+    connectedPieces(intersectRegions(piece, [band(axis, s0 ?? -reach, s1 ?? reach, -reach, reach)])).flatMap((part) =>
+      withoutHoles(part, axis),
+    ),
   );
 }
 
@@ -83,8 +109,11 @@ export function cutCell(cell: Region, field: GrowthField, input: LayoutInput, cu
       for (let k = 0; k < count; k++) {
         const from = k === 0 ? s0 - 1 : s0 + ((s1 - s0) * k) / count;
         const to = k === count - 1 ? s1 + 1 : s0 + ((s1 - s0) * (k + 1)) / count;
-        const bits = count === 1 ? [part] : connectedPieces(intersectRegions(part, [band(axis, from, to, -reach, reach)]));
-        for (const bit of bits) for (const ring of withoutHoles(bit, axis)) pieces.push(makePiece(ring, field, input, mean));
+        const bits =
+          count === 1 ? [part] : connectedPieces(intersectRegions(part, [band(axis, from, to, -reach, reach)]));
+        for (const bit of bits) {
+          for (const ring of withoutHoles(bit, axis)) pieces.push(makePiece(ring, field, input, mean));
+        }
       }
     }
   }
@@ -92,7 +121,8 @@ export function cutCell(cell: Region, field: GrowthField, input: LayoutInput, cu
 }
 
 /** Larger than a joined strip may be. */
-export const isTooLarge = (piece: Piece, [widest, longest]: readonly [number, number]): boolean => piece.widthCm > JOIN_EXCESS * widest || piece.lengthCm > JOIN_EXCESS * longest;
+export const isTooLarge = (piece: Piece, [widest, longest]: readonly [number, number]): boolean =>
+  piece.widthCm > JOIN_EXCESS * widest || piece.lengthCm > JOIN_EXCESS * longest;
 
 export function isSliver(piece: Piece, [widest, longest]: readonly [number, number]): boolean {
   return piece.areaCm2 < SLIVER_AREA * widest * longest || piece.widthCm < SLIVER_WIDTH * widest;
@@ -104,7 +134,10 @@ export function sharedBorder(a: Ring, b: Ring, withinCm = 0.02, stepCm = 0.1): n
   const near = b.flatMap((q, j): (readonly [Vec, Vec])[] => {
     const r = b[(j + 1) % b.length] ?? q;
     const apart =
-      Math.max(q[0], r[0]) < box.x0 - withinCm || Math.min(q[0], r[0]) > box.x1 + withinCm || Math.max(q[1], r[1]) < box.y0 - withinCm || Math.min(q[1], r[1]) > box.y1 + withinCm;
+      Math.max(q[0], r[0]) < box.x0 - withinCm ||
+      Math.min(q[0], r[0]) > box.x1 + withinCm ||
+      Math.max(q[1], r[1]) < box.y0 - withinCm ||
+      Math.min(q[1], r[1]) > box.y1 + withinCm;
     return apart ? [] : [[q, r]];
   });
   if (near.length === 0) return 0;
@@ -114,7 +147,10 @@ export function sharedBorder(a: Ring, b: Ring, withinCm = 0.02, stepCm = 0.1): n
     const side = Math.hypot(to[0] - from[0], to[1] - from[1]);
     const steps = Math.max(1, Math.ceil(side / stepCm));
     for (let k = 0; k < steps; k++) {
-      const p: Vec = [from[0] + ((to[0] - from[0]) * (k + 0.5)) / steps, from[1] + ((to[1] - from[1]) * (k + 0.5)) / steps];
+      const p: Vec = [
+        from[0] + ((to[0] - from[0]) * (k + 0.5)) / steps,
+        from[1] + ((to[1] - from[1]) * (k + 0.5)) / steps,
+      ];
       if (near.some(([q, r]) => distanceToSegment(p, q, r) <= withinCm)) length += side / steps;
     }
   });
@@ -134,7 +170,9 @@ export function joinSlivers(pieces: readonly Piece[], field: GrowthField, input:
   let list = [...pieces];
   const settled = new Set<Piece>();
   for (;;) {
-    const sliver = list.filter((p) => isSliver(p, input.largestCm) && !settled.has(p)).sort((a, b) => a.areaCm2 - b.areaCm2)[0];
+    const sliver = list
+      .filter((p) => isSliver(p, input.largestCm) && !settled.has(p))
+      .sort((a, b) => a.areaCm2 - b.areaCm2)[0];
     if (!sliver) break;
     const crumb = sliver.areaCm2 < CRUMB_CM2;
     const bordering = list
@@ -147,7 +185,10 @@ export function joinSlivers(pieces: readonly Piece[], field: GrowthField, input:
       const whole = joined(sliver, p, field, input);
       if (!whole) continue;
       const [t0, t1] = extentAlong([whole.outline], perpendicular(whole.lay));
-      const fits = whole.widthCm <= JOIN_EXCESS * widest && t1 - t0 <= 1.35 * JOIN_EXCESS * widest && whole.lengthCm <= JOIN_EXCESS * longest;
+      const fits =
+        whole.widthCm <= JOIN_EXCESS * widest &&
+        t1 - t0 <= 1.35 * JOIN_EXCESS * widest &&
+        whole.lengthCm <= JOIN_EXCESS * longest;
       if (!crumb && !fits) continue;
       list = [...list.filter((x) => x !== sliver && x !== p), whole];
       merged = true;

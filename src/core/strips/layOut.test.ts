@@ -3,7 +3,17 @@ import { describe, expect, it } from 'vitest';
 import { sheetFor, sidesOf, ZONE_IDS, ZONES, type Family, type Side, type ZoneId } from '../anatomy';
 import { growthAt, growthField, type Exclusion, type Stroke } from '../field';
 import type { Way } from '../products';
-import { angleBetweenDeg, dot, intersectRegions, isInside, regionArea, samplePoints, subtractRegions, uniteRings, type Vec } from '../shared';
+import {
+  angleBetweenDeg,
+  dot,
+  intersectRegions,
+  isInside,
+  regionArea,
+  samplePoints,
+  subtractRegions,
+  uniteRings,
+  type Vec,
+} from '../shared';
 import { hairRegion, layOutZone, type Layout } from './layOut';
 import { zoneShapes } from './zoneShapes';
 import { largestStrip } from './sizes';
@@ -24,7 +34,19 @@ function lay({ id, side, family, way, strokes = [], exclusions = [], densityAt }
   if (!sheet.ok) throw new Error(sheet.error.code);
   const field = growthField(zone, side, sheet.value, strokes);
   const largestCm = largestStrip(zone, family, 'practised');
-  return { field, sheet: sheet.value, largestCm, exclusions, layout: layOutZone(sheet.value.outline, field, exclusions, { way, largestCm, densityAt, ...zoneShapes({ zone: id, side, family, sheet: sheet.value }) }, 'A') };
+  return {
+    field,
+    sheet: sheet.value,
+    largestCm,
+    exclusions,
+    layout: layOutZone(
+      sheet.value.outline,
+      field,
+      exclusions,
+      { way, largestCm, densityAt, ...zoneShapes({ zone: id, side, family, sheet: sheet.value }) },
+      'A',
+    ),
+  };
 }
 
 /** Everything that must hold for any layout. */
@@ -43,8 +65,14 @@ function check({ layout, field, sheet, exclusions, largestCm }: ReturnType<typeo
   for (const strip of strips) {
     for (const before of strip.needsBefore) expect(done.has(before)).toBe(true);
     if (strip.tabOn !== 'hair') {
-      for (const other of strips) if (!done.has(other.id) && isInside([other.outline], strip.tab)) expect(`${strip.id} tab on ${other.id}`).toBe('');
-      expect(exclusions.some((e) => Math.hypot(strip.tab[0] - e.at[0], strip.tab[1] - e.at[1]) < e.clearanceMm / 10 - 0.3)).toBe(false);
+      for (const other of strips) {
+        if (!done.has(other.id) && isInside([other.outline], strip.tab)) {
+          expect(`${strip.id} tab on ${other.id}`).toBe('');
+        }
+      }
+      expect(
+        exclusions.some((e) => Math.hypot(strip.tab[0] - e.at[0], strip.tab[1] - e.at[1]) < e.clearanceMm / 10 - 0.3),
+      ).toBe(false);
     }
     const far = Math.max(...strip.outline.map((p) => -dot(p, strip.pull)));
     if (strip.tabKind !== 'hook') {
@@ -58,7 +86,9 @@ function check({ layout, field, sheet, exclusions, largestCm }: ReturnType<typeo
     done.add(strip.id);
   }
   expect(sore.length).toBeLessThanOrEqual(Math.max(2, strips.length / 4));
-  const errors = strips.flatMap((s) => samplePoints([s.outline], 0.3).map((p) => angleBetweenDeg(growthAt(field, p), s.growth)));
+  const errors = strips.flatMap((s) =>
+    samplePoints([s.outline], 0.3).map((p) => angleBetweenDeg(growthAt(field, p), s.growth)),
+  );
   expect(errors.reduce((a, b) => a + b, 0) / errors.length).toBeLessThanOrEqual(15);
 }
 
@@ -75,11 +105,15 @@ const rank = (layout: Layout): number => {
 
 describe('layOutZone', () => {
   const cases: readonly Setup[] = [
-    { id: 'underarm', side: 'left', family: 'hard', way: 'with' }, { id: 'underarm', side: 'right', family: 'sugar', way: 'moulded' },
+    { id: 'underarm', side: 'left', family: 'hard', way: 'with' },
+    { id: 'underarm', side: 'right', family: 'sugar', way: 'moulded' },
     { id: 'underarm', side: 'left', family: 'soft', way: 'with', exclusions: [{ at: [5.2, 6.1], clearanceMm: 9 }] },
-    { id: 'lower-leg-front', side: 'left', family: 'hard', way: 'with' }, { id: 'lower-leg-front', side: 'right', family: 'soft', way: 'with' },
-    { id: 'lower-leg-front', side: 'left', family: 'sugar', way: 'moulded' }, { id: 'upper-lip', side: 'middle', family: 'hard', way: 'with' },
-    { id: 'upper-lip', side: 'middle', family: 'sugar', way: 'strip' }, { id: 'underarm', side: 'left', family: 'hard', way: 'crossed' },
+    { id: 'lower-leg-front', side: 'left', family: 'hard', way: 'with' },
+    { id: 'lower-leg-front', side: 'right', family: 'soft', way: 'with' },
+    { id: 'lower-leg-front', side: 'left', family: 'sugar', way: 'moulded' },
+    { id: 'upper-lip', side: 'middle', family: 'hard', way: 'with' },
+    { id: 'upper-lip', side: 'middle', family: 'sugar', way: 'strip' },
+    { id: 'underarm', side: 'left', family: 'hard', way: 'crossed' },
   ];
   it.each(cases)('$id $family $way keeps every rule, few strips, within 10° and at most one sliver', (setup) => {
     const made = lay(setup);
@@ -93,7 +127,9 @@ describe('layOutZone', () => {
   });
   it('works wax on downward growth from the bottom up, and moulded sugar from the top down (common practice, no source)', () => {
     expect(rank(lay({ id: 'lower-leg-front', side: 'left', family: 'hard', way: 'with' }).layout)).toBeLessThan(-0.8);
-    expect(rank(lay({ id: 'lower-leg-front', side: 'left', family: 'sugar', way: 'moulded' }).layout)).toBeGreaterThan(0.8);
+    expect(rank(lay({ id: 'lower-leg-front', side: 'left', family: 'sugar', way: 'moulded' }).layout)).toBeGreaterThan(
+      0.8,
+    );
   });
   it('starts where the hair is thinnest among strips whose tabs allow it; the tab rule wins (common practice, no source)', () => {
     const leg: Setup = { id: 'lower-leg-front', side: 'left', family: 'hard', way: 'with' };
@@ -107,14 +143,18 @@ describe('layOutZone', () => {
     };
     // the same strips, laid from the side where the hair is thin
     for (const thinRight of [false, true]) {
-      const made = lay({ ...leg, densityAt: ([x]) => ((x > width / 2) === thinRight ? 1 : 4) });
+      const made = lay({ ...leg, densityAt: ([x]) => (x > width / 2 === thinRight ? 1 : 4) });
       check(made, false);
       expect(middle(firstOf(made.layout).outline) > width / 2).toBe(thinRight);
-      const outlines = (layout: Layout): readonly string[] => layout.strips.map((s) => JSON.stringify(s.outline)).sort();
+      const outlines = (layout: Layout): readonly string[] =>
+        layout.strips.map((s) => JSON.stringify(s.outline)).sort();
       expect(outlines(made.layout)).toEqual(outlines(even.layout));
       // one side after the other, each from the ankle up
       const felt = (strip: Layout['strips'][number]): number => strip.density ?? NaN;
-      for (const own of [made.layout.strips.filter((s) => felt(s) < 1.5), made.layout.strips.filter((s) => felt(s) > 3.5)]) {
+      for (const own of [
+        made.layout.strips.filter((s) => felt(s) < 1.5),
+        made.layout.strips.filter((s) => felt(s) > 3.5),
+      ]) {
         expect(own.length).toBeGreaterThan(3);
         expect(rank({ ...made.layout, strips: own })).toBeLessThan(-0.8);
       }
@@ -127,41 +167,82 @@ describe('layOutZone', () => {
     expect(top.layout.strips.filter((s) => s.density === 1).every((s) => s.order > 1)).toBe(true);
     expect(top.layout.strips.some((s) => s.tabOn === 'hair')).toBe(false);
     // what no hand can feel changes nothing
-    expect(lay({ ...leg, densityAt: ([x]) => 3 + (0.2 * x) / width }).layout.strips.map((s) => s.outline)).toEqual(even.layout.strips.map((s) => s.outline));
+    expect(lay({ ...leg, densityAt: ([x]) => 3 + (0.2 * x) / width }).layout.strips.map((s) => s.outline)).toEqual(
+      even.layout.strips.map((s) => s.outline),
+    );
     expect(firstOf(even.layout).density).toBeNull();
   });
-  it.each(['chest', 'upper-back', 'lower-back', 'nape'] as const)('lays the %s the same left and right, and no longer where a mark stands on one side', (id) => {
-    const made = lay({ id, side: 'middle', family: 'hard', way: 'with' });
-    const middle = made.sheet.widthCm / 2;
-    const image = (ring: readonly Vec[]): readonly Vec[] => ring.map(([x, y]): Vec => [2 * middle - x, y]).reverse();
-    const hasTwin = (s: Layout['strips'][number], all: Layout['strips']): boolean => all.some((o) => regionArea(intersectRegions([image(s.outline)], [o.outline])) > 0.95 * Math.max(s.areaCm2, o.areaCm2));
-    expect(made.layout.strips.filter((s) => !hasTwin(s, made.layout.strips))).toEqual([]);
-    const marked = lay({ id, side: 'middle', family: 'hard', way: 'with', exclusions: [{ at: [0.3 * made.sheet.widthCm, 0.5 * made.sheet.heightCm], clearanceMm: 12 }] });
-    check(marked, false);
-    expect(marked.layout.strips.every((s) => hasTwin(s, marked.layout.strips))).toBe(false);
+  it.each(['chest', 'upper-back', 'lower-back', 'nape'] as const)(
+    'lays the %s the same left and right, and no longer where a mark stands on one side',
+    (id) => {
+      const made = lay({ id, side: 'middle', family: 'hard', way: 'with' });
+      const middle = made.sheet.widthCm / 2;
+      const image = (ring: readonly Vec[]): readonly Vec[] => ring.map(([x, y]): Vec => [2 * middle - x, y]).reverse();
+      const hasTwin = (s: Layout['strips'][number], all: Layout['strips']): boolean =>
+        all.some(
+          (o) => regionArea(intersectRegions([image(s.outline)], [o.outline])) > 0.95 * Math.max(s.areaCm2, o.areaCm2),
+        );
+      expect(made.layout.strips.filter((s) => !hasTwin(s, made.layout.strips))).toEqual([]);
+      const marked = lay({
+        id,
+        side: 'middle',
+        family: 'hard',
+        way: 'with',
+        exclusions: [{ at: [0.3 * made.sheet.widthCm, 0.5 * made.sheet.heightCm], clearanceMm: 12 }],
+      });
+      check(marked, false);
+      expect(marked.layout.strips.every((s) => hasTwin(s, marked.layout.strips))).toBe(false);
+    },
+  );
+  it("keeps the underarm's parting: no strip holds both directions", () => {
+    for (const s of lay({ id: 'underarm', side: 'left', family: 'hard', way: 'with' }).layout.strips) {
+      expect(Math.abs(s.growth[1])).toBeGreaterThan(0.9);
+    }
   });
-  it('keeps the underarm\'s parting: no strip holds both directions', () => {
-    for (const s of lay({ id: 'underarm', side: 'left', family: 'hard', way: 'with' }).layout.strips) expect(Math.abs(s.growth[1])).toBeGreaterThan(0.9);
-  });
-  it.each(ZONE_IDS.flatMap((id) => ZONES[id].families.map((family) => [id, family] as const)))('%s, %s: keeps every rule on the zone as it usually grows', (id, family) => {
-    const made = lay({ id, side: sidesOf(ZONES[id])[0] ?? 'middle', family, way: family === 'sugar' ? 'moulded' : 'with' });
-    check(made, family === 'soft');
-    const { layout, largestCm } = made;
-    // small zones round off to more strips than their area asks for; the back is allowed more
-    const [factor, more] = id === 'upper-back' || id === 'lower-back' ? [2.2, 4] : [1.9, 4];
-    expect(layout.strips.length).toBeLessThanOrEqual((factor * layout.hairAreaCm2) / (largestCm[0] * largestCm[1]) + more);
-  });
+  it.each(ZONE_IDS.flatMap((id) => ZONES[id].families.map((family) => [id, family] as const)))(
+    '%s, %s: keeps every rule on the zone as it usually grows',
+    (id, family) => {
+      const made = lay({
+        id,
+        side: sidesOf(ZONES[id])[0] ?? 'middle',
+        family,
+        way: family === 'sugar' ? 'moulded' : 'with',
+      });
+      check(made, family === 'soft');
+      const { layout, largestCm } = made;
+      // small zones round off to more strips than their area asks for; the back is allowed more
+      const [factor, more] = id === 'upper-back' || id === 'lower-back' ? [2.2, 4] : [1.9, 4];
+      expect(layout.strips.length).toBeLessThanOrEqual(
+        (factor * layout.hairAreaCm2) / (largestCm[0] * largestCm[1]) + more,
+      );
+    },
+  );
   it('keeps the rules over random combing and marks', () => {
-    const stroke = fc.record({ u: fc.double({ min: 0.05, max: 0.95, noNaN: true }), v: fc.double({ min: 0.05, max: 0.95, noNaN: true }), a: fc.double({ min: 0, max: 6.283, noNaN: true }) });
-    const mark = fc.record({ u: fc.double({ min: 0.25, max: 0.75, noNaN: true }), v: fc.double({ min: 0.25, max: 0.75, noNaN: true }), r: fc.integer({ min: 6, max: 12 }) });
+    const stroke = fc.record({
+      u: fc.double({ min: 0.05, max: 0.95, noNaN: true }),
+      v: fc.double({ min: 0.05, max: 0.95, noNaN: true }),
+      a: fc.double({ min: 0, max: 6.283, noNaN: true }),
+    });
+    const mark = fc.record({
+      u: fc.double({ min: 0.25, max: 0.75, noNaN: true }),
+      v: fc.double({ min: 0.25, max: 0.75, noNaN: true }),
+      r: fc.integer({ min: 6, max: 12 }),
+    });
     const setup = fc.constantFrom<Setup>(...cases.slice(0, 8));
-    fc.assert(fc.property(setup, fc.array(stroke, { maxLength: 4 }), fc.array(mark, { maxLength: 2 }), (s, strokes, marks) => {
-      const [w, h] = ZONES[s.id].sheetCm;
-      const small = s.id === 'upper-lip';
-      check(lay({
-        ...s, strokes: strokes.map(({ u, v, a }) => ({ at: [u * w, v * h], towards: [Math.cos(a), Math.sin(a)] })),
-        exclusions: small ? [] : marks.map(({ u, v, r }) => ({ at: [u * w, v * h], clearanceMm: r })),
-      }), s.family === 'soft');
-    }), { seed: 17, numRuns: 60 });
+    fc.assert(
+      fc.property(setup, fc.array(stroke, { maxLength: 4 }), fc.array(mark, { maxLength: 2 }), (s, strokes, marks) => {
+        const [w, h] = ZONES[s.id].sheetCm;
+        const small = s.id === 'upper-lip';
+        check(
+          lay({
+            ...s,
+            strokes: strokes.map(({ u, v, a }) => ({ at: [u * w, v * h], towards: [Math.cos(a), Math.sin(a)] })),
+            exclusions: small ? [] : marks.map(({ u, v, r }) => ({ at: [u * w, v * h], clearanceMm: r })),
+          }),
+          s.family === 'soft',
+        );
+      }),
+      { seed: 17, numRuns: 60 },
+    );
   });
 });

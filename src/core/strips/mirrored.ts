@@ -1,7 +1,18 @@
-// Ground that is the same left and right is laid the same left and right: the hand learns one half and works the other in the mirror.
-// Where nothing is laid across the upright middle but its own mirror image, a half is laid anew and taken for both.
+// Ground that is the same left and right is laid the same left and right: the hand learns one half and works the other
+// in the mirror. Where nothing is laid across the upright middle but its own mirror image, a half is laid anew and
+// taken for both.
 
-import { angleBetweenDeg, boxOf, intersectRegions, regionArea, subtractRegions, type Box, type Region, type Ring, type Vec } from '../shared';
+import {
+  angleBetweenDeg,
+  boxOf,
+  intersectRegions,
+  regionArea,
+  subtractRegions,
+  type Box,
+  type Region,
+  type Ring,
+  type Vec,
+} from '../shared';
 import { growthAt, nodeCentre, nodeDirection, type GrowthField } from '../field';
 import { makePiece } from './lanes';
 import type { LayoutInput, Piece } from './types';
@@ -42,24 +53,64 @@ export interface Cutter {
 }
 
 /** The pieces, or the first half that, laid anew and mirrored onto the other, costs at most `WORTH` more. */
-export function inMirror(pieces: readonly Piece[], hair: Region, field: GrowthField, input: LayoutInput, { costOf, cut }: Cutter): readonly Piece[] {
+export function inMirror(
+  pieces: readonly Piece[],
+  hair: Region,
+  field: GrowthField,
+  input: LayoutInput,
+  { costOf, cut }: Cutter,
+): readonly Piece[] {
   if (pieces.length < 2) return pieces;
   const { x0, x1, y0, y1 } = boxOf(hair);
   const middle = (x0 + x1) / 2;
   const boxed = pieces.map((piece) => ({ piece, box: boxOf([piece.outline]) }));
   const near = (a: number, b: number): boolean => Math.abs(a - b) < NEAR_CM;
   /** Boxes first: areas are costly to cut. */
-  const isTwin = (a: Piece, b: Piece, boxA: Box, boxB: Box): boolean => Math.abs(a.areaCm2 - b.areaCm2) <= SAME_STRIP * a.areaCm2 && near(boxA.y0, boxB.y0) && near(boxA.y1, boxB.y1) && near(2 * middle - boxA.x0, boxB.x1) && near(2 * middle - boxA.x1, boxB.x0) && regionArea(subtractRegions([mirrorRing(a.outline, middle)], [b.outline])) <= SAME_STRIP * a.areaCm2;
-  const across = boxed.filter(({ box }) => box.x0 < middle - field.spacingCm - OVER_CM && box.x1 > middle + field.spacingCm + OVER_CM);
+  const isTwin = (a: Piece, b: Piece, boxA: Box, boxB: Box): boolean =>
+    Math.abs(a.areaCm2 - b.areaCm2) <= SAME_STRIP * a.areaCm2 &&
+    near(boxA.y0, boxB.y0) &&
+    near(boxA.y1, boxB.y1) &&
+    near(2 * middle - boxA.x0, boxB.x1) &&
+    near(2 * middle - boxA.x1, boxB.x0) &&
+    regionArea(subtractRegions([mirrorRing(a.outline, middle)], [b.outline])) <= SAME_STRIP * a.areaCm2;
+  const across = boxed.filter(
+    ({ box }) => box.x0 < middle - field.spacingCm - OVER_CM && box.x1 > middle + field.spacingCm + OVER_CM,
+  );
   // one that crosses stays where it is its own mirror image, as along the spine
-  if (across.some(({ piece, box }) => !isTwin(piece, piece, box, box)) || !isSame(hair, middle, field) || boxed.every((a) => boxed.some((b) => isTwin(a.piece, b.piece, a.box, b.box)))) return pieces;
-  const free = subtractRegions(hair, across.map((p) => p.piece.outline));
-  const halves: readonly Ring[] = [[[x0, y0], [middle, y0], [middle, y1], [x0, y1]], [[middle, y0], [x1, y0], [x1, y1], [middle, y1]]];
+  if (
+    across.some(({ piece, box }) => !isTwin(piece, piece, box, box)) ||
+    !isSame(hair, middle, field) ||
+    boxed.every((a) => boxed.some((b) => isTwin(a.piece, b.piece, a.box, b.box)))
+  ) {
+    return pieces;
+  }
+  const free = subtractRegions(
+    hair,
+    across.map((p) => p.piece.outline),
+  );
+  const halves: readonly Ring[] = [
+    [
+      [x0, y0],
+      [middle, y0],
+      [middle, y1],
+      [x0, y1],
+    ],
+    [
+      [middle, y0],
+      [x1, y0],
+      [x1, y1],
+      [middle, y1],
+    ],
+  ];
   const most = costOf(pieces) + WORTH;
   // the first half that is good enough: laying costs time
   for (const ring of halves) {
     const half = cut(intersectRegions(free, [ring]));
-    const made = [...across.map((p) => p.piece), ...half, ...half.map((p) => makePiece(mirrorRing(p.outline, middle), field, input, [-p.growth[0], p.growth[1]]))];
+    const made = [
+      ...across.map((p) => p.piece),
+      ...half,
+      ...half.map((p) => makePiece(mirrorRing(p.outline, middle), field, input, [-p.growth[0], p.growth[1]])),
+    ];
     if (costOf(made) <= most) return made;
   }
   return pieces;

@@ -1,7 +1,8 @@
-// Order of laying from the tabs. Repeatedly a strip with a valid tab is taken: whole end before narrow before hook, then where the
-// hair is thinnest, then the lowest index (the pieces come sorted from the end where pulls start). Where none has one, the sore strip
-// is the one whose removal frees most others, its tab on hair. So built the order cannot deadlock and needsBefore is acyclic.
-// Bottom-up for wax on downward growth and top-down for moulded sugar follow from this; they are not written here.
+// Order of laying from the tabs. Repeatedly a strip with a valid tab is taken: whole end before narrow before hook,
+// then where the hair is thinnest, then the lowest index (the pieces come sorted from the end where pulls start). Where
+// none has one, the sore strip is the one whose removal frees most others, its tab on hair. So built the order cannot
+// deadlock and needsBefore is acyclic. Bottom-up for wax on downward growth and top-down for moulded sugar follow from
+// this; they are not written here.
 
 import type { Region } from '../shared';
 import { NEEDED_SHARE, tabCandidates, tabGround, VALID_SHARE, type TabCandidate, type TabGround } from './tabs';
@@ -33,7 +34,10 @@ const felt = (density: number): number => Math.round(density / FELT_DENSITY);
 const RANK = { end: 0, narrow: 1, hook: 2 } as const;
 
 /** Shares of a tab on ground that still bears hair, and whether any one strip under it is still to come. */
-function blocked(option: Option, cleared: ReadonlySet<number>): { readonly valid: boolean; readonly hairShare: number } {
+function blocked(
+  option: Option,
+  cleared: ReadonlySet<number>,
+): { readonly valid: boolean; readonly hairShare: number } {
   const ground = option.ground();
   const waiting = ground.over.filter((o) => !cleared.has(o.piece));
   const hairShare = waiting.reduce((s, o) => s + o.share, 0) + ground.hair;
@@ -42,16 +46,28 @@ function blocked(option: Option, cleared: ReadonlySet<number>): { readonly valid
 }
 
 const needed = (option: Option, cleared: ReadonlySet<number>): readonly number[] =>
-  option.ground().over.filter((o) => o.share > NEEDED_SHARE && cleared.has(o.piece)).map((o) => o.piece);
+  option
+    .ground()
+    .over.filter((o) => o.share > NEEDED_SHARE && cleared.has(o.piece))
+    .map((o) => o.piece);
 
-/** Puts the pieces in order. `hair` is hair that no piece takes, `exclusions` the clearance of marks; `density` of each piece, 1–5, where it differs from place to place. */
-export function orderPieces(pieces: readonly Piece[], hair: Region, exclusions: Region, density: readonly number[] = []): readonly OrderedPiece[] {
+/**
+ * Puts the pieces in order. `hair` is hair that no piece takes, `exclusions` the clearance of marks; `density` of each
+ * piece, 1–5, where it differs from place to place.
+ */
+export function orderPieces(
+  pieces: readonly Piece[],
+  hair: Region,
+  exclusions: Region,
+  density: readonly number[] = [],
+): readonly OrderedPiece[] {
   const options: readonly (readonly Option[])[] = pieces.map((piece, own) =>
     tabCandidates(piece).map((tab) => ({ tab, ground: once(() => tabGround(tab, pieces, own, hair, exclusions)) })),
   );
   const cleared = new Set<number>();
   const order: OrderedPiece[] = [];
-  const bestOf = (piece: number, done: ReadonlySet<number>): Option | undefined => options[piece]?.find((o) => blocked(o, done).valid);
+  const bestOf = (piece: number, done: ReadonlySet<number>): Option | undefined =>
+    options[piece]?.find((o) => blocked(o, done).valid);
   while (order.length < pieces.length) {
     const open = pieces.flatMap((_, i) => (cleared.has(i) ? [] : [i]));
     const ready = open
@@ -59,11 +75,21 @@ export function orderPieces(pieces: readonly Piece[], hair: Region, exclusions: 
         const option = bestOf(piece, cleared);
         return option ? [{ piece, option }] : [];
       })
-      .sort((a, b) => RANK[a.option.tab.kind] - RANK[b.option.tab.kind] || felt(density[a.piece] ?? 0) - felt(density[b.piece] ?? 0) || a.piece - b.piece)[0];
+      .sort(
+        (a, b) =>
+          RANK[a.option.tab.kind] - RANK[b.option.tab.kind] ||
+          felt(density[a.piece] ?? 0) - felt(density[b.piece] ?? 0) ||
+          a.piece - b.piece,
+      )[0];
     const next = ready ?? sorePiece(open, options, cleared, bestOf);
     if (!next) break; // every piece has at least one candidate, so this ends only with no piece left
     const needsBefore = needed(next.option, cleared);
-    order.push({ piece: next.piece, tab: next.option.tab, tabOn: ready ? (needsBefore.length > 0 ? 'cleared' : 'bare') : 'hair', needsBefore });
+    order.push({
+      piece: next.piece,
+      tab: next.option.tab,
+      tabOn: ready ? (needsBefore.length > 0 ? 'cleared' : 'bare') : 'hair',
+      needsBefore,
+    });
     cleared.add(next.piece);
   }
   return order;
@@ -78,7 +104,10 @@ function sorePiece(
   return open
     .flatMap((piece) => {
       // inside a mark's clearance no tab may lie at all, so such candidates come last
-      const least = [...(options[piece] ?? [])].sort((a, b) => a.ground().excluded + blocked(a, cleared).hairShare - b.ground().excluded - blocked(b, cleared).hairShare)[0];
+      const least = [...(options[piece] ?? [])].sort(
+        (a, b) =>
+          a.ground().excluded + blocked(a, cleared).hairShare - b.ground().excluded - blocked(b, cleared).hairShare,
+      )[0];
       if (!least) return [];
       const after = new Set([...cleared, piece]);
       const freed = open.filter((other) => other !== piece && bestOf(other, after)).length;

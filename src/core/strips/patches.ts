@@ -1,5 +1,6 @@
-// Spread and take up: soft wax on a broad back and thin sugar under cloth are spread over a whole patch at once and taken up cloth by
-// cloth. Patches of strips that lie side by side, in the order of laying. Common practice, no source; sizes from memory.
+// Spread and take up: soft wax on a broad back and thin sugar under cloth are spread over a whole patch at once and
+// taken up cloth by cloth. Patches of strips that lie side by side, in the order of laying. Common practice, no source;
+// sizes from memory.
 
 import type { Family, ZoneId } from '../anatomy';
 import type { Way } from '../products';
@@ -15,11 +16,18 @@ export const isSpread = (zone: { readonly id: ZoneId; readonly face: boolean }, 
   (family === 'soft' && BROAD.includes(zone.id)) || (family === 'sugar' && way === 'strip' && !zone.face);
 
 /** Patches by strip ids, each with its first strip first. Every strip is in one. */
-export function patchesOf(strips: readonly Pick<Strip, 'id' | 'areaCm2' | 'touches'>[]): readonly (readonly string[])[] {
+export function patchesOf(
+  strips: readonly Pick<Strip, 'id' | 'areaCm2' | 'touches'>[],
+): readonly (readonly string[])[] {
   const patches: { ids: string[]; areaCm2: number }[] = [];
   for (const strip of strips) {
     const last = patches.at(-1);
-    if (last && last.ids.length < MOST_STRIPS && last.areaCm2 + strip.areaCm2 <= LARGEST_CM2 && last.ids.some((id) => strip.touches.includes(id))) {
+    if (
+      last &&
+      last.ids.length < MOST_STRIPS &&
+      last.areaCm2 + strip.areaCm2 <= LARGEST_CM2 &&
+      last.ids.some((id) => strip.touches.includes(id))
+    ) {
       last.ids.push(strip.id);
       last.areaCm2 += strip.areaCm2;
     } else patches.push({ ids: [strip.id], areaCm2: strip.areaCm2 });

@@ -11,7 +11,12 @@ import { tabCandidates, tabGround } from './tabs';
 import { doTouch, ringsNear } from './touches';
 import type { LayoutInput, Piece } from './types';
 
-const box = (x0: number, y0: number, x1: number, y1: number): Ring => [[x0, y0], [x1, y0], [x1, y1], [x0, y1]];
+const box = (x0: number, y0: number, x1: number, y1: number): Ring => [
+  [x0, y0],
+  [x1, y0],
+  [x1, y1],
+  [x0, y1],
+];
 /** A field that grows one way everywhere. */
 function even(towards: Vec, widthCm = 12, heightCm = 12): GrowthField {
   const [columns, rows] = [widthCm * 2, heightCm * 2];
@@ -39,7 +44,12 @@ describe('cutCell', () => {
     expect(cutCell([box(0, 0, 3.4, 6)], down, hard, USUAL_CUTTING)).toHaveLength(2);
   });
   it('cuts round a mark across the growth so that every strip is a simple ring', () => {
-    const hole: Ring = [[1.2, 2.6], [1.2, 3.4], [1.8, 3.4], [1.8, 2.6]];
+    const hole: Ring = [
+      [1.2, 2.6],
+      [1.2, 3.4],
+      [1.8, 3.4],
+      [1.8, 2.6],
+    ];
     const pieces = cutCell([box(0, 0, 3, 6), hole], down, hard, USUAL_CUTTING);
     expect(pieces.length).toBeGreaterThanOrEqual(2);
     expect(pieces.reduce((s, p) => s + p.areaCm2, 0)).toBeCloseTo(18 - 0.48, 2);
@@ -59,7 +69,10 @@ describe('joinSlivers', () => {
     expect(joined[0]?.areaCm2).toBeCloseTo(19.8, 2);
   });
   it('keeps a sliver whose joined strip would be too large', () => {
-    const kept = joinSlivers([piece(box(0, 0, 3, 6)), piece(box(3, 0, 4, 6))], down, { way: 'with', largestCm: [3, 6] });
+    const kept = joinSlivers([piece(box(0, 0, 3, 6)), piece(box(3, 0, 4, 6))], down, {
+      way: 'with',
+      largestCm: [3, 6],
+    });
     expect(kept).toHaveLength(2);
     expect(kept.filter((p) => isSliver(p, [3, 6]))).toHaveLength(1);
   });
@@ -131,7 +144,10 @@ describe('cells', () => {
     expect(regionArea(intersectRegions(regions[0] ?? [], regions[1] ?? []))).toBeLessThan(1e-3);
   });
   it('are one where all grows one way', () => {
-    const field = growthField(zone, 'left', sheet, [{ at: [4.5, 3], towards: [0, 1] }, { at: [4.5, 10], towards: [0, 1] }]);
+    const field = growthField(zone, 'left', sheet, [
+      { at: [4.5, 3], towards: [0, 1] },
+      { at: [4.5, 10], towards: [0, 1] },
+    ]);
     expect(new Set(growthCells(field, nodesInside(field, [sheet.outline]), 21, 25).labels).size).toBe(1);
   });
 });

@@ -1,8 +1,19 @@
-// Tabs: the free end by which a strip is gripped, past the end where the pull starts. Candidates in order: the whole end, the
-// end at half width (middle, left third, right third), the left side, the right side (the hook). A tab is valid when at least
-// 90 % of it lies on bare or cleared skin; a mark's clearance is never bare.
+// Tabs: the free end by which a strip is gripped, past the end where the pull starts. Candidates in order: the whole
+// end, the end at half width (middle, left third, right third), the left side, the right side (the hook). A tab is
+// valid when at least 90 % of it lies on bare or cleared skin; a mark's clearance is never bare.
 
-import { add, boxOf, extentAlong, intersectRegions, perpendicular, regionArea, scale, type Region, type Ring, type Vec } from '../shared';
+import {
+  add,
+  boxOf,
+  extentAlong,
+  intersectRegions,
+  perpendicular,
+  regionArea,
+  scale,
+  type Region,
+  type Ring,
+  type Vec,
+} from '../shared';
 import type { Piece, TabKind } from './types';
 
 /** Tab length past the strip, cm; its centre lies 6 mm past the end. */
@@ -32,7 +43,10 @@ function endSpan(ring: Ring, direction: Vec, depth: number): readonly [number, n
   const normal = perpendicular(direction);
   const reach = 1e3;
   const at = (s: number, t: number): Vec => [s * direction[0] + t * normal[0], s * direction[1] + t * normal[1]];
-  const cap = intersectRegions([ring], [[at(end - depth, -reach), at(end + 1, -reach), at(end + 1, reach), at(end - depth, reach)]]);
+  const cap = intersectRegions(
+    [ring],
+    [[at(end - depth, -reach), at(end + 1, -reach), at(end + 1, reach), at(end - depth, reach)]],
+  );
   const [low, high] = extentAlong(cap, normal);
   return [end, low, high];
 }
@@ -50,14 +64,21 @@ export function tabCandidates(piece: Piece): readonly TabCandidate[] {
   };
   const middle = (low + high) / 2;
   const half = Math.max(NARROWEST_TAB_CM, width / 2);
-  const [, left, right] = endSpan(piece.outline, towards, Math.min(SIDE_TAB_CM, piece.lengthCm)); // a tapered end is narrower than the strip
+  // a tapered end is narrower than the strip
+  const [, left, right] = endSpan(piece.outline, towards, Math.min(SIDE_TAB_CM, piece.lengthCm));
   const sideTab = (t: number): TabCandidate => {
     const centre = add(scale(towards, end - SIDE_TAB_CM / 2), scale(normal, t));
     return { kind: 'hook', centre, ring: rectangle(centre, towards, SIDE_TAB_CM, TAB_LENGTH_CM) };
   };
   return [
     endTab('end', middle, width),
-    ...(width > half ? [endTab('narrow', middle, half), endTab('narrow', low + half / 2, half), endTab('narrow', high - half / 2, half)] : []),
+    ...(width > half
+      ? [
+          endTab('narrow', middle, half),
+          endTab('narrow', low + half / 2, half),
+          endTab('narrow', high - half / 2, half),
+        ]
+      : []),
     sideTab(left - TAB_LENGTH_CM / 2),
     sideTab(right + TAB_LENGTH_CM / 2),
   ];
@@ -73,7 +94,13 @@ export interface TabGround {
   readonly hair: number;
 }
 
-export function tabGround(tab: TabCandidate, pieces: readonly Piece[], own: number, hair: Region, exclusions: Region): TabGround {
+export function tabGround(
+  tab: TabCandidate,
+  pieces: readonly Piece[],
+  own: number,
+  hair: Region,
+  exclusions: Region,
+): TabGround {
   const area = regionArea([tab.ring]);
   const share = (region: Region): number => regionArea(intersectRegions([tab.ring], region)) / area;
   const over = pieces.flatMap((p, i) => {
@@ -81,7 +108,11 @@ export function tabGround(tab: TabCandidate, pieces: readonly Piece[], own: numb
     const s = share([p.outline]);
     return s > 1e-4 ? [{ piece: i, share: s }] : [];
   });
-  return { over: over.filter((o) => o.piece !== own), excluded: exclusions.length > 0 ? share(exclusions) : 0, hair: share(hair) };
+  return {
+    over: over.filter((o) => o.piece !== own),
+    excluded: exclusions.length > 0 ? share(exclusions) : 0,
+    hair: share(hair),
+  };
 }
 
 function mayMeet(a: Ring, b: Ring): boolean {

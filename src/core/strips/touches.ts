@@ -1,5 +1,5 @@
-// Touching strips are never on the skin together: outlines within 2 mm of each other along at least 5 mm, or a tab within
-// 2 mm of the other outline. Mutual; corner contact is not touching.
+// Touching strips are never on the skin together: outlines within 2 mm of each other along at least 5 mm, or a tab
+// within 2 mm of the other outline. Mutual; corner contact is not touching.
 
 import { boxOf, distanceToSegment, isInside, type Ring } from '../shared';
 import { sharedBorder } from './lanes';
@@ -22,11 +22,15 @@ function boxesNear(a: Ring, b: Ring): boolean {
 export function ringsNear(a: Ring, b: Ring): boolean {
   if (!boxesNear(a, b)) return false;
   const near = (from: Ring, to: Ring): boolean =>
-    from.some((p) => isInside([to], p) || to.some((q, i) => distanceToSegment(p, q, to[(i + 1) % to.length] ?? q) <= NEAR_CM));
+    from.some(
+      (p) => isInside([to], p) || to.some((q, i) => distanceToSegment(p, q, to[(i + 1) % to.length] ?? q) <= NEAR_CM),
+    );
   return near(a, b) || near(b, a);
 }
 
 export function doTouch(a: TouchShape, b: TouchShape): boolean {
-  const outlines = boxesNear(a.outline, b.outline) && Math.max(sharedBorder(a.outline, b.outline, NEAR_CM), sharedBorder(b.outline, a.outline, NEAR_CM)) >= LONG_CM;
+  const outlines =
+    boxesNear(a.outline, b.outline) &&
+    Math.max(sharedBorder(a.outline, b.outline, NEAR_CM), sharedBorder(b.outline, a.outline, NEAR_CM)) >= LONG_CM;
   return outlines || ringsNear(a.tabRing, b.outline) || ringsNear(b.tabRing, a.outline);
 }

@@ -1,5 +1,6 @@
-// Ground that practitioners lay as a piece of its own whatever the lanes beside it do: the knee in three deep strips, the spine
-// as its own lane, the ball of the ear at the tragus; and the shoulder's border that fades. In shares of the left or middle sheet. Common practice, no source; places from memory.
+// Ground that practitioners lay as a piece of its own whatever the lanes beside it do: the knee in three deep strips,
+// the spine as its own lane, the ball of the ear at the tragus; and the shoulder's border that fades. In shares of the
+// left or middle sheet. Common practice, no source; places from memory.
 
 import type { Family, Side, ZoneId } from '../anatomy';
 import { crossingsAt, discRing, type Ring, type Vec } from '../shared';
@@ -14,15 +15,38 @@ interface Row {
 
 const DOWN: Vec = [0, 1];
 /** A band of the sheet from side to side of u0–u1, reaching past it. */
-const band = (u0: number, u1: number): readonly Vec[] => [[u0, -0.1], [u1, -0.1], [u1, 1.1], [u0, 1.1]];
+const band = (u0: number, u1: number): readonly Vec[] => [
+  [u0, -0.1],
+  [u1, -0.1],
+  [u1, 1.1],
+  [u0, 1.1],
+];
 const spine: Row = { families: ['hard', 'sugar'], whole: false, along: DOWN, shape: band(0.435, 0.565) };
-const kneeStrip = (u0: number, u1: number): Row => ({ families: ['hard'], whole: true, along: DOWN, shape: band(u0, u1) });
+const kneeStrip = (u0: number, u1: number): Row => ({
+  families: ['hard'],
+  whole: true,
+  along: DOWN,
+  shape: band(u0, u1),
+});
 
 const ROWS: Readonly<Partial<Record<ZoneId, readonly Row[]>>> = {
   knee: [kneeStrip(-0.1, 0.28), kneeStrip(0.28, 0.72), kneeStrip(0.72, 1.1)],
-  'upper-back': [spine], 'lower-back': [spine],
+  'upper-back': [spine],
+  'lower-back': [spine],
   // over and under the tragus
-  ear: [{ families: ['hard', 'sugar'], whole: true, along: null, shape: [[-0.1, 0.3], [0.5, 0.3], [0.5, 0.6], [-0.1, 0.66]] }],
+  ear: [
+    {
+      families: ['hard', 'sugar'],
+      whole: true,
+      along: null,
+      shape: [
+        [-0.1, 0.3],
+        [0.5, 0.3],
+        [0.5, 0.6],
+        [-0.1, 0.66],
+      ],
+    },
+  ],
 };
 
 interface Ground {
@@ -47,11 +71,27 @@ function fadeOf(zone: ZoneId, { widthCm, heightCm, outline }: Ground): Fade | un
     const y = top + (row + 0.5) * rowCm;
     const xs = crossingsAt([outline], y);
     const [from, to] = [(xs[0] ?? 0) + 0.5 * DAB_CM, (xs.at(-1) ?? 0) - 0.5 * DAB_CM];
-    const count = Math.max(1, Math.min(Math.floor((to - from) / DAB_APART_CM), Math.round((coverage * (to - from) * rowCm) / (Math.PI * DAB_CM ** 2))));
+    const count = Math.max(
+      1,
+      Math.min(
+        Math.floor((to - from) / DAB_APART_CM),
+        Math.round((coverage * (to - from) * rowCm) / (Math.PI * DAB_CM ** 2)),
+      ),
+    );
     const stagger = row % 2 === 0 ? 0.5 : 0.35;
-    return Array.from({ length: count }, (_, k) => discRing([from + ((k + stagger) * (to - from)) / count, y], DAB_CM, 24));
+    return Array.from({ length: count }, (_, k) =>
+      discRing([from + ((k + stagger) * (to - from)) / count, y], DAB_CM, 24),
+    );
   });
-  return { dabs, band: [[-1, top], [widthCm + 1, top], [widthCm + 1, heightCm + 1], [-1, heightCm + 1]] };
+  return {
+    dabs,
+    band: [
+      [-1, top],
+      [widthCm + 1, top],
+      [widthCm + 1, heightCm + 1],
+      [-1, heightCm + 1],
+    ],
+  };
 }
 
 /** Zones whose border can be thinned out. */
@@ -65,16 +105,31 @@ export interface ZoneShapesInput {
   readonly fade?: boolean;
 }
 
-/** What a layout owes to its zone beyond the size of strips: grounds of their own, a faded border, and how closely the growth must be followed. */
-export function zoneShapes({ zone, side, family, sheet, fade = false }: ZoneShapesInput): Pick<LayoutInput, 'planned' | 'meanErrorDeg' | 'fade'> {
+/**
+ * What a layout owes to its zone beyond the size of strips: grounds of their own, a faded border, and how closely the
+ * growth must be followed.
+ */
+export function zoneShapes({
+  zone,
+  side,
+  family,
+  sheet,
+  fade = false,
+}: ZoneShapesInput): Pick<LayoutInput, 'planned' | 'meanErrorDeg' | 'fade'> {
   // the rim of the ear grows any way: its strips follow the rim, not the hair
-  return { planned: plannedGrounds(zone, side, family, sheet), meanErrorDeg: zone === 'ear' ? 14 : undefined, fade: fade && family === 'hard' ? fadeOf(zone, sheet) : undefined };
+  return {
+    planned: plannedGrounds(zone, side, family, sheet),
+    meanErrorDeg: zone === 'ear' ? 14 : undefined,
+    fade: fade && family === 'hard' ? fadeOf(zone, sheet) : undefined,
+  };
 }
 
 /** Planned grounds of a zone in sheet centimetres; none for most. */
 function plannedGrounds(zone: ZoneId, side: Side, family: Family, sheet: Ground): readonly PlannedGround[] {
-  return (ROWS[zone] ?? []).filter((row) => row.families.includes(family)).map(({ whole, along, shape }) => {
-    const ring = shape.map(([u, v]): Vec => [(side === 'right' ? 1 - u : u) * sheet.widthCm, v * sheet.heightCm]);
-    return { ring: side === 'right' ? [...ring].reverse() : ring, whole, along };
-  });
+  return (ROWS[zone] ?? [])
+    .filter((row) => row.families.includes(family))
+    .map(({ whole, along, shape }) => {
+      const ring = shape.map(([u, v]): Vec => [(side === 'right' ? 1 - u : u) * sheet.widthCm, v * sheet.heightCm]);
+      return { ring: side === 'right' ? [...ring].reverse() : ring, whole, along };
+    });
 }

@@ -17,20 +17,27 @@ interface Props {
 
 /** The body from the front and from behind, and the face: plain lines, to be tapped or to carry marks. */
 export function BodyFigures({ over, onTap, hint }: Props) {
-  const tap = (figure: Figure) => (event: React.MouseEvent<SVGSVGElement>): void => {
-    // the drawing may stand narrower than its box: the browser's own transform tells where the tap lies on it
-    const toScreen = event.currentTarget.getScreenCTM();
-    if (!toScreen || !onTap) return;
-    const point = new DOMPoint(event.clientX, event.clientY).matrixTransform(toScreen.inverse());
-    onTap(figure, [point.x, point.y]);
-  };
+  const tap =
+    (figure: Figure) =>
+    (event: React.MouseEvent<SVGSVGElement>): void => {
+      // the drawing may stand narrower than its box: the browser's own transform tells where the tap lies on it
+      const toScreen = event.currentTarget.getScreenCTM();
+      if (!toScreen || !onTap) return;
+      const point = new DOMPoint(event.clientX, event.clientY).matrixTransform(toScreen.inverse());
+      onTap(figure, [point.x, point.y]);
+    };
   return (
     <div className={styles.figures}>
       {FIGURES.map((figure) => {
         const [w, h] = FIGURE_SIZE[figure];
         return (
           <figure key={figure}>
-            <svg viewBox={`0 0 ${w} ${h}`} data-figure={figure} {...(onTap ? { onClick: tap(figure), role: 'img' } : { role: 'group' })} aria-label={`${NAMES[figure]}: ${hint}`}>
+            <svg
+              viewBox={`0 0 ${w} ${h}`}
+              data-figure={figure}
+              {...(onTap ? { onClick: tap(figure), role: 'img' } : { role: 'group' })}
+              aria-label={`${NAMES[figure]}: ${hint}`}
+            >
               {figure === 'face' ? faceOutline : bodyOutline(figure)}
               {over(figure)}
             </svg>

@@ -25,23 +25,81 @@ const keyOf = (r: BodyRegion): string => `${r.zone}/${r.side}`;
 
 const HINT = 'tap a zone to put it on the bench or take it off';
 
-/** Zones taken from the body itself: a tap puts one on the bench or takes it off; drawn lines say what has been charted before. */
+/**
+ * Zones taken from the body itself: a tap puts one on the bench or takes it off; drawn lines say what has been charted
+ * before.
+ */
 export function ZonePicker({ chosen, stopped, lastOn, seen, hint = HINT, disabled, onToggle }: Props) {
   const label = (r: BodyRegion): string => {
     const last = lastOn.get(keyOf(r));
-    return [sideWord(ZONES[r.zone].name, r.side), chosen.has(keyOf(r)) ? 'on the bench' : '', seen?.has(keyOf(r)) ? 'looked at today' : '', stopped.has(keyOf(r)) ? 'left alone today' : '', last ? `last ${dayMonthYear(last)}` : 'not charted yet'].filter(Boolean).join(', ');
+    return [
+      sideWord(ZONES[r.zone].name, r.side),
+      chosen.has(keyOf(r)) ? 'on the bench' : '',
+      seen?.has(keyOf(r)) ? 'looked at today' : '',
+      stopped.has(keyOf(r)) ? 'left alone today' : '',
+      last ? `last ${dayMonthYear(last)}` : 'not charted yet',
+    ]
+      .filter(Boolean)
+      .join(', ');
   };
-  const act = (r: BodyRegion): void => { if (!disabled) onToggle({ zone: r.zone, side: r.side }); };
+  const act = (r: BodyRegion): void => {
+    if (!disabled) onToggle({ zone: r.zone, side: r.side });
+  };
   return (
     <div>
-      <BodyFigures hint={hint} over={(figure) => BODY_REGIONS.filter((r) => r.figure === figure).map((r) => (
-        <path
-          key={keyOf(r)} d={closedCurve(r.outline)} className={styles.region} role="button" tabIndex={disabled ? -1 : 0} aria-label={label(r)} aria-pressed={chosen.has(keyOf(r))} aria-disabled={disabled}
-          data-known={lastOn.has(keyOf(r))} data-seen={seen?.has(keyOf(r)) ?? false} data-stopped={chosen.has(keyOf(r)) && stopped.has(keyOf(r))} onClick={() => act(r)}
-          onKeyDown={(e) => { if (e.key === 'Enter' || e.key === ' ') { e.preventDefault(); act(r); } }}
-        ><title>{label(r)}</title></path>
-      ))} />
-      <p className={styles.legend}><span><i data-kind="today" />on the bench</span>{seen ? <span><i data-kind="seen" />looked at today</span> : null}<span><i data-kind="known" />charted before</span><span><i />not charted yet</span><span><i data-kind="stopped" />left alone today</span></p>
+      <BodyFigures
+        hint={hint}
+        over={(figure) =>
+          BODY_REGIONS.filter((r) => r.figure === figure).map((r) => (
+            <path
+              key={keyOf(r)}
+              d={closedCurve(r.outline)}
+              className={styles.region}
+              role="button"
+              tabIndex={disabled ? -1 : 0}
+              aria-label={label(r)}
+              aria-pressed={chosen.has(keyOf(r))}
+              aria-disabled={disabled}
+              data-known={lastOn.has(keyOf(r))}
+              data-seen={seen?.has(keyOf(r)) ?? false}
+              data-stopped={chosen.has(keyOf(r)) && stopped.has(keyOf(r))}
+              onClick={() => act(r)}
+              onKeyDown={(e) => {
+                if (e.key === 'Enter' || e.key === ' ') {
+                  e.preventDefault();
+                  act(r);
+                }
+              }}
+            >
+              <title>{label(r)}</title>
+            </path>
+          ))
+        }
+      />
+      <p className={styles.legend}>
+        <span>
+          <i data-kind="today" />
+          on the bench
+        </span>
+        {seen ? (
+          <span>
+            <i data-kind="seen" />
+            looked at today
+          </span>
+        ) : null}
+        <span>
+          <i data-kind="known" />
+          charted before
+        </span>
+        <span>
+          <i />
+          not charted yet
+        </span>
+        <span>
+          <i data-kind="stopped" />
+          left alone today
+        </span>
+      </p>
     </div>
   );
 }

@@ -1,4 +1,5 @@
-// Plain line drawings for the body map: no skin colour, no features but what helps to find a place. The silhouettes come from the core.
+// Plain line drawings for the body map: no skin colour, no features but what helps to find a place. The silhouettes
+// come from the core.
 
 import { SILHOUETTES, type Figure } from '@/core/anatomy';
 
@@ -32,8 +33,16 @@ const silhouette = (figure: Figure): React.ReactNode => {
   const paths = SILHOUETTES[figure].map((ring) => `M${ring.map(([x, y]) => `${x} ${y}`).join('L')}Z`);
   return (
     <>
-      <g {...line} strokeWidth="1.9" strokeLinejoin="round">{paths.map((d) => <path key={d.slice(0, 24)} d={d} />)}</g>
-      <g fill="var(--sheet)">{paths.map((d) => <path key={d.slice(0, 24)} d={d} />)}</g>
+      <g {...line} strokeWidth="1.9" strokeLinejoin="round">
+        {paths.map((d) => (
+          <path key={d.slice(0, 24)} d={d} />
+        ))}
+      </g>
+      <g fill="var(--sheet)">
+        {paths.map((d) => (
+          <path key={d.slice(0, 24)} d={d} />
+        ))}
+      </g>
     </>
   );
 };
@@ -62,12 +71,18 @@ export const bodyOutline = (figure: Exclude<Figure, 'face'>): React.ReactNode =>
 export const faceOutline = (
   <g>
     <path d="M34 90 Q35.5 104 31 119 M66 90 Q64.5 104 69 119" {...line} />
-    <path d="M83.4 47.5 q9.5 -6 9.6 7 q-.6 13 -7.4 19.5 q-2.4 1.6 -4.4 -.6 M16.6 47.5 q-9.5 -6 -9.6 7 q.6 13 7.4 19.5 q2.4 1.6 4.4 -.6" {...line} />
+    <path
+      d="M83.4 47.5 q9.5 -6 9.6 7 q-.6 13 -7.4 19.5 q-2.4 1.6 -4.4 -.6 M16.6 47.5 q-9.5 -6 -9.6 7 q.6 13 7.4 19.5 q2.4 1.6 4.4 -.6"
+      {...line}
+    />
     {silhouette('face')}
     <path d="M56.5 47.5 q9.5 -6.5 20 -1.5 M43.5 47.5 q-9.5 -6.5 -20 -1.5" {...line} strokeWidth="1.6" />
     <path d="M58.5 55.5 q7.5 4.6 15 0 M41.5 55.5 q-7.5 4.6 -15 0" {...line} />
     <path d="M49 56 Q46 69 43.8 73.4 q2.6 3.4 6.2 1.6 q3.6 1.8 6.2 -1.6" {...line} />
-    <path d="M38.6 84.8 q6 -3.6 11.4 -1.4 q5.4 -2.2 11.4 1.4 q-11.4 8.4 -22.8 0 Z M38.6 84.8 q11.4 2.6 22.8 0" {...line} />
+    <path
+      d="M38.6 84.8 q6 -3.6 11.4 -1.4 q5.4 -2.2 11.4 1.4 q-11.4 8.4 -22.8 0 Z M38.6 84.8 q11.4 2.6 22.8 0"
+      {...line}
+    />
     <path d="M45 94.5 q5 -1.6 10 0" {...faint} />
   </g>
 );

@@ -16,7 +16,10 @@ export function CardTools({ card }: { readonly card: ClientCard }) {
   const { client } = card;
   const away = client.archivedAtMs !== null;
   const archive = async (): Promise<void> => {
-    const sent = await sendJson('PUT', `/api/clients/${client.id}/archive`, { version: client.version, archived: !away });
+    const sent = await sendJson('PUT', `/api/clients/${client.id}/archive`, {
+      version: client.version,
+      archived: !away,
+    });
     setFault(sent.ok ? null : sent.error.message);
     if (sent.ok) router.refresh();
   };
@@ -25,8 +28,24 @@ export function CardTools({ card }: { readonly card: ClientCard }) {
       <Button onClick={() => setEditing(true)}>Change the card</Button>
       <Button href={`/api/clients/${client.id}/record?as=pdf`}>Record as PDF</Button>
       <Button href={`/api/clients/${client.id}/record`}>Record as JSON</Button>
-      {away ? <Button onClick={() => void archive()}>Take out again</Button> : <Popconfirm title="Put this card away?" description="Nothing is lost; it is found among the cards put away." okText="Put away" cancelText="Keep it" onConfirm={() => void archive()}><Button>Put away</Button></Popconfirm>}
-      {fault ? <span role="alert" className={styles.fault}>{fault}</span> : null}
+      {away ? (
+        <Button onClick={() => void archive()}>Take out again</Button>
+      ) : (
+        <Popconfirm
+          title="Put this card away?"
+          description="Nothing is lost; it is found among the cards put away."
+          okText="Put away"
+          cancelText="Keep it"
+          onConfirm={() => void archive()}
+        >
+          <Button>Put away</Button>
+        </Popconfirm>
+      )}
+      {fault ? (
+        <span role="alert" className={styles.fault}>
+          {fault}
+        </span>
+      ) : null}
       {editing ? <EditCard card={card} onClose={() => setEditing(false)} /> : null}
     </div>
   );

@@ -8,34 +8,74 @@ import { LengthThread } from './LengthThread';
 import { WalkIn } from './WalkIn.client';
 import styles from './Clients.module.css';
 
-const FELT: Readonly<Record<string, string>> = { 'too-warm': 'felt too warm', right: 'felt right', 'too-cool': 'felt too cool' };
+const FELT: Readonly<Record<string, string>> = {
+  'too-warm': 'felt too warm',
+  right: 'felt right',
+  'too-cool': 'felt too cool',
+};
 
 export function ClientCardView({ card }: { readonly card: ClientCard }) {
   const { client, alerts, zones, visits, ahead, notDone, timeZone } = card;
   return (
     <section className={styles.page}>
-      <p className={styles.crumb}><Link href="/clients">Clients</Link></p>
+      <p className={styles.crumb}>
+        <Link href="/clients">Clients</Link>
+      </p>
       <div className={styles.head}>
         <div>
           <h1>{client.name}</h1>
-          <p className="quiet">{[client.byline, client.bornOn ? `born ${dayMonthYear(client.bornOn)}` : '', client.phone].filter(Boolean).join(' · ')}</p>
+          <p className="quiet">
+            {[client.byline, client.bornOn ? `born ${dayMonthYear(client.bornOn)}` : '', client.phone]
+              .filter(Boolean)
+              .join(' · ')}
+          </p>
         </div>
-        {client.archivedAtMs === null ? <WalkIn clientId={client.id} zones={zones.map(({ zone, side, name }) => ({ zone, side, name }))} /> : <p className={styles.away}>This card has been put away.</p>}
+        {client.archivedAtMs === null ? (
+          <WalkIn clientId={client.id} zones={zones.map(({ zone, side, name }) => ({ zone, side, name }))} />
+        ) : (
+          <p className={styles.away}>This card has been put away.</p>
+        )}
       </div>
       <CardTools card={card} />
-      {alerts.length > 0 ? <ul className={styles.cardAlerts} aria-label="Alerts">{alerts.map((a) => <li key={a}>{a}</li>)}</ul> : null}
+      {alerts.length > 0 ? (
+        <ul className={styles.cardAlerts} aria-label="Alerts">
+          {alerts.map((a) => (
+            <li key={a}>{a}</li>
+          ))}
+        </ul>
+      ) : null}
       <div className={styles.columns}>
         <div className={styles.stack}>
           <section>
             <h2>Visits</h2>
-            {visits.length === 0 ? <p className="quiet">None yet. The first one fills this thread.</p> : (
+            {visits.length === 0 ? (
+              <p className="quiet">None yet. The first one fills this thread.</p>
+            ) : (
               <ol className={styles.thread}>
                 {visits.map((v) => (
                   <li key={v.id}>
-                    <Link href={`/visits/${v.id}/read`} className={styles.visit}><strong>{dayMonthYear(v.on)}</strong></Link>
+                    <Link href={`/visits/${v.id}/read`} className={styles.visit}>
+                      <strong>{dayMonthYear(v.on)}</strong>
+                    </Link>
                     <span>{v.zones.join('; ')}</span>
-                    <span className="quiet">{[v.product ? v.product.replace('-', ' ') : '', v.targetC ? `about ${Math.round(v.targetC)} °C${v.felt ? `, ${FELT[v.felt] ?? ''}` : ''}` : (v.felt ? FELT[v.felt] : ''), v.tweezed > 0 ? `${v.tweezed} tweezed` : 'nothing left to tweeze'].filter(Boolean).join(' · ')}</span>
-                    {[...new Set(v.notes)].map((n) => <span key={n} className={styles.visitNote}>{n}</span>)}
+                    <span className="quiet">
+                      {[
+                        v.product ? v.product.replace('-', ' ') : '',
+                        v.targetC
+                          ? `about ${Math.round(v.targetC)} °C${v.felt ? `, ${FELT[v.felt] ?? ''}` : ''}`
+                          : v.felt
+                            ? FELT[v.felt]
+                            : '',
+                        v.tweezed > 0 ? `${v.tweezed} tweezed` : 'nothing left to tweeze',
+                      ]
+                        .filter(Boolean)
+                        .join(' · ')}
+                    </span>
+                    {[...new Set(v.notes)].map((n) => (
+                      <span key={n} className={styles.visitNote}>
+                        {n}
+                      </span>
+                    ))}
                   </li>
                 ))}
               </ol>
@@ -44,28 +84,58 @@ export function ClientCardView({ card }: { readonly card: ClientCard }) {
           {notDone.length > 0 ? (
             <section>
               <h2>Put off or declined</h2>
-              <ul className={styles.ahead}>{notDone.map((v) => <li key={v.id}><Link href={`/visits/${v.id}/consult`}>{dayMonthYear(v.on)}</Link>: {v.endedAs}. <span className="quiet">{v.why.join(' ')}</span></li>)}</ul>
+              <ul className={styles.ahead}>
+                {notDone.map((v) => (
+                  <li key={v.id}>
+                    <Link href={`/visits/${v.id}/consult`}>{dayMonthYear(v.on)}</Link>: {v.endedAs}.{' '}
+                    <span className="quiet">{v.why.join(' ')}</span>
+                  </li>
+                ))}
+              </ul>
             </section>
           ) : null}
         </div>
         <div className={styles.stack}>
           <section>
             <h2>Ahead</h2>
-            {ahead.length === 0 ? <p className="quiet">Nothing booked. The next date is proposed at the end of a visit.</p> : (
-              <ul className={styles.ahead}>{ahead.map((b) => (
-                <li key={b.bookingId}><OpenVisitButton bookingId={b.bookingId} visitId={b.visitId} label={dateAndTime(b.startsAtMs, timeZone)} quiet /><span className="quiet"> · {b.minutes} min · {b.zones.join('; ')}</span></li>
-              ))}</ul>
+            {ahead.length === 0 ? (
+              <p className="quiet">Nothing booked. The next date is proposed at the end of a visit.</p>
+            ) : (
+              <ul className={styles.ahead}>
+                {ahead.map((b) => (
+                  <li key={b.bookingId}>
+                    <OpenVisitButton
+                      bookingId={b.bookingId}
+                      visitId={b.visitId}
+                      label={dateAndTime(b.startsAtMs, timeZone)}
+                      quiet
+                    />
+                    <span className="quiet">
+                      {' '}
+                      · {b.minutes} min · {b.zones.join('; ')}
+                    </span>
+                  </li>
+                ))}
+              </ul>
             )}
           </section>
           <section>
             <h2>Length found, visit by visit</h2>
-            {zones.length === 0 ? <p className="quiet">Each visit adds a point; the growth of this client is learned from them.</p> : zones.map((z) => (
-              <div key={z.name} className={styles.zone}>
-                <h3>{z.name}</h3>
-                <LengthThread lengths={z.lengths} />
-                <p className="quiet">{z.visits === 0 ? 'Not enough visits to tell this client’s own growth.' : `Grows at about ${Math.round(100 * z.rateFactor)} % of the usual rate, from ${plural(z.visits, 'interval')}.`}</p>
-              </div>
-            ))}
+            {zones.length === 0 ? (
+              <p className="quiet">Each visit adds a point; the growth of this client is learned from them.</p>
+            ) : (
+              zones.map((z) => (
+                <div key={z.name} className={styles.zone}>
+                  <h3>{z.name}</h3>
+                  <LengthThread lengths={z.lengths} />
+                  <p className="quiet">
+                    {z.visits === 0
+                      ? 'Not enough visits to tell this client’s own growth.'
+                      : `Grows at about ${Math.round(100 * z.rateFactor)} % of the usual rate, from ${plural(z.visits, 'interval')}.`}
+                  </p>
+                </div>
+              ))
+            )}
           </section>
           <CardRecord card={card} />
         </div>

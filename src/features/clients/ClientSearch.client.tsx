@@ -19,49 +19,98 @@ export function ClientSearch({ first }: { readonly first: readonly ClientLine[] 
   const asked = useRef(0);
   useEffect(() => {
     const mine = ++asked.current;
-    const timer = setTimeout(() => {
-      fetch('/api/clients', { headers: { 'x-search': encodeURIComponent(query), ...(archived ? { 'x-archived': 'yes' } : {}) } })
-        .then((r) => r.json() as Promise<{ clients: readonly ClientLine[] }>)
-        .then((answer) => { if (mine === asked.current) { setLines(answer.clients); setAway(false); } })
-        .catch(() => { if (mine === asked.current) setAway(true); });
-    }, query === '' ? 0 : 120);
+    const timer = setTimeout(
+      () => {
+        fetch('/api/clients', {
+          headers: { 'x-search': encodeURIComponent(query), ...(archived ? { 'x-archived': 'yes' } : {}) },
+        })
+          .then((r) => r.json() as Promise<{ clients: readonly ClientLine[] }>)
+          .then((answer) => {
+            if (mine === asked.current) {
+              setLines(answer.clients);
+              setAway(false);
+            }
+          })
+          .catch(() => {
+            if (mine === asked.current) setAway(true);
+          });
+      },
+      query === '' ? 0 : 120,
+    );
     return () => clearTimeout(timer);
   }, [query, archived, first]);
   useEffect(() => {
-    if (new URLSearchParams(window.location.search).has('search')) document.querySelector<HTMLInputElement>('[data-search]')?.focus();
+    if (new URLSearchParams(window.location.search).has('search')) {
+      document.querySelector<HTMLInputElement>('[data-search]')?.focus();
+    }
   }, []);
   return (
     <section className={styles.page}>
       <div className={styles.head}>
         <h1>Clients</h1>
         <span className={styles.tools}>
-          <Button type="primary" onClick={() => setAdding(true)}>New client</Button>
+          <Button type="primary" onClick={() => setAdding(true)}>
+            New client
+          </Button>
           <Button onClick={() => setImporting(true)}>From a table</Button>
           <Button href="/api/clients/export">To a table</Button>
         </span>
       </div>
-      <Input data-search size="large" value={query} onChange={(e) => setQuery(e.target.value)} allowClear maxLength={100} placeholder="Name, phone, or a word from the card" aria-label="Search clients" className={styles.search ?? ''} />
-      {away ? <p role="status" className={styles.away}>The server does not answer; this is the last list it gave.</p> : null}
-      <p className="visually-hidden" role="status">{lines.length} clients</p>
+      <Input
+        data-search
+        size="large"
+        value={query}
+        onChange={(e) => setQuery(e.target.value)}
+        allowClear
+        maxLength={100}
+        placeholder="Name, phone, or a word from the card"
+        aria-label="Search clients"
+        className={styles.search ?? ''}
+      />
+      {away ? (
+        <p role="status" className={styles.away}>
+          The server does not answer; this is the last list it gave.
+        </p>
+      ) : null}
+      <p className="visually-hidden" role="status">
+        {lines.length} clients
+      </p>
       {lines.length === 0 ? (
         <div className={styles.empty}>
           <h2>{archived ? 'No card put away' : query === '' ? 'No clients yet' : 'Nobody found'}</h2>
-          <p>{archived ? 'A card is put away from the client’s page; nothing of it is lost.' : query === '' ? 'Add the first one; the card needs only a name.' : 'Try fewer letters, or add a new client.'}</p>
+          <p>
+            {archived
+              ? 'A card is put away from the client’s page; nothing of it is lost.'
+              : query === ''
+                ? 'Add the first one; the card needs only a name.'
+                : 'Try fewer letters, or add a new client.'}
+          </p>
         </div>
       ) : (
         <ul className={styles.lines}>
           {lines.map((c) => (
             <li key={c.id}>
               <Link href={`/clients/${c.id}`} className={styles.line}>
-                <span className={styles.who}><strong>{c.name}</strong><span className="quiet">{c.byline}</span></span>
-                <span className={styles.alerts}>{c.alerts.slice(0, 2).map((a) => <em key={a}>{a}</em>)}{c.alerts.length > 2 ? <em>and {c.alerts.length - 2} more</em> : null}</span>
+                <span className={styles.who}>
+                  <strong>{c.name}</strong>
+                  <span className="quiet">{c.byline}</span>
+                </span>
+                <span className={styles.alerts}>
+                  {c.alerts.slice(0, 2).map((a) => (
+                    <em key={a}>{a}</em>
+                  ))}
+                  {c.alerts.length > 2 ? <em>and {c.alerts.length - 2} more</em> : null}
+                </span>
                 <span className="quiet">{c.phone}</span>
               </Link>
             </li>
           ))}
         </ul>
       )}
-      <label className={styles.awayTick}><input type="checkbox" checked={archived} onChange={(e) => setArchived(e.target.checked)} /> Look among the cards put away</label>
+      <label className={styles.awayTick}>
+        <input type="checkbox" checked={archived} onChange={(e) => setArchived(e.target.checked)} /> Look among the
+        cards put away
+      </label>
       {importing ? <ImportClients onClose={() => setImporting(false)} /> : null}
       {adding ? <NewClient onClose={() => setAdding(false)} /> : null}
     </section>

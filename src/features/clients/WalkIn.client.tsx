@@ -17,13 +17,18 @@ export function WalkIn({ clientId, zones }: Props) {
   const open = async (): Promise<void> => {
     setState('opening');
     const chosen = zones.map(({ zone, side }) => ({ zone, side }));
-    const made = await sendJson<{ visitId: string }>('POST', '/api/visits', { clientId, ...(chosen.length > 0 ? { zones: chosen } : {}) });
+    const made = await sendJson<{ visitId: string }>('POST', '/api/visits', {
+      clientId,
+      ...(chosen.length > 0 ? { zones: chosen } : {}),
+    });
     if (made.ok) router.push(`/visits/${made.value.visitId}`);
     else setState('failed');
   };
   return (
     <span>
-      <Button type="primary" loading={state === 'opening'} onClick={() => void open()}>Open a visit now</Button>
+      <Button type="primary" loading={state === 'opening'} onClick={() => void open()}>
+        Open a visit now
+      </Button>
       {state === 'failed' ? <span role="alert"> Not opened: the server did not answer.</span> : null}
     </span>
   );

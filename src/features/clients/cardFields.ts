@@ -6,9 +6,19 @@ import type { ClientCard, ClientFields } from '@/server/services/clients';
 /** The editable part of a card, as the server takes it. */
 export type CardFields = ClientFields;
 
-export const fieldsOfCard = ({ client }: Pick<ClientCard, 'client'>): CardFields => ({ name: client.name, byline: client.byline, bornOn: client.bornOn, phone: client.phone, note: client.note, profile: client.profile });
+export const fieldsOfCard = ({ client }: Pick<ClientCard, 'client'>): CardFields => ({
+  name: client.name,
+  byline: client.byline,
+  bornOn: client.bornOn,
+  phone: client.phone,
+  note: client.note,
+  profile: client.profile,
+});
 
-export const withProfile = (fields: CardFields, more: Partial<ClientProfile>): CardFields => ({ ...fields, profile: { ...fields.profile, ...more } });
+export const withProfile = (fields: CardFields, more: Partial<ClientProfile>): CardFields => ({
+  ...fields,
+  profile: { ...fields.profile, ...more },
+});
 
 /** Drops empty dates, so that an emptied field is absent and not an empty word. */
 export function cleanFact(fact: CardFact): CardFact {
@@ -22,12 +32,25 @@ export function cardFault({ name, bornOn, profile }: CardFields, today: string):
   if (bornOn !== null && bornOn > today) return 'The date of birth lies ahead.';
   const reversed = profile.standing.find((f) => f.since && f.until && f.until < f.since);
   if (reversed) return 'A fact ends before it begins.';
-  if (profile.blackout.some((b) => b.from === '' || b.to === '' || b.to < b.from)) return 'Dates kept free need a first and a last day, in this order.';
-  if (profile.statureCm !== null && !(profile.statureCm >= 80 && profile.statureCm <= 250)) return 'Stature is given in cm, 80 to 250.';
-  if (profile.massKg !== null && !(profile.massKg >= 15 && profile.massKg <= 350)) return 'Mass is given in kg, 15 to 350.';
+  if (profile.blackout.some((b) => b.from === '' || b.to === '' || b.to < b.from)) {
+    return 'Dates kept free need a first and a last day, in this order.';
+  }
+  if (profile.statureCm !== null && !(profile.statureCm >= 80 && profile.statureCm <= 250)) {
+    return 'Stature is given in cm, 80 to 250.';
+  }
+  if (profile.massKg !== null && !(profile.massKg >= 15 && profile.massKg <= 350)) {
+    return 'Mass is given in kg, 15 to 350.';
+  }
   return null;
 }
 
 export const REACTION_WORDS: Readonly<Record<CardReaction['what'], string>> = {
-  redness: 'Red for days', bumps: 'Bumps', blister: 'Blister', lifted: 'Skin lifted', bruise: 'Bruise', burn: 'Burn', ingrown: 'Ingrown hairs', other: 'Other',
+  redness: 'Red for days',
+  bumps: 'Bumps',
+  blister: 'Blister',
+  lifted: 'Skin lifted',
+  bruise: 'Bruise',
+  burn: 'Burn',
+  ingrown: 'Ingrown hairs',
+  other: 'Other',
 };

@@ -24,7 +24,11 @@ export function PinPad({ formId, onClose, onBack }: Props) {
     setBusy(false);
     setPin('');
     if (sent.ok) onBack(sent.value.visitId);
-    else setFault(sent.error.code === 'away' ? 'The server does not answer. What was written is kept here.' : sent.error.message);
+    else {
+      setFault(
+        sent.error.code === 'away' ? 'The server does not answer. What was written is kept here.' : sent.error.message,
+      );
+    }
   };
   useEffect(() => {
     const key = (event: KeyboardEvent): void => {
@@ -38,15 +42,35 @@ export function PinPad({ formId, onClose, onBack }: Props) {
   return (
     <div className={styles.pin} role="group" aria-label="Practitioner’s PIN">
       <p>Practitioner’s PIN</p>
-      <p className={styles.pinDots} aria-live="polite" aria-label={`${pin.length} digits`}>{'●'.repeat(pin.length) || '–'}</p>
-      {fault ? <p role="alert" className={styles.fault}>{fault}</p> : null}
+      <p className={styles.pinDots} aria-live="polite" aria-label={`${pin.length} digits`}>
+        {'●'.repeat(pin.length) || '–'}
+      </p>
+      {fault ? (
+        <p role="alert" className={styles.fault}>
+          {fault}
+        </p>
+      ) : null}
       <div className={styles.pinKeys}>
-        {DIGITS.map((d) => <button key={d} type="button" onClick={() => setPin((p) => (p + d).slice(0, 8))}>{d}</button>)}
-        <button type="button" onClick={() => setPin((p) => p.slice(0, -1))} aria-label="Take back one digit">⌫</button>
-        <button type="button" onClick={() => setPin((p) => `${p}0`.slice(0, 8))}>0</button>
-        <button type="button" className={styles.pinOk} disabled={pin.length < 4 || busy} onClick={() => void open()}>Take back</button>
+        {DIGITS.map((d) => (
+          <button key={d} type="button" onClick={() => setPin((p) => (p + d).slice(0, 8))}>
+            {d}
+          </button>
+        ))}
+        <button type="button" onClick={() => setPin((p) => p.slice(0, -1))} aria-label="Take back one digit">
+          ⌫
+        </button>
+        <button type="button" onClick={() => setPin((p) => `${p}0`.slice(0, 8))}>
+          0
+        </button>
+        <button type="button" className={styles.pinOk} disabled={pin.length < 4 || busy} onClick={() => void open()}>
+          Take back
+        </button>
       </div>
-      {onClose ? <button type="button" className={styles.small} onClick={onClose}>Back to the form</button> : null}
+      {onClose ? (
+        <button type="button" className={styles.small} onClick={onClose}>
+          Back to the form
+        </button>
+      ) : null}
     </div>
   );
 }

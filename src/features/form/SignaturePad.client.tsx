@@ -24,7 +24,10 @@ export function SignaturePad({ label, value, onChange }: Props) {
   const strokes = value?.kind === 'drawn' ? value.strokes : [];
   const at = (event: React.PointerEvent<SVGSVGElement>): readonly [number, number] => {
     const box = event.currentTarget.getBoundingClientRect();
-    return [Math.round(((event.clientX - box.left) / box.width) * PAD.width), Math.round(((event.clientY - box.top) / box.height) * PAD.height)];
+    return [
+      Math.round(((event.clientX - box.left) / box.width) * PAD.width),
+      Math.round(((event.clientY - box.top) / box.height) * PAD.height),
+    ];
   };
   const down = (event: React.PointerEvent<SVGSVGElement>): void => {
     event.currentTarget.setPointerCapture(event.pointerId);
@@ -46,14 +49,39 @@ export function SignaturePad({ label, value, onChange }: Props) {
   };
   return (
     <div className={styles.sign}>
-      <div className={styles.signHead}><strong>{label}</strong><button type="button" className={styles.small} disabled={value === null} onClick={() => onChange(null)}>Begin again</button></div>
+      <div className={styles.signHead}>
+        <strong>{label}</strong>
+        <button type="button" className={styles.small} disabled={value === null} onClick={() => onChange(null)}>
+          Begin again
+        </button>
+      </div>
       {value?.kind === 'typed' ? null : (
-        <svg viewBox={`0 0 ${PAD.width} ${PAD.height}`} className={styles.pad} role="img" aria-label={`${label}: sign with the finger, or write your name below`} onPointerDown={down} onPointerMove={move} onPointerUp={up} onPointerCancel={() => setDrawing(null)}>
+        <svg
+          viewBox={`0 0 ${PAD.width} ${PAD.height}`}
+          className={styles.pad}
+          role="img"
+          aria-label={`${label}: sign with the finger, or write your name below`}
+          onPointerDown={down}
+          onPointerMove={move}
+          onPointerUp={up}
+          onPointerCancel={() => setDrawing(null)}
+        >
           <path d={`M30 ${PAD.height - 40} H${PAD.width - 30}`} className={styles.signLine} />
-          {[...strokes, ...(drawing ? [drawing] : [])].map((s, i) => <path key={i} d={pathOf(s)} className={styles.ink} />)}
+          {[...strokes, ...(drawing ? [drawing] : [])].map((s, i) => (
+            <path key={i} d={pathOf(s)} className={styles.ink} />
+          ))}
         </svg>
       )}
-      {strokes.length === 0 ? <label className={styles.typed}>Or write your full name<input value={value?.kind === 'typed' ? value.name : ''} maxLength={120} onChange={(e) => onChange(e.target.value === '' ? null : { kind: 'typed', name: e.target.value })} /></label> : null}
+      {strokes.length === 0 ? (
+        <label className={styles.typed}>
+          Or write your full name
+          <input
+            value={value?.kind === 'typed' ? value.name : ''}
+            maxLength={120}
+            onChange={(e) => onChange(e.target.value === '' ? null : { kind: 'typed', name: e.target.value })}
+          />
+        </label>
+      ) : null}
     </div>
   );
 }

@@ -1,4 +1,5 @@
-// What the client has written, kept on the tablet until the server has it. Emptied when the form is signed or taken back.
+// What the client has written, kept on the tablet until the server has it. Emptied when the form is signed or taken
+// back.
 
 import type { FormData } from '@/server/db/schema';
 

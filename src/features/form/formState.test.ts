@@ -1,14 +1,41 @@
 import { describe, expect, it } from 'vitest';
 import { isAnswered, QUESTIONS } from '@/core/screening';
 import type { FormData } from '@/server/db/schema';
-import { addSpot, answerOf, dropSpot, isMinor, missingOn, pagesOf, setDaysAgo, setNone, setNoneOfAll, setUnsure, toggleFact, toggleNoLonger } from './formState';
+import {
+  addSpot,
+  answerOf,
+  dropSpot,
+  isMinor,
+  missingOn,
+  pagesOf,
+  setDaysAgo,
+  setNone,
+  setNoneOfAll,
+  setUnsure,
+  toggleFact,
+  toggleNoLonger,
+} from './formState';
 
-const EMPTY: FormData = { v: 1, answers: [], noLonger: [], spots: [], bornOn: null, words: '', guardianName: '', page: 0 };
+const EMPTY: FormData = {
+  v: 1,
+  answers: [],
+  noLonger: [],
+  spots: [],
+  bornOn: null,
+  words: '',
+  guardianName: '',
+  page: 0,
+};
 const person = { bornOn: '1990-01-01', on: '2027-05-14' };
 
 describe('pages', () => {
   it('are one a question for a newcomer, one for all changes for who has been here', () => {
-    expect(pagesOf({ lastOn: null }).map((p) => p.kind)).toEqual(['welcome', ...QUESTIONS.map(() => 'question'), 'body', 'sign']);
+    expect(pagesOf({ lastOn: null }).map((p) => p.kind)).toEqual([
+      'welcome',
+      ...QUESTIONS.map(() => 'question'),
+      'body',
+      'sign',
+    ]);
     expect(pagesOf({ lastOn: '2027-04-01' }).map((p) => p.kind)).toEqual(['welcome', 'changes', 'body', 'sign']);
     const [, changes] = pagesOf({ lastOn: '2027-04-01' });
     expect(changes?.kind === 'changes' && changes.questions.every((q) => q.eachTime)).toBe(true);
@@ -22,7 +49,9 @@ describe('pages', () => {
     expect(missingOn(first, person, EMPTY)).not.toBeNull();
     expect(missingOn(first, person, setNone(EMPTY, 'products'))).toBeNull();
     const changes = { kind: 'changes', questions: QUESTIONS.filter((q) => q.eachTime) } as const;
-    expect(missingOn(changes, person, setNone(EMPTY, 'sun'))).toContain(`${changes.questions.length - 1} questions have`);
+    expect(missingOn(changes, person, setNone(EMPTY, 'sun'))).toContain(
+      `${changes.questions.length - 1} questions have`,
+    );
     expect(missingOn(changes, person, setNoneOfAll(EMPTY, changes.questions))).toBeNull();
   });
 });
@@ -34,8 +63,20 @@ describe('answers', () => {
     expect(isAnswered(toggleFact(chosen, 'products', 'acid-exfoliant').answers, 'products')).toBe(false);
   });
   it('a choice takes the place of none and of not sure, and the other way round; days stay with their fact', () => {
-    const data = setDaysAgo(toggleFact(toggleFact(setNone(EMPTY, 'products'), 'products', 'acid-exfoliant'), 'products', 'physical-exfoliant'), 'products', 'acid-exfoliant', 6);
-    expect(answerOf(data, 'products')?.facts).toEqual([{ fact: 'acid-exfoliant', daysAgo: 6 }, { fact: 'physical-exfoliant' }]);
+    const data = setDaysAgo(
+      toggleFact(
+        toggleFact(setNone(EMPTY, 'products'), 'products', 'acid-exfoliant'),
+        'products',
+        'physical-exfoliant',
+      ),
+      'products',
+      'acid-exfoliant',
+      6,
+    );
+    expect(answerOf(data, 'products')?.facts).toEqual([
+      { fact: 'acid-exfoliant', daysAgo: 6 },
+      { fact: 'physical-exfoliant' },
+    ]);
     expect(answerOf(setUnsure(data, 'products'), 'products')).toEqual({ id: 'products', answer: 'unsure', facts: [] });
   });
   it('"nothing else" leaves what has been answered as it is', () => {

@@ -14,20 +14,27 @@ export type FormPage =
 
 /** A newcomer answers one question a page; who has been here sees on one page what may have changed. */
 export function pagesOf(form: Pick<ClientForm, 'lastOn'>): readonly FormPage[] {
-  const middle: readonly FormPage[] = form.lastOn === null
-    ? QUESTIONS.map((question) => ({ kind: 'question', question }))
-    : [{ kind: 'changes', questions: QUESTIONS.filter((q) => q.eachTime) }];
+  const middle: readonly FormPage[] =
+    form.lastOn === null
+      ? QUESTIONS.map((question) => ({ kind: 'question', question }))
+      : [{ kind: 'changes', questions: QUESTIONS.filter((q) => q.eachTime) }];
   return [{ kind: 'welcome' }, ...middle, { kind: 'body' }, { kind: 'sign' }];
 }
 
-const put = (data: FormData, answer: QuestionAnswer): FormData => ({ ...data, answers: [...data.answers.filter((a) => a.id !== answer.id), answer] });
-export const answerOf = (data: FormData, id: string): QuestionAnswer | undefined => data.answers.find((a) => a.id === id);
+const put = (data: FormData, answer: QuestionAnswer): FormData => ({
+  ...data,
+  answers: [...data.answers.filter((a) => a.id !== answer.id), answer],
+});
+export const answerOf = (data: FormData, id: string): QuestionAnswer | undefined =>
+  data.answers.find((a) => a.id === id);
 
 /** A tap on a choice: on, or off again; a question without a choice left is unanswered, never a no. */
 export function toggleFact(data: FormData, id: string, fact: Fact): FormData {
   const facts = answerOf(data, id)?.facts ?? [];
   const next = facts.some((f) => f.fact === fact) ? facts.filter((f) => f.fact !== fact) : [...facts, { fact }];
-  return next.length === 0 ? { ...data, answers: data.answers.filter((a) => a.id !== id) } : put(data, { id, answer: 'some', facts: next });
+  return next.length === 0
+    ? { ...data, answers: data.answers.filter((a) => a.id !== id) }
+    : put(data, { id, answer: 'some', facts: next });
 }
 
 export function setDaysAgo(data: FormData, id: string, fact: Fact, daysAgo: number): FormData {
@@ -40,11 +47,16 @@ export const setUnsure = (data: FormData, id: string): FormData => put(data, { i
 export const setNoneOfAll = (data: FormData, questions: readonly Question[]): FormData =>
   questions.filter((q) => !isAnswered(data.answers, q.id)).reduce((d, q) => setNone(d, q.id), data);
 
-export const toggleNoLonger = (data: FormData, fact: Fact): FormData =>
-  ({ ...data, noLonger: data.noLonger.includes(fact) ? data.noLonger.filter((f) => f !== fact) : [...data.noLonger, fact] });
+export const toggleNoLonger = (data: FormData, fact: Fact): FormData => ({
+  ...data,
+  noLonger: data.noLonger.includes(fact) ? data.noLonger.filter((f) => f !== fact) : [...data.noLonger, fact],
+});
 
 export const addSpot = (data: FormData, spot: Spot): FormData => ({ ...data, spots: [...data.spots, spot] });
-export const dropSpot = (data: FormData, index: number): FormData => ({ ...data, spots: data.spots.filter((_, i) => i !== index) });
+export const dropSpot = (data: FormData, index: number): FormData => ({
+  ...data,
+  spots: data.spots.filter((_, i) => i !== index),
+});
 
 export const isMinor = (form: Pick<ClientForm, 'bornOn' | 'on'>, data: FormData): boolean => {
   const born = form.bornOn ?? data.bornOn;
@@ -58,11 +70,14 @@ export function missingOn(page: FormPage, form: Pick<ClientForm, 'bornOn' | 'on'
       const born = form.bornOn ?? data.bornOn;
       return born === null ? 'Please tell us your date of birth.' : born > form.on ? 'This date lies ahead.' : null;
     }
-    case 'question': return isAnswered(data.answers, page.question.id) ? null : 'Please choose, or say none of these.';
+    case 'question':
+      return isAnswered(data.answers, page.question.id) ? null : 'Please choose, or say none of these.';
     case 'changes': {
       const open = page.questions.filter((q) => !isAnswered(data.answers, q.id)).length;
       return open === 0 ? null : `${open} ${open === 1 ? 'question has' : 'questions have'} no answer yet.`;
     }
-    case 'body': case 'sign': return null;
+    case 'body':
+    case 'sign':
+      return null;
   }
 }

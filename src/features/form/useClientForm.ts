@@ -33,7 +33,10 @@ export function useClientForm(form: ClientForm): ClientFormApi {
       while (latest.current) {
         const sending = latest.current;
         setSync((s) => (s === 'waiting' ? s : 'saving'));
-        const sent = await sendJson<{ version: number }>('PUT', `/api/forms/${form.id}`, { version: version.current, data: sending });
+        const sent = await sendJson<{ version: number }>('PUT', `/api/forms/${form.id}`, {
+          version: version.current,
+          data: sending,
+        });
         if (sent.ok) version.current = sent.value.version;
         else if (sent.error.code === 'stale' && sent.error.newer) {
           // this tablet is the only pen: an answer that got lost on the way back is simply sent again on top
@@ -43,7 +46,9 @@ export function useClientForm(form: ClientForm): ClientFormApi {
           // away or refused: what was written stays on the tablet either way
           setSync('waiting');
           if (timer.current) clearTimeout(timer.current);
-          if (sent.error.code === 'away' || sent.error.code === 'internal') timer.current = setTimeout(() => void pump(), RETRY_MS);
+          if (sent.error.code === 'away' || sent.error.code === 'internal') {
+            timer.current = setTimeout(() => void pump(), RETRY_MS);
+          }
           return;
         }
         if (latest.current === sending) {
@@ -53,20 +58,26 @@ export function useClientForm(form: ClientForm): ClientFormApi {
       }
       setSync('saved');
     };
-    running.current ??= run().finally(() => { running.current = null; });
+    running.current ??= run().finally(() => {
+      running.current = null;
+    });
     return running.current;
   }, [form.id]);
 
-  const change = useCallback((next: FormData): void => {
-    setData(next);
-    latest.current = next;
-    keepInBox(form.id, next);
-    void pump();
-  }, [form.id, pump]);
+  const change = useCallback(
+    (next: FormData): void => {
+      setData(next);
+      latest.current = next;
+      keepInBox(form.id, next);
+      void pump();
+    },
+    [form.id, pump],
+  );
 
   useEffect(() => {
     const left = form.state === 'filling' ? readBox(form.id) : null;
-    if (left) change(left);
+    // what the tablet kept is laid over the page once it stands: the server's page does not know of it
+    if (left) queueMicrotask(() => change(left));
     const awake = (): void => void pump();
     window.addEventListener('online', awake);
     return () => {
@@ -75,15 +86,21 @@ export function useClientForm(form: ClientForm): ClientFormApi {
     };
   }, [change, form.id, form.state, pump]);
 
-  const finish = useCallback(async <T,>(url: string, body: (version: number) => object): Promise<Sent<T>> => {
-    await pump();
-    const sent = await sendJson<T>('POST', url, body(version.current));
-    if (sent.ok) {
-      latest.current = null;
-      keepInBox(form.id, null);
-    }
-    return sent;
-  }, [form.id, pump]);
-  const forget = useCallback((): void => { latest.current = null; keepInBox(form.id, null); }, [form.id]);
+  const finish = useCallback(
+    async <T>(url: string, body: (version: number) => object): Promise<Sent<T>> => {
+      await pump();
+      const sent = await sendJson<T>('POST', url, body(version.current));
+      if (sent.ok) {
+        latest.current = null;
+        keepInBox(form.id, null);
+      }
+      return sent;
+    },
+    [form.id, pump],
+  );
+  const forget = useCallback((): void => {
+    latest.current = null;
+    keepInBox(form.id, null);
+  }, [form.id]);
   return { data, sync, change, finish, forget };
 }

@@ -25,8 +25,16 @@ export function FigureFields({ fields, product, faults, onChange }: Props) {
           <label key={f.path} className={styles.field}>
             <span>{f.label}</span>
             <InputNumber<number>
-              value={typeof value === 'number' && !Number.isNaN(value) ? value : null} step={f.step} suffix={f.unit} controls={false} inputMode="decimal" status={fault ? 'error' : ''} data-path={f.path}
-              title={bound ? `${bound.min} to ${bound.max} ${bound.unit}` : undefined} aria-invalid={fault !== undefined} onChange={(v) => onChange(f.path, v ?? Number.NaN)}
+              value={typeof value === 'number' && !Number.isNaN(value) ? value : null}
+              step={f.step}
+              suffix={f.unit}
+              controls={false}
+              inputMode="decimal"
+              status={fault ? 'error' : ''}
+              data-path={f.path}
+              title={bound ? `${bound.min} to ${bound.max} ${bound.unit}` : undefined}
+              aria-invalid={fault !== undefined}
+              onChange={(v) => onChange(f.path, v ?? Number.NaN)}
             />
             {fault ? <small role="alert">{fault.message}</small> : null}
           </label>

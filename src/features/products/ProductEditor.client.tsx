@@ -4,7 +4,16 @@ import { Button, Input, InputNumber, Select } from 'antd';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
-import { ALLERGENS, BODIES_OF, MANNERS_OF, PRODUCT_FORMS, productFaults, SHIPPED_PRODUCTS, type MannerName, type Product } from '@/core/products';
+import {
+  ALLERGENS,
+  BODIES_OF,
+  MANNERS_OF,
+  PRODUCT_FORMS,
+  productFaults,
+  SHIPPED_PRODUCTS,
+  type MannerName,
+  type Product,
+} from '@/core/products';
 import type { Catalogue, CatalogueRow } from '@/server/services/catalogue';
 import { sendJson } from '@/ui/sendJson';
 import { idFrom, keepDraft, readDraft, withValue } from './draft';
@@ -34,11 +43,14 @@ export function ProductEditor({ row, isNew, currency, roomC }: Props) {
   const [tried, setTried] = useState(false);
   const [refusal, setRefusal] = useState<string | null>(null);
   useEffect(() => {
-    const kept = readDraft(draftKey);
-    if (!kept) return;
-    setProduct(kept.product);
-    setVersion(kept.version);
-    setTouched(true);
+    // once the page stands: the server's page does not know of what the tablet kept
+    queueMicrotask(() => {
+      const kept = readDraft(draftKey);
+      if (!kept) return;
+      setProduct(kept.product);
+      setVersion(kept.version);
+      setTouched(true);
+    });
   }, [draftKey]);
   const change = (next: Product): void => {
     setProduct(next);
@@ -47,7 +59,8 @@ export function ProductEditor({ row, isNew, currency, roomC }: Props) {
     keepDraft(draftKey, { product: next, version });
   };
   // a slab for tender skin is the one figure that need not be there
-  const set = (path: string, value: unknown): void => change(withValue(product, path, path.endsWith('.tender') && Number.isNaN(value) ? undefined : value));
+  const set = (path: string, value: unknown): void =>
+    change(withValue(product, path, path.endsWith('.tender') && Number.isNaN(value) ? undefined : value));
   const named: Product = isNew ? { ...product, id: idFrom(product.name) } : product;
   const all = productFaults(named);
   // an unfinished new product is not shouted at before it is sent
@@ -58,62 +71,172 @@ export function ProductEditor({ row, isNew, currency, roomC }: Props) {
   const shipped = SHIPPED_PRODUCTS.find((p) => p.id === product.id);
   const save = async (): Promise<void> => {
     setTried(true);
-    if (all.length > 0) return setRefusal(`${all.length === 1 ? 'One field is' : `${all.length} fields are`} not right yet. Nothing was sent; all you wrote is kept here.`);
+    if (all.length > 0) {
+      return setRefusal(
+        `${all.length === 1 ? 'One field is' : `${all.length} fields are`} not right yet. Nothing was sent; all you wrote is kept here.`,
+      );
+    }
     const sent = await sendJson<Catalogue>('PUT', '/api/products', { version, product: named, stocked: row.stocked });
-    if (!sent.ok) return setRefusal(`${sent.error.message} ${sent.error.details.map((d) => `${d.path}: ${d.message}`).join(' ')} What you wrote is kept here${sent.error.code === 'stale' ? '; giving it up shows the newer' : ''}.`);
+    if (!sent.ok) {
+      return setRefusal(
+        `${sent.error.message} ${sent.error.details.map((d) => `${d.path}: ${d.message}`).join(' ')} What you wrote is kept here${sent.error.code === 'stale' ? '; giving it up shows the newer' : ''}.`,
+      );
+    }
     keepDraft(draftKey, null);
     router.push('/products');
     router.refresh();
   };
-  const giveUp = (): void => { keepDraft(draftKey, null); setProduct(first); setVersion(isNew ? null : row.version); setTouched(false); setRefusal(null); };
+  const giveUp = (): void => {
+    keepDraft(draftKey, null);
+    setProduct(first);
+    setVersion(isNew ? null : row.version);
+    setTouched(false);
+    setRefusal(null);
+  };
   const toggle = (name: MannerName): void => {
-    const manner = product.manners[name] ?? row.product.manners[name] ?? SHIPPED_PRODUCTS.find((p) => p.family === product.family && p.manners[name])?.manners[name];
+    const manner =
+      product.manners[name] ??
+      row.product.manners[name] ??
+      SHIPPED_PRODUCTS.find((p) => p.family === product.family && p.manners[name])?.manners[name];
     const rest = Object.fromEntries(Object.entries(product.manners).filter(([k]) => k !== name));
-    change({ ...product, manners: product.manners[name] ? rest : { ...rest, [name]: manner } } as Product); // a manner of the same family, taken from a whole product
+    // a manner of the same family, taken from a whole product
+    change({ ...product, manners: product.manners[name] ? rest : { ...rest, [name]: manner } } as Product);
   };
   return (
     <section className={styles.page}>
       <div className={styles.head}>
         <div>
-          <p><Link href="/products">Products</Link></p>
+          <p>
+            <Link href="/products">Products</Link>
+          </p>
           <h1>{isNew ? `New ${product.family} product` : row.product.name}</h1>
-          <p className="quiet">{isNew ? `Begun from ${row.product.name.toLowerCase()}.` : row.origin === 'own' ? 'The studio’s own.' : row.origin === 'changed' ? 'Shipped, changed by this studio.' : 'As shipped: values from memory, the label comes first.'}</p>
+          <p className="quiet">
+            {isNew
+              ? `Begun from ${row.product.name.toLowerCase()}.`
+              : row.origin === 'own'
+                ? 'The studio’s own.'
+                : row.origin === 'changed'
+                  ? 'Shipped, changed by this studio.'
+                  : 'As shipped: values from memory, the label comes first.'}
+          </p>
         </div>
         <div className={styles.actions}>
           {isTouched ? <span className="quiet">Not saved yet: kept on this tablet</span> : null}
           {isTouched ? <Button onClick={giveUp}>Give up the changes</Button> : null}
-          {!isNew && row.origin === 'changed' && shipped ? <Button onClick={() => change(shipped)}>As shipped</Button> : null}
-          <Button type="primary" onClick={() => void save()} disabled={!isTouched && !isNew}>Save</Button>
+          {!isNew && row.origin === 'changed' && shipped ? (
+            <Button onClick={() => change(shipped)}>As shipped</Button>
+          ) : null}
+          <Button type="primary" onClick={() => void save()} disabled={!isTouched && !isNew}>
+            Save
+          </Button>
         </div>
       </div>
-      {refusal ? <p role="alert" className={styles.fault}>{refusal}</p> : null}
+      {refusal ? (
+        <p role="alert" className={styles.fault}>
+          {refusal}
+        </p>
+      ) : null}
       <section aria-label="On the label">
         <h2>On the label</h2>
         <div className={styles.fields}>
-          <label className={`${styles.field} ${styles.wide}`}><span>Name</span><Input value={product.name} maxLength={80} status={nameFault ? 'error' : ''} onChange={(e) => set('name', e.target.value)} />{nameFault ? <small role="alert">{nameFault.message}</small> : null}</label>
-          <label className={styles.field}><span>Body</span><Select value={product.body} options={options(BODIES_OF[product.family])} onChange={(v) => set('body', v)} aria-label="Body" /></label>
-          <label className={styles.field}><span>Form</span><Select value={product.form} options={options(PRODUCT_FORMS)} onChange={(v) => set('form', v)} aria-label="Form" /></label>
-          <label className={styles.field}><span>Price a kilogram</span><InputNumber<number> value={Number.isNaN(product.priceMinorPerKg) ? null : product.priceMinorPerKg / 100} step={0.5} precision={2} suffix={currency} controls={false} inputMode="decimal" onChange={(v) => set('priceMinorPerKg', v === null ? Number.NaN : Math.round(v * 100))} /></label>
+          <label className={`${styles.field} ${styles.wide}`}>
+            <span>Name</span>
+            <Input
+              value={product.name}
+              maxLength={80}
+              status={nameFault ? 'error' : ''}
+              onChange={(e) => set('name', e.target.value)}
+            />
+            {nameFault ? <small role="alert">{nameFault.message}</small> : null}
+          </label>
+          <label className={styles.field}>
+            <span>Body</span>
+            <Select
+              value={product.body}
+              options={options(BODIES_OF[product.family])}
+              onChange={(v) => set('body', v)}
+              aria-label="Body"
+            />
+          </label>
+          <label className={styles.field}>
+            <span>Form</span>
+            <Select
+              value={product.form}
+              options={options(PRODUCT_FORMS)}
+              onChange={(v) => set('form', v)}
+              aria-label="Form"
+            />
+          </label>
+          <label className={styles.field}>
+            <span>Price a kilogram</span>
+            <InputNumber<number>
+              value={Number.isNaN(product.priceMinorPerKg) ? null : product.priceMinorPerKg / 100}
+              step={0.5}
+              precision={2}
+              suffix={currency}
+              controls={false}
+              inputMode="decimal"
+              onChange={(v) => set('priceMinorPerKg', v === null ? Number.NaN : Math.round(v * 100))}
+            />
+          </label>
         </div>
         <div className={styles.chips} role="group" aria-label="Contains">
           <span>Contains</span>
-          {ALLERGENS.map((a) => <button key={a} type="button" aria-pressed={product.allergens.includes(a)} onClick={() => set('allergens', ALLERGENS.filter((x) => (x === a) !== product.allergens.includes(x)))}>{a.replace('-', ' ')}</button>)}
+          {ALLERGENS.map((a) => (
+            <button
+              key={a}
+              type="button"
+              aria-pressed={product.allergens.includes(a)}
+              onClick={() =>
+                set(
+                  'allergens',
+                  ALLERGENS.filter((x) => (x === a) !== product.allergens.includes(x)),
+                )
+              }
+            >
+              {a.replace('-', ' ')}
+            </button>
+          ))}
         </div>
         <FigureFields fields={SHELF_FIELDS} product={product} faults={faults} onChange={set} />
       </section>
       {names.map((name) => (
         <section key={name} aria-label={MANNER_WORDS[name]}>
-          <div className={styles.line}><h2>{MANNER_WORDS[name]}</h2>{names.length > 1 ? <div className={styles.chips}><button type="button" aria-pressed={product.manners[name] !== undefined} onClick={() => toggle(name)}>worked so</button></div> : null}</div>
-          {product.manners[name] ? <FigureFields fields={mannerFields(name)} product={product} faults={faults} onChange={set} /> : null}
+          <div className={styles.line}>
+            <h2>{MANNER_WORDS[name]}</h2>
+            {names.length > 1 ? (
+              <div className={styles.chips}>
+                <button type="button" aria-pressed={product.manners[name] !== undefined} onClick={() => toggle(name)}>
+                  worked so
+                </button>
+              </div>
+            ) : null}
+          </div>
+          {product.manners[name] ? (
+            <FigureFields fields={mannerFields(name)} product={product} faults={faults} onChange={set} />
+          ) : null}
         </section>
       ))}
-      {faults.filter((f) => f.path === 'manners' || f.path === 'viscosity[1]').map((f) => <p key={f.path} role="alert" className={styles.fault}>{f.message}</p>)}
+      {faults
+        .filter((f) => f.path === 'manners' || f.path === 'viscosity[1]')
+        .map((f) => (
+          <p key={f.path} role="alert" className={styles.fault}>
+            {f.message}
+          </p>
+        ))}
       <FitPanel product={product} roomC={roomC} onTake={change} />
       <details className={styles.model}>
         <summary>The figures behind it</summary>
-        <h3>Flow and hold</h3><FigureFields fields={FLOW_FIELDS} product={product} faults={faults} onChange={set} />
-        {product.setting ? <><h3>Setting</h3><FigureFields fields={SETTING_FIELDS} product={product} faults={faults} onChange={set} /></> : null}
-        <h3>Heat</h3><FigureFields fields={HEAT_FIELDS} product={product} faults={faults} onChange={set} />
+        <h3>Flow and hold</h3>
+        <FigureFields fields={FLOW_FIELDS} product={product} faults={faults} onChange={set} />
+        {product.setting ? (
+          <>
+            <h3>Setting</h3>
+            <FigureFields fields={SETTING_FIELDS} product={product} faults={faults} onChange={set} />
+          </>
+        ) : null}
+        <h3>Heat</h3>
+        <FigureFields fields={HEAT_FIELDS} product={product} faults={faults} onChange={set} />
       </details>
     </section>
   );

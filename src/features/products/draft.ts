@@ -1,5 +1,5 @@
-// A product while it is being edited: read and written by path (`manners.tab.labelC.min`, `viscosity[0][1]`), kept on this tablet until it is
-// saved or given up. An emptied number is NaN: the core's check then asks for it.
+// A product while it is being edited: read and written by path (`manners.tab.labelC.min`, `viscosity[0][1]`), kept on
+// this tablet until it is saved or given up. An emptied number is NaN: the core's check then asks for it.
 
 import type { Product } from '@/core/products';
 
@@ -8,7 +8,10 @@ const partsOf = (path: string): readonly string[] => path.split(/[.[\]]+/).filte
 const isNode = (value: unknown): value is Node => value !== null && typeof value === 'object';
 
 export function valueAt(product: Product, path: string): unknown {
-  return partsOf(path).reduce<unknown>((at, key) => (isNode(at) ? (at as Readonly<Record<string, unknown>>)[key] : undefined), product); // arrays are read by index too
+  return partsOf(path).reduce<unknown>(
+    (at, key) => (isNode(at) ? (at as Readonly<Record<string, unknown>>)[key] : undefined),
+    product,
+  ); // arrays are read by index too
 }
 
 function put(at: unknown, [key, ...rest]: readonly string[], value: unknown): unknown {
@@ -19,13 +22,22 @@ function put(at: unknown, [key, ...rest]: readonly string[], value: unknown): un
 }
 
 /** A new product with one value changed; the rest is shared. Undefined takes a field away. */
-export const withValue = (product: Product, path: string, value: unknown): Product => put(product, partsOf(path), value) as Product; // the shape is checked again before it is sent
+export const withValue = (product: Product, path: string, value: unknown): Product =>
+  put(product, partsOf(path), value) as Product; // the shape is checked again before it is sent
 
 /** `Film wax, beads, 2` → `film-wax-beads-2`. */
-export const idFrom = (name: string): string => name.toLowerCase().normalize('NFKD').replace(/\p{M}/gu, '').replace(/[^a-z0-9]+/g, '-').replace(/^-+|-+$/g, '').slice(0, 60);
+export const idFrom = (name: string): string =>
+  name
+    .toLowerCase()
+    .normalize('NFKD')
+    .replace(/\p{M}/gu, '')
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-+|-+$/g, '')
+    .slice(0, 60);
 
 const keyOf = (id: string): string => `strickle-product-${id}`;
-const asText = (draft: Draft): string => JSON.stringify(draft, (_, v: unknown) => (typeof v === 'number' && Number.isNaN(v) ? null : v));
+const asText = (draft: Draft): string =>
+  JSON.stringify(draft, (_, v: unknown) => (typeof v === 'number' && Number.isNaN(v) ? null : v));
 
 /** A draft and the version that it began from: what another tablet has saved since is not overwritten in silence. */
 export interface Draft {
@@ -45,7 +57,11 @@ export function keepDraft(id: string, draft: Draft | null): void {
 export function readDraft(id: string): Draft | null {
   try {
     const text = localStorage.getItem(keyOf(id));
-    return text === null ? null : (JSON.parse(text, (key, v: unknown) => (v === null && key !== 'setting' && key !== 'version' ? Number.NaN : v)) as Draft); // written by keepDraft only
+    return text === null
+      ? null
+      : (JSON.parse(text, (key, v: unknown) =>
+          v === null && key !== 'setting' && key !== 'version' ? Number.NaN : v,
+        ) as Draft); // written by keepDraft only
   } catch {
     return null;
   }

@@ -25,16 +25,40 @@ export function PricesView({ first }: { readonly first: PriceList }) {
       setList(sent.value);
       setMoney(sent.value.money);
       setSaid({ text: 'Saved.', bad: false });
-    } else setSaid({ text: `${sent.error.message} ${sent.error.code === 'stale' ? 'The list was changed elsewhere: load the page again. What you typed still stands here.' : sent.error.details.map((d) => d.message).join(' ')}`, bad: true });
+    } else {
+      setSaid({
+        text: `${sent.error.message} ${sent.error.code === 'stale' ? 'The list was changed elsewhere: load the page again. What you typed still stands here.' : sent.error.details.map((d) => d.message).join(' ')}`,
+        bad: true,
+      });
+    }
   };
   const rate = (name: 'labourMinorPerHour' | 'roomMinorPerHour', label: string) => (
-    <label className={styles.price}><span>{label}</span><InputNumber min={0} max={100_000} step={0.5} precision={2} value={money[name] / 100} onChange={(v) => setMoney({ ...money, [name]: minorOf(v) ?? 0 })} suffix={`${list.currency} an hour`} aria-label={label} /></label>
+    <label className={styles.price}>
+      <span>{label}</span>
+      <InputNumber
+        min={0}
+        max={100_000}
+        step={0.5}
+        precision={2}
+        value={money[name] / 100}
+        onChange={(v) => setMoney({ ...money, [name]: minorOf(v) ?? 0 })}
+        suffix={`${list.currency} an hour`}
+        aria-label={label}
+      />
+    </label>
   );
   return (
     <section className={styles.page}>
       <h1>Prices</h1>
-      <p className="quiet">What the client pays for each service, and what an hour costs you. From both and the planned minutes the margin of a visit is worked out; it stands under Strips for the desk, never on the table’s screen.</p>
-      {said ? <p role={said.bad ? 'alert' : 'status'} className={said.bad ? styles.bad : undefined}>{said.text}</p> : null}
+      <p className="quiet">
+        What the client pays for each service, and what an hour costs you. From both and the planned minutes the margin
+        of a visit is worked out; it stands under Strips for the desk, never on the table’s screen.
+      </p>
+      {said ? (
+        <p role={said.bad ? 'alert' : 'status'} className={said.bad ? styles.bad : undefined}>
+          {said.text}
+        </p>
+      ) : null}
       <div className={styles.prices}>
         {rate('labourMinorPerHour', 'The hands')}
         {rate('roomMinorPerHour', 'The room, heat and light')}
@@ -43,12 +67,29 @@ export function PricesView({ first }: { readonly first: PriceList }) {
       <div className={styles.prices}>
         {list.services.map((s) => (
           <label key={s.id} className={styles.price}>
-            <span>{s.name}<small className="quiet">{s.says}</small></span>
-            <InputNumber min={0} max={100_000} step={0.5} precision={2} value={money.priceMinor[s.id] === undefined ? null : (money.priceMinor[s.id] ?? 0) / 100} placeholder="not entered" onChange={(v) => price(s.id, minorOf(v))} suffix={list.currency} aria-label={`Price of ${s.name}`} />
+            <span>
+              {s.name}
+              <small className="quiet">{s.says}</small>
+            </span>
+            <InputNumber
+              min={0}
+              max={100_000}
+              step={0.5}
+              precision={2}
+              value={money.priceMinor[s.id] === undefined ? null : (money.priceMinor[s.id] ?? 0) / 100}
+              placeholder="not entered"
+              onChange={(v) => price(s.id, minorOf(v))}
+              suffix={list.currency}
+              aria-label={`Price of ${s.name}`}
+            />
           </label>
         ))}
       </div>
-      <div><Button type="primary" size="large" disabled={!isChanged} onClick={() => void save()}>Save the list</Button></div>
+      <div>
+        <Button type="primary" size="large" disabled={!isChanged} onClick={() => void save()}>
+          Save the list
+        </Button>
+      </div>
     </section>
   );
 }

@@ -13,7 +13,10 @@ interface Props {
   readonly className?: string | undefined;
 }
 
-/** Opens the visit of a booking (making it on the first tap) and goes to its bench. A form, so that a tap before the script runs counts too. */
+/**
+ * Opens the visit of a booking (making it on the first tap) and goes to its bench. A form, so that a tap before the
+ * script runs counts too.
+ */
 export function OpenVisitButton({ bookingId, visitId, label, quiet, className }: Props) {
   const router = useRouter();
   const [state, setState] = useState<'idle' | 'opening' | 'failed'>('idle');

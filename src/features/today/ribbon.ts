@@ -18,7 +18,10 @@ export function ribbonOf(visits: readonly TodayVisit[], nowMs: number): Ribbon {
   const last = visits.length === 0 ? nowMs + 4 * HOUR_MS : Math.max(...ends);
   const fromMs = Math.floor(first / HOUR_MS) * HOUR_MS - (first % HOUR_MS < HOUR_MS / 6 ? HOUR_MS / 2 : 0);
   const toMs = Math.ceil((last + HOUR_MS / 6) / HOUR_MS) * HOUR_MS;
-  const hours = Array.from({ length: Math.floor((toMs - fromMs) / HOUR_MS) + 1 }, (_, i) => Math.ceil(fromMs / HOUR_MS) * HOUR_MS + i * HOUR_MS).filter((h) => h <= toMs);
+  const hours = Array.from(
+    { length: Math.floor((toMs - fromMs) / HOUR_MS) + 1 },
+    (_, i) => Math.ceil(fromMs / HOUR_MS) * HOUR_MS + i * HOUR_MS,
+  ).filter((h) => h <= toMs);
   return { fromMs, toMs, hours };
 }
 
@@ -29,7 +32,10 @@ export function bandParts(visit: TodayVisit): readonly { readonly name: string; 
   const { prepareMin, layPullMin, readMin, finishMin } = visit.parts;
   const worked = prepareMin + layPullMin + readMin + finishMin;
   return [
-    { name: 'prepare', minutes: prepareMin }, { name: 'lay and pull', minutes: layPullMin }, { name: 'read', minutes: readMin }, { name: 'finish', minutes: finishMin },
+    { name: 'prepare', minutes: prepareMin },
+    { name: 'lay and pull', minutes: layPullMin },
+    { name: 'read', minutes: readMin },
+    { name: 'finish', minutes: finishMin },
     { name: 'turnover and spare', minutes: Math.max(0, visit.minutes - worked) },
   ];
 }

@@ -43,8 +43,16 @@ function withWaiting(bench: Bench, waiting: Waiting): Bench {
   let next: Bench = { ...bench, journal: joinJournal(bench.journal, waiting.events) };
   for (const [key, doc] of Object.entries(waiting.docs)) {
     const [kind, zone, side] = key.split('|');
-    if (kind === 'consult') next = { ...next, visit: { ...next.visit, consult: doc.data as Consult } }; // docs hold what save… put in
-    if (kind === 'chart') next = { ...next, zones: next.zones.map((z): BenchZone => (z.zone === zone && z.side === side ? { ...z, data: doc.data as ChartData } : z)) };
+    // docs hold what save… put in
+    if (kind === 'consult') next = { ...next, visit: { ...next.visit, consult: doc.data as Consult } };
+    if (kind === 'chart') {
+      next = {
+        ...next,
+        zones: next.zones.map((z): BenchZone =>
+          z.zone === zone && z.side === side ? { ...z, data: doc.data as ChartData } : z,
+        ),
+      };
+    }
     if (kind === 'reading') {
       const reading = { zone: zone as BenchZone['zone'], side: side as BenchZone['side'], data: doc.data as Reading };
       next = { ...next, readings: [...next.readings.filter((r) => !sameZone(r, reading)), reading] };
@@ -65,12 +73,18 @@ export function BenchProvider({ first, children }: { readonly first: Bench; read
   const busy = useRef(false);
   const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
 
-  const putServer = useCallback((bench: Bench): void => { serverRef.current = bench; setServer(bench); }, []);
-  const putWaiting = useCallback((next: Waiting): void => {
-    waitingRef.current = next;
-    setWaiting(next);
-    keepWaiting(visitId, next);
-  }, [visitId]);
+  const putServer = useCallback((bench: Bench): void => {
+    serverRef.current = bench;
+    setServer(bench);
+  }, []);
+  const putWaiting = useCallback(
+    (next: Waiting): void => {
+      waitingRef.current = next;
+      setWaiting(next);
+      keepWaiting(visitId, next);
+    },
+    [visitId],
+  );
 
   const pump = useCallback(async (): Promise<void> => {
     if (busy.current || newer.current) return;
@@ -85,7 +99,9 @@ export function BenchProvider({ first, children }: { readonly first: Bench; read
         setSync((s) => (s === 'waiting' ? s : 'saving'));
         const { events, docs } = waitingRef.current;
         if (events.length > 0) {
-          const sent = await sendJson<{ journal: readonly TableEvent[] }>('POST', `/api/visits/${visitId}/journal`, { events });
+          const sent = await sendJson<{ journal: readonly TableEvent[] }>('POST', `/api/visits/${visitId}/journal`, {
+            events,
+          });
           if (!sent.ok && isPassing(sent.error)) return retry();
           const done = new Set(events.map((e) => e.id));
           putWaiting({ ...waitingRef.current, events: waitingRef.current.events.filter((e) => !done.has(e.id)) });
@@ -95,7 +111,10 @@ export function BenchProvider({ first, children }: { readonly first: Bench; read
         }
         const [key, doc] = Object.entries(docs)[0] ?? [];
         if (key === undefined || doc === undefined) break;
-        const sent = await sendJson<Bench>('PUT', doc.url, { version: serverRef.current.visit.version, [doc.field]: doc.data });
+        const sent = await sendJson<Bench>('PUT', doc.url, {
+          version: serverRef.current.visit.version,
+          [doc.field]: doc.data,
+        });
         if (!sent.ok && sent.error.code === 'stale' && sent.error.newer) {
           newer.current = sent.error.newer as Bench; // the route answers with a bench
           setSync('conflict');
@@ -118,8 +137,10 @@ export function BenchProvider({ first, children }: { readonly first: Bench; read
   // what a reload or a sleeping tablet left waiting goes first
   useEffect(() => {
     const left = readWaiting(visitId);
-    if (!isEmpty(left)) putWaiting(left);
-    void pump();
+    queueMicrotask(() => {
+      if (!isEmpty(left)) putWaiting(left);
+      void pump();
+    });
     const awake = (): void => void pump();
     window.addEventListener('online', awake);
     return () => {
@@ -128,15 +149,21 @@ export function BenchProvider({ first, children }: { readonly first: Bench; read
     };
   }, [pump, putWaiting, visitId]);
 
-  const saveDoc = useCallback((key: string, url: string, field: string, data: unknown): void => {
-    putWaiting({ ...waitingRef.current, docs: { ...waitingRef.current.docs, [key]: { url, field, data } } });
-    void pump();
-  }, [pump, putWaiting]);
+  const saveDoc = useCallback(
+    (key: string, url: string, field: string, data: unknown): void => {
+      putWaiting({ ...waitingRef.current, docs: { ...waitingRef.current.docs, [key]: { url, field, data } } });
+      void pump();
+    },
+    [pump, putWaiting],
+  );
 
   const api = useMemo((): BenchApi => {
     const at = `/api/visits/${visitId}`;
     return {
-      bench: withWaiting(server, waiting), wantedZones: (waiting.docs['zones']?.data as readonly ZoneRef[] | undefined) ?? server.zones, sync, refusal, // saveZones puts zone references in
+      bench: withWaiting(server, waiting),
+      wantedZones: (waiting.docs['zones']?.data as readonly ZoneRef[] | undefined) ?? server.zones,
+      sync,
+      refusal, // saveZones puts zone references in
       dismissRefusal: () => setRefusal(null),
       resolveConflict: (keep) => {
         const theirs = newer.current;
@@ -148,10 +175,13 @@ export function BenchProvider({ first, children }: { readonly first: Bench; read
       },
       saveConsult: (consult) => saveDoc('consult', `${at}/consult`, 'consult', consult),
       saveChart: (z, data) => saveDoc(`chart|${z.zone}|${z.side}`, `${at}/charts/${z.zone}/${z.side}`, 'data', data),
-      saveReading: (z, data) => saveDoc(`reading|${z.zone}|${z.side}`, `${at}/readings/${z.zone}/${z.side}`, 'data', data),
+      saveReading: (z, data) =>
+        saveDoc(`reading|${z.zone}|${z.side}`, `${at}/readings/${z.zone}/${z.side}`, 'data', data),
       saveZones: (zones) => saveDoc('zones', `${at}/zones`, 'zones', zones),
       reload: async () => {
-        const fresh = await fetch(at).then((r) => (r.ok ? (r.json() as Promise<Bench>) : null)).catch(() => null);
+        const fresh = await fetch(at)
+          .then((r) => (r.ok ? (r.json() as Promise<Bench>) : null))
+          .catch(() => null);
         if (fresh) putServer(fresh);
       },
       sendEvents: (events) => {
@@ -163,5 +193,9 @@ export function BenchProvider({ first, children }: { readonly first: Bench; read
   return <Context value={api}>{children}</Context>;
 }
 
-/** Errors that pass by themselves: the server is away or stumbled, the tablet is with a client; everything else is an answer. */
-const isPassing = (error: WireError): boolean => error.code === 'away' || error.code === 'internal' || error.code === 'locked';
+/**
+ * Errors that pass by themselves: the server is away or stumbled, the tablet is with a client; everything else is an
+ * answer.
+ */
+const isPassing = (error: WireError): boolean =>
+  error.code === 'away' || error.code === 'internal' || error.code === 'locked';

@@ -23,9 +23,16 @@ const ZoneContext = createContext<ZoneChoice>({ zone: undefined, index: 0, choos
 /** The zone that the stations look at. */
 export const useZone = (): ZoneChoice => useContext(ZoneContext);
 
-const SYNC_WORDS = { saved: 'All saved', saving: 'Saving …', waiting: 'Server away: kept on this tablet, sent when it is back', conflict: 'Another tablet saved something newer' } as const;
+const SYNC_WORDS = {
+  saved: 'All saved',
+  saving: 'Saving …',
+  waiting: 'Server away: kept on this tablet, sent when it is back',
+  conflict: 'Another tablet saved something newer',
+} as const;
 
-/** Client's slip left, the station's surface in the centre, the plan's slip right, the seven stations along the bottom. */
+/**
+ * Client's slip left, the station's surface in the centre, the plan's slip right, the seven stations along the bottom.
+ */
 export function BenchFrame({ children }: { readonly children: ReactNode }) {
   const { bench, sync, refusal, dismissRefusal, resolveConflict } = useBench();
   const path = usePathname();
@@ -42,38 +49,80 @@ export function BenchFrame({ children }: { readonly children: ReactNode }) {
     going.current = 0;
   };
   useKeys({
-    g: () => { going.current = Date.now(); },
-    '?': () => setShowKeys(true), 'Shift+?': () => setShowKeys(true),
+    g: () => {
+      going.current = Date.now();
+    },
+    '?': () => setShowKeys(true),
+    'Shift+?': () => setShowKeys(true),
     ...(here === 'work' ? {} : Object.fromEntries(STATIONS.map((_, i) => [String(i + 1), toStation(i)]))),
-    ...Object.fromEntries(STATIONS.map((_, i) => [`g ${i + 1}`, () => { going.current = Date.now(); toStation(i)(); }])),
+    ...Object.fromEntries(
+      STATIONS.map((_, i) => [
+        `g ${i + 1}`,
+        () => {
+          going.current = Date.now();
+          toStation(i)();
+        },
+      ]),
+    ),
   });
-  const choice = useMemo((): ZoneChoice => ({ zone, index: Math.max(0, Math.min(index, bench.zones.length - 1)), choose: setIndex }), [zone, index, bench.zones.length]);
+  const choice = useMemo(
+    (): ZoneChoice => ({ zone, index: Math.max(0, Math.min(index, bench.zones.length - 1)), choose: setIndex }),
+    [zone, index, bench.zones.length],
+  );
   return (
     <ZoneContext value={choice}>
       <div className={styles.bench} data-station={here}>
-        <aside className={styles.left} aria-label="Client" data-behind><ClientSlip bench={bench} zoneKey={zone ? keyOfZone(zone) : ''} /></aside>
+        <aside className={styles.left} aria-label="Client" data-behind>
+          <ClientSlip bench={bench} zoneKey={zone ? keyOfZone(zone) : ''} />
+        </aside>
         <main className={styles.centre}>
           {sync === 'conflict' ? (
             <div role="alert" className={styles.conflict}>
               <strong>Another tablet saved something newer.</strong> Both are kept until you choose.
-              <Button size="small" onClick={() => resolveConflict('mine')}>Keep mine</Button>
-              <Button size="small" onClick={() => resolveConflict('theirs')}>Take the newer</Button>
+              <Button size="small" onClick={() => resolveConflict('mine')}>
+                Keep mine
+              </Button>
+              <Button size="small" onClick={() => resolveConflict('theirs')}>
+                Take the newer
+              </Button>
             </div>
           ) : null}
-          {refusal ? <div role="alert" className={styles.conflict}>{refusal} <Button size="small" onClick={dismissRefusal}>Understood</Button></div> : null}
-          {bench.visit.status === 'closed' && here !== 'read' && here !== 'return' ? <p className={styles.closed}>This visit is closed: its record can be read, not changed.</p> : null}
+          {refusal ? (
+            <div role="alert" className={styles.conflict}>
+              {refusal}{' '}
+              <Button size="small" onClick={dismissRefusal}>
+                Understood
+              </Button>
+            </div>
+          ) : null}
+          {bench.visit.status === 'closed' && here !== 'read' && here !== 'return' ? (
+            <p className={styles.closed}>This visit is closed: its record can be read, not changed.</p>
+          ) : null}
           {children}
         </main>
-        <aside className={styles.right} aria-label="Plan so far" data-behind><PlanSlip bench={bench} zoneKey={zone ? keyOfZone(zone) : ''} /></aside>
+        <aside className={styles.right} aria-label="Plan so far" data-behind>
+          <PlanSlip bench={bench} zoneKey={zone ? keyOfZone(zone) : ''} />
+        </aside>
         <nav className={styles.stations} aria-label="Stations of the visit" data-behind>
           {STATIONS.map((s) => (
-            <Link key={s} href={`${at}/${s}`} className={styles.station} aria-current={here === s ? 'step' : undefined} prefetch={false}>
+            <Link
+              key={s}
+              href={`${at}/${s}`}
+              className={styles.station}
+              aria-current={here === s ? 'step' : undefined}
+              prefetch={false}
+            >
               <strong>{STATION_NAMES[s]}</strong>
               <span>{stationResult(bench, s)}</span>
             </Link>
           ))}
         </nav>
-        <p className={styles.sync} data-sync={sync} role="status" data-behind>{SYNC_WORDS[sync]} · <button type="button" onClick={() => setShowKeys(true)}>Keys ?</button></p>
+        <p className={styles.sync} data-sync={sync} role="status" data-behind>
+          {SYNC_WORDS[sync]} ·{' '}
+          <button type="button" onClick={() => setShowKeys(true)}>
+            Keys ?
+          </button>
+        </p>
       </div>
       {showKeys ? <KeyList onClose={() => setShowKeys(false)} /> : null}
     </ZoneContext>

@@ -7,8 +7,17 @@ import { dayMonth, plural } from '@/ui/words';
 import { keyOfZone } from './stations';
 import styles from './Bench.module.css';
 
-const FELT: Readonly<Record<string, string>> = { 'too-warm': 'It felt too warm.', right: 'The heat felt right.', 'too-cool': 'It felt too cool.' };
-const LEFT: Readonly<Record<string, string>> = { none: 'Nothing left.', few: 'A few left.', patch: 'A patch left.', many: 'Much left.' };
+const FELT: Readonly<Record<string, string>> = {
+  'too-warm': 'It felt too warm.',
+  right: 'The heat felt right.',
+  'too-cool': 'It felt too cool.',
+};
+const LEFT: Readonly<Record<string, string>> = {
+  none: 'Nothing left.',
+  few: 'A few left.',
+  patch: 'A patch left.',
+  many: 'Much left.',
+};
 
 /** Who it is, alerts first, what was agreed, last time. */
 export function ClientSlip({ bench, zoneKey }: { readonly bench: Bench; readonly zoneKey: string }) {
@@ -17,30 +26,68 @@ export function ClientSlip({ bench, zoneKey }: { readonly bench: Bench; readonly
   const count = client.visitCount + (visit.status === 'closed' ? 0 : 1);
   const notes = plan.screening.reasons.filter((r) => r.outcome !== 'go');
   // what the card's alerts already say is not said twice
-  const fresh = notes.filter((r, i) => notes.findIndex((o) => o.text === r.text) === i).filter((r) => r.fact === null || !client.alerts.includes(FACT_WORDS[r.fact]) || r.outcome === 'postpone' || r.outcome === 'decline');
+  const fresh = notes
+    .filter((r, i) => notes.findIndex((o) => o.text === r.text) === i)
+    .filter(
+      (r) =>
+        r.fact === null ||
+        !client.alerts.includes(FACT_WORDS[r.fact]) ||
+        r.outcome === 'postpone' ||
+        r.outcome === 'decline',
+    );
   const marks = zone?.data.marks.filter((m) => m.unseen) ?? [];
   return (
     <div className={styles.slip}>
-      <h2 className={styles.name}><Link href={`/clients/${client.id}`}>{client.name}</Link></h2>
-      <p className="quiet">{[client.byline, client.ageYears === null ? '' : String(client.ageYears), `${ordinal(count)} visit`].filter(Boolean).join(' · ')}</p>
+      <h2 className={styles.name}>
+        <Link href={`/clients/${client.id}`}>{client.name}</Link>
+      </h2>
+      <p className="quiet">
+        {[client.byline, client.ageYears === null ? '' : String(client.ageYears), `${ordinal(count)} visit`]
+          .filter(Boolean)
+          .join(' · ')}
+      </p>
       {client.alerts.length + fresh.length > 0 ? (
         <ul className={styles.alerts}>
-          {client.alerts.map((a) => <li key={a}>{a}</li>)}
-          {fresh.slice(0, 3).map((r) => <li key={r.code + (r.zone ?? '')} data-weight={r.outcome}>{r.text}</li>)}
+          {client.alerts.map((a) => (
+            <li key={a}>{a}</li>
+          ))}
+          {fresh.slice(0, 3).map((r) => (
+            <li key={r.code + (r.zone ?? '')} data-weight={r.outcome}>
+              {r.text}
+            </li>
+          ))}
           {fresh.length > 3 ? <li className="quiet">{plural(fresh.length - 3, 'more note')} under Consult</li> : null}
         </ul>
       ) : null}
-      {marks.length > 0 && zone ? <p className={styles.ask}>{plural(marks.length, 'mark')} on the {zone.name.toLowerCase()}{zone.side === 'middle' ? '' : `, ${zone.side}`}. Still there?</p> : null}
+      {marks.length > 0 && zone ? (
+        <p className={styles.ask}>
+          {plural(marks.length, 'mark')} on the {zone.name.toLowerCase()}
+          {zone.side === 'middle' ? '' : `, ${zone.side}`}. Still there?
+        </p>
+      ) : null}
       <Agreed visit={visit} />
       {zone?.last ? (
         <section>
           <h3>Last time, {dayMonth(zone.last.on)}</h3>
           <p className="quiet">
-            {zone.last.data.hair.lengthMm} mm long. {zone.last.reading ? `${LEFT[zone.last.reading.left] ?? ''} ${zone.last.reading.tweezed > 0 ? `${zone.last.reading.tweezed} tweezed. ` : ''}${FELT[zone.last.reading.heatFelt] ?? ''} ${zone.last.reading.note}` : ''}
+            {zone.last.data.hair.lengthMm} mm long.{' '}
+            {zone.last.reading
+              ? `${LEFT[zone.last.reading.left] ?? ''} ${zone.last.reading.tweezed > 0 ? `${zone.last.reading.tweezed} tweezed. ` : ''}${FELT[zone.last.reading.heatFelt] ?? ''} ${zone.last.reading.note}`
+              : ''}
           </p>
         </section>
-      ) : <section><h3>Last time</h3><p className="quiet">First time on this zone here.</p></section>}
-      {client.note !== '' ? <section><h3>Note</h3><p className="quiet">{client.note}</p></section> : null}
+      ) : (
+        <section>
+          <h3>Last time</h3>
+          <p className="quiet">First time on this zone here.</p>
+        </section>
+      )}
+      {client.note !== '' ? (
+        <section>
+          <h3>Note</h3>
+          <p className="quiet">{client.note}</p>
+        </section>
+      ) : null}
     </div>
   );
 }
@@ -48,10 +95,28 @@ export function ClientSlip({ bench, zoneKey }: { readonly bench: Bench; readonly
 function Agreed({ visit }: { readonly visit: Bench['visit'] }) {
   const { agreed } = visit.consult;
   const lines = [
-    ...new Set(agreed.howMuch.flatMap((h) => (howMuchFor(h.zone).length > 1 ? [`${ZONES[h.zone].name}: ${(howMuchFor(h.zone).find((c) => c.id === h.choice)?.label ?? '').toLowerCase()}`] : []))),
-    ...(agreed.coldPack ? ['Cold pack first'] : []), ...(agreed.company === 'either' ? [] : [agreed.company === 'quiet' ? 'Quiet' : 'Likes to talk']), ...(agreed.tweezing ? [] : ['No tweezing']), ...(agreed.words === '' ? [] : [agreed.words]),
+    ...new Set(
+      agreed.howMuch.flatMap((h) =>
+        howMuchFor(h.zone).length > 1
+          ? [`${ZONES[h.zone].name}: ${(howMuchFor(h.zone).find((c) => c.id === h.choice)?.label ?? '').toLowerCase()}`]
+          : [],
+      ),
+    ),
+    ...(agreed.coldPack ? ['Cold pack first'] : []),
+    ...(agreed.company === 'either' ? [] : [agreed.company === 'quiet' ? 'Quiet' : 'Likes to talk']),
+    ...(agreed.tweezing ? [] : ['No tweezing']),
+    ...(agreed.words === '' ? [] : [agreed.words]),
   ];
-  return lines.length === 0 ? null : <section><h3>Agreed</h3><ul>{lines.map((l) => <li key={l}>{l}</li>)}</ul></section>;
+  return lines.length === 0 ? null : (
+    <section>
+      <h3>Agreed</h3>
+      <ul>
+        {lines.map((l) => (
+          <li key={l}>{l}</li>
+        ))}
+      </ul>
+    </section>
+  );
 }
 
 function ordinal(n: number): string {

@@ -6,11 +6,27 @@ import { keysAreOff } from '@/ui/useKeys';
 import styles from './Bench.module.css';
 
 const KEYS: readonly (readonly [string, string])[] = [
-  ['T', 'Today'], ['/', 'Search clients'], ['G then 1–7', 'Station: Consult, Chart, Match, Strips, Work, Read, Return'], ['.', 'Privacy curtain'], ['?', 'This list'],
+  ['T', 'Today'],
+  ['/', 'Search clients'],
+  ['G then 1–7', 'Station: Consult, Chart, Match, Strips, Work, Read, Return'],
+  ['.', 'Privacy curtain'],
+  ['?', 'This list'],
   ['Y · N', 'Consult: answer the first question under Ask next'],
-  ['C · X · D · M · E', 'Chart: comb, comb crossing hair, density, mark, erase'], ['[ · ]', 'Chart: brush or mark smaller, larger'], ['− · +', 'Chart, density: thinner, thicker'], ['Z · Shift+Z', 'Chart: undo, redo'], ['Arrows, Shift+arrows, Enter', 'Chart, sheet in focus: move the brush, comb that way, set or erase'],
-  ['Z · Shift+Z', 'Strips, while they are changed: undo, redo'], ['Arrows', 'Strips, sheet in focus: move the chosen strip'],
-  ['Space · Page Down', 'Work: next (pedal)'], ['Page Up', 'Work: back one'], ['W', 'Work: wrist test done'], ['H', 'Work: hold all'], ['A', 'Work: I laid another'], ['1–4', 'Work: clean, some left, broke, sore'], ['F', 'Work: what do you see, and what to do'], ['0', 'Work: stop'],
+  ['C · X · D · M · E', 'Chart: comb, comb crossing hair, density, mark, erase'],
+  ['[ · ]', 'Chart: brush or mark smaller, larger'],
+  ['− · +', 'Chart, density: thinner, thicker'],
+  ['Z · Shift+Z', 'Chart: undo, redo'],
+  ['Arrows, Shift+arrows, Enter', 'Chart, sheet in focus: move the brush, comb that way, set or erase'],
+  ['Z · Shift+Z', 'Strips, while they are changed: undo, redo'],
+  ['Arrows', 'Strips, sheet in focus: move the chosen strip'],
+  ['Space · Page Down', 'Work: next (pedal)'],
+  ['Page Up', 'Work: back one'],
+  ['W', 'Work: wrist test done'],
+  ['H', 'Work: hold all'],
+  ['A', 'Work: I laid another'],
+  ['1–4', 'Work: clean, some left, broke, sore'],
+  ['F', 'Work: what do you see, and what to do'],
+  ['0', 'Work: stop'],
 ];
 
 export function KeyList({ onClose }: { readonly onClose: () => void }) {
@@ -21,9 +37,22 @@ export function KeyList({ onClose }: { readonly onClose: () => void }) {
   };
   return (
     <Modal open title="Keys" footer={null} onCancel={onClose} destroyOnHidden>
-      <dl className={styles.keys}>{KEYS.map(([key, what]) => <div key={key}><dt><kbd>{key}</kbd></dt><dd>{what}</dd></div>)}</dl>
-      <label className={styles.keySwitch}><Switch checked={!off} onChange={toggle} /> Single keys on this tablet</label>
-      <p className="quiet">A pedal works as a keyboard that sends Page Down, Page Up or Space. No key fires while you type.</p>
+      <dl className={styles.keys}>
+        {KEYS.map(([key, what]) => (
+          <div key={key}>
+            <dt>
+              <kbd>{key}</kbd>
+            </dt>
+            <dd>{what}</dd>
+          </div>
+        ))}
+      </dl>
+      <label className={styles.keySwitch}>
+        <Switch checked={!off} onChange={toggle} /> Single keys on this tablet
+      </label>
+      <p className="quiet">
+        A pedal works as a keyboard that sends Page Down, Page Up or Space. No key fires while you type.
+      </p>
     </Modal>
   );
 }

@@ -4,7 +4,14 @@ import { keyOfZone, productName } from './stations';
 import styles from './Bench.module.css';
 
 const WAYS: Readonly<Record<string, string>> = {
-  with: 'with the growth', against: 'against the growth', free: 'two directions in turn', crossed: 'crossed lay', counter: 'counter lay', across: 'across', moulded: 'moulded by hand', strip: 'thin under cloth',
+  with: 'with the growth',
+  against: 'against the growth',
+  free: 'two directions in turn',
+  crossed: 'crossed lay',
+  counter: 'counter lay',
+  across: 'across',
+  moulded: 'moulded by hand',
+  strip: 'thin under cloth',
 };
 
 /** The plan filling as the stations are done. No cost here: the client can see this side. */
@@ -13,7 +20,9 @@ export function PlanSlip({ bench, zoneKey }: { readonly bench: Bench; readonly z
   const zone = plan.zones.find((z) => keyOfZone(z) === zoneKey);
   const strips = plan.zones.reduce((n, z) => n + z.strips.length, 0);
   const grams = plan.materials.filter((m) => m.unit === 'g' && m.item !== 'powder');
-  const ready = plan.regrowth.find((r) => keyOfZone(r) === zoneKey)?.ready.find((r) => r.family === zone?.choice?.family);
+  const ready = plan.regrowth
+    .find((r) => keyOfZone(r) === zoneKey)
+    ?.ready.find((r) => r.family === zone?.choice?.family);
   const open = openPoints(bench);
   return (
     <div className={styles.slip}>
@@ -21,19 +30,53 @@ export function PlanSlip({ bench, zoneKey }: { readonly bench: Bench; readonly z
         <h2>Plan so far</h2>
         {zone?.choice && zone.heat ? (
           <dl>
-            <Row name="Product and way"><strong>{productName(bench, zone.choice.product)}</strong>, {WAYS[zone.choice.way]}{zone.choice.coats === 2 ? ', two coats' : ''}</Row>
-            <Row name="At touch"><strong>{degrees(zone.heat.workingC.target)}</strong> <span className="quiet">{Math.ceil(zone.heat.workingC.min)}–{Math.floor(zone.heat.workingC.max)}, estimate: test on your wrist</span></Row>
-            <Row name="Strips"><strong>{zone.strips.length}</strong> here, {strips} in all{zone.choice.passes > 1 ? `, ${plural(zone.choice.passes, 'pass', 'passes')} at most` : ', one pass'}</Row>
-            <Row name="Table"><strong>{Math.round(plan.time.tableMinutes)} min</strong>{plan.zones.length > 1 ? ', all zones' : ''}</Row>
-            {grams.map((m) => <Row key={m.item} name={`${productName(bench, m.item)} needed`}>about <strong>{Math.ceil(m.amount)} g</strong></Row>)}
-            {ready ? <Row name="Ready again"><strong>{span(ready.fromOn, ready.toOn)}</strong></Row> : null}
-            {plan.returnOn ? <Row name="Comes back"><strong>{dayMonth(plan.returnOn.on)}</strong></Row> : null}
+            <Row name="Product and way">
+              <strong>{productName(bench, zone.choice.product)}</strong>, {WAYS[zone.choice.way]}
+              {zone.choice.coats === 2 ? ', two coats' : ''}
+            </Row>
+            <Row name="At touch">
+              <strong>{degrees(zone.heat.workingC.target)}</strong>{' '}
+              <span className="quiet">
+                {Math.ceil(zone.heat.workingC.min)}–{Math.floor(zone.heat.workingC.max)}, estimate: test on your wrist
+              </span>
+            </Row>
+            <Row name="Strips">
+              <strong>{zone.strips.length}</strong> here, {strips} in all
+              {zone.choice.passes > 1 ? `, ${plural(zone.choice.passes, 'pass', 'passes')} at most` : ', one pass'}
+            </Row>
+            <Row name="Table">
+              <strong>{Math.round(plan.time.tableMinutes)} min</strong>
+              {plan.zones.length > 1 ? ', all zones' : ''}
+            </Row>
+            {grams.map((m) => (
+              <Row key={m.item} name={`${productName(bench, m.item)} needed`}>
+                about <strong>{Math.ceil(m.amount)} g</strong>
+              </Row>
+            ))}
+            {ready ? (
+              <Row name="Ready again">
+                <strong>{span(ready.fromOn, ready.toOn)}</strong>
+              </Row>
+            ) : null}
+            {plan.returnOn ? (
+              <Row name="Comes back">
+                <strong>{dayMonth(plan.returnOn.on)}</strong>
+              </Row>
+            ) : null}
           </dl>
         ) : (
-          <p>{faults[0]?.message ?? (zone?.reasons[0] ? withDates(zone.reasons[0]) : undefined) ?? (zones.length === 0 ? 'Choose the zones under Consult.' : 'Nothing planned yet.')}</p>
+          <p>
+            {faults[0]?.message ??
+              (zone?.reasons[0] ? withDates(zone.reasons[0]) : undefined) ??
+              (zones.length === 0 ? 'Choose the zones under Consult.' : 'Nothing planned yet.')}
+          </p>
         )}
       </div>
-      {open.length > 0 ? <p className={styles.stillOpen}><span className="quiet">Still open:</span> {open.join(', ')}.</p> : null}
+      {open.length > 0 ? (
+        <p className={styles.stillOpen}>
+          <span className="quiet">Still open:</span> {open.join(', ')}.
+        </p>
+      ) : null}
     </div>
   );
 }
@@ -42,12 +85,21 @@ function openPoints({ visit, zones, plan }: Bench): readonly string[] {
   if (visit.status === 'closed') return [];
   return [
     ...(visit.consult.confirmedAtMs === null ? ['consultation'] : []),
-    ...zones.filter((z) => !z.data.confirmed).map((z) => `${z.name.toLowerCase()}${z.side === 'middle' ? '' : `, ${z.side},`} not looked at`),
-    ...zones.filter((z) => z.data.confirmed && z.data.marks.some((m) => m.unseen)).map((z) => `marks on the ${z.name.toLowerCase()}${z.side === 'middle' ? '' : `, ${z.side}`}`),
+    ...zones
+      .filter((z) => !z.data.confirmed)
+      .map((z) => `${z.name.toLowerCase()}${z.side === 'middle' ? '' : `, ${z.side},`} not looked at`),
+    ...zones
+      .filter((z) => z.data.confirmed && z.data.marks.some((m) => m.unseen))
+      .map((z) => `marks on the ${z.name.toLowerCase()}${z.side === 'middle' ? '' : `, ${z.side}`}`),
     ...(plan.zones.some((z) => z.choice === null) ? ['a zone without product'] : []),
   ];
 }
 
 function Row({ name, children }: { readonly name: string; readonly children: React.ReactNode }) {
-  return <div><dt>{name}</dt><dd>{children}</dd></div>;
+  return (
+    <div>
+      <dt>{name}</dt>
+      <dd>{children}</dd>
+    </div>
+  );
 }

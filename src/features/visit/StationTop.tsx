@@ -15,10 +15,18 @@ interface Props {
 export function StationTop({ title, meta, action, note }: Props) {
   const { bench } = useBench();
   const many = bench.zones.length > 1;
-  const words = <div className={styles.words}><h1>{title}</h1>{meta ? <p className="quiet">{meta}</p> : null}</div>;
+  const words = (
+    <div className={styles.words}>
+      <h1>{title}</h1>
+      {meta ? <p className="quiet">{meta}</p> : null}
+    </div>
+  );
   return (
     <div className={styles.top}>
-      <div className={styles.line}>{many ? <ZoneTabs {...(note ? { note } : {})} /> : words}<div className={styles.action}>{action}</div></div>
+      <div className={styles.line}>
+        {many ? <ZoneTabs {...(note ? { note } : {})} /> : words}
+        <div className={styles.action}>{action}</div>
+      </div>
       {many ? words : null}
     </div>
   );

@@ -14,7 +14,13 @@ export function ZoneTabs({ note }: { readonly note?: (key: string) => string }) 
   return (
     <div className={styles.tabs} role="group" aria-label="Zone">
       {bench.zones.map((z, i) => (
-        <button key={keyOfZone(z)} type="button" aria-pressed={i === index} className={styles.tab} onClick={() => choose(i)}>
+        <button
+          key={keyOfZone(z)}
+          type="button"
+          aria-pressed={i === index}
+          className={styles.tab}
+          onClick={() => choose(i)}
+        >
           {sideWord(z.name, z.side)}
           {note && note(keyOfZone(z)) !== '' ? <span>{note(keyOfZone(z))}</span> : null}
         </button>

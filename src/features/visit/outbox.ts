@@ -1,5 +1,5 @@
-// What waits to be saved, kept on the tablet until the server has it: the latest of each document, and the journal's events in
-// order. A reload or a sleeping tablet loses nothing. Emptied as soon as the server has answered.
+// What waits to be saved, kept on the tablet until the server has it: the latest of each document, and the journal's
+// events in order. A reload or a sleeping tablet loses nothing. Emptied as soon as the server has answered.
 
 import type { TableEvent } from '@/core/hands';
 

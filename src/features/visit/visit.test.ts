@@ -19,9 +19,21 @@ import { whyThisOrder } from './strips/whyThisOrder';
 import { towards } from './work/bodyWords';
 
 const visitCase: VisitCase = {
-  version: 1, on: '2027-05-14', client: { consent: true },
+  version: 1,
+  on: '2027-05-14',
+  client: { consent: true },
   zones: [
-    { zone: 'underarm', side: 'left', hair: { lengthMm: 7, coarseness: 4, density: 3, lastWaxOn: '2027-04-12', past: [{ on: '2027-03-10', lengthMm: 6.5 }] } },
+    {
+      zone: 'underarm',
+      side: 'left',
+      hair: {
+        lengthMm: 7,
+        coarseness: 4,
+        density: 3,
+        lastWaxOn: '2027-04-12',
+        past: [{ on: '2027-03-10', lengthMm: 6.5 }],
+      },
+    },
     { zone: 'underarm', side: 'right', hair: { lengthMm: 7, coarseness: 4, density: 3 } },
   ],
 };
@@ -29,18 +41,82 @@ const made = planVisit(visitCase);
 if (!made.ok) throw new Error('the case is good');
 const plan: Plan = made.value;
 const zoneOf = (side: 'left' | 'right'): BenchZone => ({
-  zone: 'underarm', side, name: 'Underarm', last: null, past: [],
-  data: { v: 1, hair: { lengthMm: 7, coarseness: 4, density: 3, curl: 1, history: 'regular' }, strokes: [], marks: [], product: null, way: null, reason: '', confirmed: side === 'left' },
+  zone: 'underarm',
+  side,
+  name: 'Underarm',
+  last: null,
+  past: [],
+  data: {
+    v: 1,
+    hair: { lengthMm: 7, coarseness: 4, density: 3, curl: 1, history: 'regular' },
+    strokes: [],
+    marks: [],
+    product: null,
+    way: null,
+    reason: '',
+    confirmed: side === 'left',
+  },
 });
 const bench = (more: Partial<Bench> = {}): Bench => ({
-  visit: { id: 'v', version: 1, onDate: '2027-05-14', status: 'open', personId: 'p', personName: 'Ines', level: 'practised', endedAs: null,
+  visit: {
+    id: 'v',
+    version: 1,
+    onDate: '2027-05-14',
+    status: 'open',
+    personId: 'p',
+    personName: 'Ines',
+    level: 'practised',
+    endedAs: null,
     consult: {
-      v: 2, facts: [], asked: [], unsure: [], spots: [], services: [], overrides: [], judged: null, consent: true, guardianConsent: false, sensitivity: 3, confirmedAtMs: null,
+      v: 2,
+      facts: [],
+      asked: [],
+      unsure: [],
+      spots: [],
+      services: [],
+      overrides: [],
+      judged: null,
+      consent: true,
+      guardianConsent: false,
+      sensitivity: 3,
+      confirmedAtMs: null,
       agreed: { howMuch: [], coldPack: false, company: 'either', tweezing: true, words: '' },
-    } },
-  client: { id: 'c', name: 'Nell', byline: '', ageYears: 30, body: {}, bornOn: null, lastWaxOn: [], standing: [], patchTests: [], visitCount: 2, note: '', heatFelt: [], alerts: [], skin: 'normal', ingrownProne: false },
-  zones: [zoneOf('left'), zoneOf('right')], plan, faults: [], products: SHIPPED_PRODUCTS.filter((p) => p.family === 'hard'),
-  studio: { name: 'S', timeZone: 'Europe/London', currency: 'EUR', settings: { v: 1, roomC: 22, humidityPct: 50, walkS: 6, schools: {}, readySign: 'no-thread' } }, people: [], services: [], rules: [], form: null, journal: [], readings: [], ...more,
+    },
+  },
+  client: {
+    id: 'c',
+    name: 'Nell',
+    byline: '',
+    ageYears: 30,
+    body: {},
+    bornOn: null,
+    lastWaxOn: [],
+    standing: [],
+    patchTests: [],
+    visitCount: 2,
+    note: '',
+    heatFelt: [],
+    alerts: [],
+    skin: 'normal',
+    ingrownProne: false,
+  },
+  zones: [zoneOf('left'), zoneOf('right')],
+  plan,
+  faults: [],
+  products: SHIPPED_PRODUCTS.filter((p) => p.family === 'hard'),
+  studio: {
+    name: 'S',
+    timeZone: 'Europe/London',
+    currency: 'EUR',
+    settings: { v: 1, roomC: 22, humidityPct: 50, walkS: 6, schools: {}, readySign: 'no-thread' },
+  },
+  people: [],
+  services: [],
+  rules: [],
+  form: null,
+  journal: [],
+  readings: [],
+  ...more,
 });
 
 describe('what each station says of itself', () => {
@@ -50,15 +126,29 @@ describe('what each station says of itself', () => {
     expect(stationResult(open, 'chart')).toBe('1 zone to look at');
     expect(stationResult(open, 'strips')).toMatch(/^\d+ strips · \d+ min$/);
     expect(stationResult(open, 'work')).toBe('');
-    expect(stationResult({ ...open, zones: open.zones.map((z) => ({ ...z, data: { ...z.data, confirmed: true } })) }, 'chart')).toBe('7 mm · coarse');
+    expect(
+      stationResult(
+        { ...open, zones: open.zones.map((z) => ({ ...z, data: { ...z.data, confirmed: true } })) },
+        'chart',
+      ),
+    ).toBe('7 mm · coarse');
     expect(stationResult({ ...open, zones: [] }, 'chart')).toBe('no zone yet');
-    expect(stationResult({ ...open, visit: { ...open.visit, consult: { ...open.visit.consult, confirmedAtMs: 1 } } }, 'consult')).toBe('go');
+    expect(
+      stationResult(
+        { ...open, visit: { ...open.visit, consult: { ...open.visit.consult, confirmedAtMs: 1 } } },
+        'consult',
+      ),
+    ).toBe('go');
     expect(stationResult({ ...open, visit: { ...open.visit, status: 'closed' } }, 'return')).toBe('closed');
     expect(STATIONS).toHaveLength(7);
   });
   it('counts pulled strips without the undone ones', () => {
     const journal: TableEvent[] = [
-      { id: '1', atMs: 1, kind: 'laid', strip: 'A1' }, { id: '2', atMs: 2, kind: 'pulled', strip: 'A1' }, { id: '3', atMs: 3, kind: 'laid', strip: 'A2' }, { id: '4', atMs: 4, kind: 'pulled', strip: 'A2' }, { id: '5', atMs: 5, kind: 'undo', undoes: '4' },
+      { id: '1', atMs: 1, kind: 'laid', strip: 'A1' },
+      { id: '2', atMs: 2, kind: 'pulled', strip: 'A1' },
+      { id: '3', atMs: 3, kind: 'laid', strip: 'A2' },
+      { id: '4', atMs: 4, kind: 'pulled', strip: 'A2' },
+      { id: '5', atMs: 5, kind: 'undo', undoes: '4' },
     ];
     expect(stationResult(bench({ journal }), 'work')).toMatch(/^1 of \d+ off$/);
   });
@@ -80,22 +170,46 @@ describe('the plan played back', () => {
       expect(on.length).toBeLessThanOrEqual(plan.schedule.maxOnSkin);
     }
     expect(spansOf(plan)).toHaveLength(strips.length);
-    for (const s of spansOf(plan)) expect(s.layFrom < s.layTo && s.layTo <= s.readyAt && s.readyAt <= s.pullFrom && s.pullFrom < s.pullTo).toBe(true);
+    for (const s of spansOf(plan)) {
+      expect(s.layFrom < s.layTo && s.layTo <= s.readyAt && s.readyAt <= s.pullFrom && s.pullFrom < s.pullTo).toBe(
+        true,
+      );
+    }
   });
   it('puts strips that are on the skin together in different rows', () => {
     const spans = spansOf(plan);
-    for (const a of spans) for (const b of spans) if (a.id !== b.id && a.layFrom < b.pullTo && b.layFrom < a.pullTo) expect(a.row).not.toBe(b.row);
+    for (const a of spans) {
+      for (const b of spans) {
+        if (a.id !== b.id && a.layFrom < b.pullTo && b.layFrom < a.pullTo) expect(a.row).not.toBe(b.row);
+      }
+    }
   });
   it('says why a strip comes where it does', () => {
     for (const strip of plan.zones.flatMap((z) => z.strips)) {
       const words = whyThisOrder(strip, plan).join(' ');
-      expect(words).toContain(strip.tabOn === 'bare' ? 'without hair' : strip.tabOn === 'cleared' ? 'has cleared' : 'sore start');
+      expect(words).toContain(
+        strip.tabOn === 'bare' ? 'without hair' : strip.tabOn === 'cleared' ? 'has cleared' : 'sore start',
+      );
       expect(words).toContain('an estimate');
     }
   });
   it('writes numbers in the middle of a strip', () => {
-    expect(ringCentre([[0, 0], [4, 0], [4, 2], [0, 2]])).toEqual([2, 1]);
-    expect(ringCentre([[4, 0], [0, 0], [0, 2], [4, 2]])).toEqual([2, 1]);
+    expect(
+      ringCentre([
+        [0, 0],
+        [4, 0],
+        [4, 2],
+        [0, 2],
+      ]),
+    ).toEqual([2, 1]);
+    expect(
+      ringCentre([
+        [4, 0],
+        [0, 0],
+        [0, 2],
+        [4, 2],
+      ]),
+    ).toEqual([2, 1]);
   });
 });
 
@@ -119,9 +233,22 @@ describe('regrowth lines', () => {
   it('draw one line a family, sugar ready first, hard before soft', () => {
     const [planned] = plan.zones;
     if (!planned) throw new Error('a zone');
-    const { lines, visits } = regrowthLines({ ...zoneOf('left'), past: [{ on: '2027-03-10', lengthMm: 6.5 }, { on: '2027-04-12', lengthMm: 7 }], last: null }, planned, '2027-05-14');
+    const { lines, visits } = regrowthLines(
+      {
+        ...zoneOf('left'),
+        past: [
+          { on: '2027-03-10', lengthMm: 6.5 },
+          { on: '2027-04-12', lengthMm: 7 },
+        ],
+        last: null,
+      },
+      planned,
+      '2027-05-14',
+    );
     expect(visits).toBe(2);
-    const ready = Object.fromEntries(lines.map((l) => [l.family, l.days.find((d) => d.workableOfVisible >= 0.7)?.day ?? 999]));
+    const ready = Object.fromEntries(
+      lines.map((l) => [l.family, l.days.find((d) => d.workableOfVisible >= 0.7)?.day ?? 999]),
+    );
     expect(ready['sugar']).toBeLessThan(ready['hard'] ?? 0);
     expect(ready['hard']).toBeLessThan(ready['soft'] ?? 0);
   });
@@ -137,7 +264,14 @@ describe('the outbox', () => {
   const store = new Map<string, string>();
   beforeEach(() => {
     store.clear();
-    Object.defineProperty(globalThis, 'localStorage', { configurable: true, value: { getItem: (k: string) => store.get(k) ?? null, setItem: (k: string, v: string) => void store.set(k, v), removeItem: (k: string) => void store.delete(k) } });
+    Object.defineProperty(globalThis, 'localStorage', {
+      configurable: true,
+      value: {
+        getItem: (k: string) => store.get(k) ?? null,
+        setItem: (k: string, v: string) => void store.set(k, v),
+        removeItem: (k: string) => void store.delete(k),
+      },
+    });
   });
   const event: TableEvent = { id: 'e', atMs: 1, kind: 'laid', strip: 'A1' };
   it('keeps what waits over a reload and empties when it has arrived', () => {
@@ -160,7 +294,18 @@ describe('the outbox', () => {
 
 describe('the ribbon of the day', () => {
   const visit = (startsAtMs: number, minutes: number): TodayVisit => ({
-    bookingId: 'b', visitId: null, state: 'ahead', startsAtMs, minutes, personId: 'p', clientName: 'Nell', clientId: 'c', what: '', product: '', words: [], tray: [],
+    bookingId: 'b',
+    visitId: null,
+    state: 'ahead',
+    startsAtMs,
+    minutes,
+    personId: 'p',
+    clientName: 'Nell',
+    clientId: 'c',
+    what: '',
+    product: '',
+    words: [],
+    tray: [],
     parts: { prepareMin: 6, layPullMin: 12, readMin: 2, finishMin: 3, turnoverMin: 8 },
   });
   const nine = Date.UTC(2027, 4, 14, 9, 15);

@@ -15,7 +15,11 @@ describe('openDatabase', () => {
     const { db, close } = openDatabase(path);
     expect(db.get<{ foreign_keys: number }>(sql`pragma foreign_keys`)).toEqual({ foreign_keys: 1 });
     expect(db.get(sql`pragma journal_mode`)).toEqual({ journal_mode: 'wal' });
-    expect(() => db.run(sql`insert into bookings (id, client_id, person_id, starts_at_ms, minutes, zones) values ('b', 'nobody', 'nobody', 0, 30, '[]')`)).toThrow();
+    expect(() =>
+      db.run(
+        sql`insert into bookings (id, client_id, person_id, starts_at_ms, minutes, zones) values ('b', 'nobody', 'nobody', 0, 30, '[]')`,
+      ),
+    ).toThrow();
     close();
   });
   it('keeps the table journal append-only', () => {
@@ -39,7 +43,11 @@ describe('openDatabase', () => {
     raw.exec("insert into __drizzle_migrations (hash, created_at) values ('from the future', 9999999999999)");
     raw.pragma('wal_checkpoint(TRUNCATE)');
     raw.close();
-    for (const [path, words] of [[damaged, 'damaged'], [foreign, 'not Strickle'], [newer, 'newer']] as const) {
+    for (const [path, words] of [
+      [damaged, 'damaged'],
+      [foreign, 'not Strickle'],
+      [newer, 'newer'],
+    ] as const) {
       const before = readFileSync(path);
       expect(() => openDatabase(path)).toThrow(DatabaseRefused);
       expect(() => openDatabase(path)).toThrow(words);

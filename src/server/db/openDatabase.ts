@@ -27,7 +27,8 @@ interface JournalFile {
 }
 
 function newestMigration(folder: string): number {
-  const journal = JSON.parse(readFileSync(join(folder, 'meta', '_journal.json'), 'utf8')) as JournalFile; // our own committed file
+  // our own committed file
+  const journal = JSON.parse(readFileSync(join(folder, 'meta', '_journal.json'), 'utf8')) as JournalFile;
   return Math.max(...journal.entries.map((e) => e.when));
 }
 
@@ -37,19 +38,37 @@ function inspect(file: string, newest: number): void {
   try {
     raw = new Database(file, { readonly: true, fileMustExist: true });
   } catch {
-    throw new DatabaseRefused(`The data file ${file} cannot be opened. Nothing was changed. Restore it from a backup, or move it away to begin anew.`);
+    throw new DatabaseRefused(
+      `The data file ${file} cannot be opened. Nothing was changed. Restore it from a backup, or move it away to begin anew.`,
+    );
   }
   try {
     const damaged = raw.pragma('quick_check', { simple: true }) !== 'ok';
     if (damaged) throw new Error('quick_check');
-    const known = raw.prepare("select count(*) from sqlite_master where name = '__drizzle_migrations'").pluck().get() as number; // count(*) is a number
-    const tables = raw.prepare("select count(*) from sqlite_master where type = 'table'").pluck().get() as number; // count(*) is a number
-    if (known === 0 && tables > 0) throw new DatabaseRefused(`The file ${file} is a database, but not Strickle's. Nothing was changed.`);
-    const latest = known === 0 ? null : (raw.prepare('select max(created_at) from __drizzle_migrations').pluck().get() as number | null); // integer column
-    if (latest !== null && latest > newest) throw new DatabaseRefused(`The data file ${file} was written by a newer Strickle. Nothing was changed. Start the newer version.`);
+    const known = raw
+      .prepare("select count(*) from sqlite_master where name = '__drizzle_migrations'")
+      .pluck()
+      .get() as number; // count(*) is a number
+    // count(*) is a number
+    const tables = raw.prepare("select count(*) from sqlite_master where type = 'table'").pluck().get() as number;
+    if (known === 0 && tables > 0) {
+      throw new DatabaseRefused(`The file ${file} is a database, but not Strickle's. Nothing was changed.`);
+    }
+    const latest =
+      known === 0
+        ? null
+        : // integer column
+          (raw.prepare('select max(created_at) from __drizzle_migrations').pluck().get() as number | null);
+    if (latest !== null && latest > newest) {
+      throw new DatabaseRefused(
+        `The data file ${file} was written by a newer Strickle. Nothing was changed. Start the newer version.`,
+      );
+    }
   } catch (error) {
     if (error instanceof DatabaseRefused) throw error;
-    throw new DatabaseRefused(`The data file ${file} is damaged. Nothing was changed. Restore it from a backup, or move it away to begin anew.`);
+    throw new DatabaseRefused(
+      `The data file ${file} is damaged. Nothing was changed. Restore it from a backup, or move it away to begin anew.`,
+    );
   } finally {
     raw.close();
   }

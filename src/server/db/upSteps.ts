@@ -1,4 +1,5 @@
-// Stored documents of an older shape, brought up to the present one. Nothing is dropped; what was not known gets its empty value.
+// Stored documents of an older shape, brought up to the present one. Nothing is dropped; what was not known gets its
+// empty value.
 
 import type { Plan } from '../../core/plan';
 import type { ClientProfile, Consult } from './schema/documents';
@@ -8,12 +9,23 @@ interface Stored {
   readonly v: number;
 }
 
-/** Consultation 1 → 2: agreed words become part of what was agreed; nobody had noted what was asked or which rules judged. */
+/**
+ * Consultation 1 → 2: agreed words become part of what was agreed; nobody had noted what was asked or which rules
+ * judged.
+ */
 export function upConsult(stored: Stored): Consult {
   if (stored.v !== 1) return stored as unknown as Consult; // version 2 is written by this program only
-  const { agreed, tweezingAllowed, ...rest } = stored as unknown as Readonly<Record<string, unknown>>; // version 1 held these two beside the rest
+  // version 1 held these two beside the rest
+  const { agreed, tweezingAllowed, ...rest } = stored as unknown as Readonly<Record<string, unknown>>;
   return {
-    ...rest, v: 2, asked: [], unsure: [], spots: [], services: [], overrides: [], judged: null,
+    ...rest,
+    v: 2,
+    asked: [],
+    unsure: [],
+    spots: [],
+    services: [],
+    overrides: [],
+    judged: null,
     agreed: { howMuch: [], coldPack: false, company: 'either', tweezing: tweezingAllowed, words: agreed },
   } as unknown as Consult; // the rest of version 1 is unchanged in version 2
 }
@@ -21,17 +33,36 @@ export function upConsult(stored: Stored): Consult {
 /** Client's profile 1 → 2: reactions and patch tests begin empty. */
 export function upProfile(stored: Stored): ClientProfile {
   if (stored.v !== 1) return stored as unknown as ClientProfile; // version 2 is written by this program only
-  return { ...stored, v: 2, reactions: [], patchTests: [] } as unknown as ClientProfile; // the rest of version 1 is unchanged in version 2
+  // the rest of version 1 is unchanged in version 2
+  return { ...stored, v: 2, reactions: [], patchTests: [] } as unknown as ClientProfile;
 }
 
 /** What older plans did not say of a heat or an option; their own figures stay. */
 const HEAT_BEFORE = { limitC: 0, bounds: { low: '', high: '' }, learned: null, asked: null };
 
-/** A kept plan from before hair could cross, places had names and heat was learned: nothing crossed, no place is named, nothing learned. */
+/**
+ * A kept plan from before hair could cross, places had names and heat was learned: nothing crossed, no place is named,
+ * nothing learned.
+ */
 export const upPlan = (plan: Plan): Plan => ({
   ...plan,
   zones: plan.zones.map((z) => ({
-    ...{ basis: 'reference-adult' as const, crossingShare: 0, better: [], byHand: false, stripFaults: [], fade: false }, ...z, heat: z.heat && { ...HEAT_BEFORE, ...z.heat }, options: z.options.map((o) => ({ ...{ feltMarginK: null }, ...o })),
-    strips: z.strips.map((s) => ({ ...{ place: null, crossing: null, pulls: 1, pace: 'quick' as const, handwork: null, turnDeg: 0, spreadWith: null, density: null }, ...s })),
+    ...{ basis: 'reference-adult' as const, crossingShare: 0, better: [], byHand: false, stripFaults: [], fade: false },
+    ...z,
+    heat: z.heat && { ...HEAT_BEFORE, ...z.heat },
+    options: z.options.map((o) => ({ ...{ feltMarginK: null }, ...o })),
+    strips: z.strips.map((s) => ({
+      ...{
+        place: null,
+        crossing: null,
+        pulls: 1,
+        pace: 'quick' as const,
+        handwork: null,
+        turnDeg: 0,
+        spreadWith: null,
+        density: null,
+      },
+      ...s,
+    })),
   })),
 });

@@ -12,15 +12,36 @@ export const readClient = (db: DbOrTx, id: string): ClientRow | undefined => {
   const row = db.select().from(clients).where(eq(clients.id, id)).get();
   return row && upClient(row);
 };
-export const insertClient = (db: DbOrTx, row: typeof clients.$inferInsert): void => { db.insert(clients).values(row).run(); };
+export const insertClient = (db: DbOrTx, row: typeof clients.$inferInsert): void => {
+  db.insert(clients).values(row).run();
+};
 
 /** Writes a client if the version still stands; false where another write came first. */
-export function updateClient(db: DbOrTx, id: string, version: number, row: Partial<typeof clients.$inferInsert>): boolean {
-  return db.update(clients).set({ ...row, version: version + 1 }).where(and(eq(clients.id, id), eq(clients.version, version))).run().changes === 1;
+export function updateClient(
+  db: DbOrTx,
+  id: string,
+  version: number,
+  row: Partial<typeof clients.$inferInsert>,
+): boolean {
+  return (
+    db
+      .update(clients)
+      .set({ ...row, version: version + 1 })
+      .where(and(eq(clients.id, id), eq(clients.version, version)))
+      .run().changes === 1
+  );
 }
 
-/** Words as an FTS5 query: every word must begin some word of the card. Quoted, so that nothing in it is read as syntax. */
-const matchOf = (query: string): string => query.normalize('NFC').split(/[^\p{L}\p{N}]+/u).filter((w) => w.length > 0).map((w) => `"${w}"*`).join(' ');
+/**
+ * Words as an FTS5 query: every word must begin some word of the card. Quoted, so that nothing in it is read as syntax.
+ */
+const matchOf = (query: string): string =>
+  query
+    .normalize('NFC')
+    .split(/[^\p{L}\p{N}]+/u)
+    .filter((w) => w.length > 0)
+    .map((w) => `"${w}"*`)
+    .join(' ');
 
 /** So few letters begin some word of nearly every card: ranking them all would cost more than it tells. */
 const SHORT_LETTERS = 2;
@@ -29,8 +50,13 @@ const SHORT_LETTERS = 2;
 function shortFind(db: DbOrTx, letters: string, match: string, limit: number, archived: boolean): ClientRow[] {
   const shown = archived ? sql`c.archived_at_ms is not null` : sql`c.archived_at_ms is null`;
   const pattern = `${letters.replace(/[\\%_]/g, (c) => `\\${c}`)}%`;
-  const first = db.all<{ id: string }>(sql`select c.id as id from clients c where c.name like ${pattern} and ${shown} order by c.name collate nocase limit ${limit}`);
-  const more = first.length >= limit ? [] : db.all<{ id: string }>(sql`
+  const first = db.all<{ id: string }>(
+    sql`select c.id as id from clients c where c.name like ${pattern} and ${shown} order by c.name collate nocase limit ${limit}`,
+  );
+  const more =
+    first.length >= limit
+      ? []
+      : db.all<{ id: string }>(sql`
     select n.client_id as id from client_search s join client_search_no n on n.no = s.rowid join clients c on c.id = n.client_id where s.client_search match ${match} and ${shown} limit ${limit}`);
   return [...new Set([...first, ...more].map((r) => r.id))].slice(0, limit).flatMap((id) => readClient(db, id) ?? []);
 }
@@ -43,7 +69,9 @@ export function findClients(db: DbOrTx, query: string, limit: number, archived =
   const match = matchOf(query);
   const shown = archived ? sql`${clients.archivedAtMs} is not null` : isNull(clients.archivedAtMs);
   if (match === '' && query.trim() !== '') return [];
-  if (match === '') return db.select().from(clients).where(shown).orderBy(asc(clients.name)).limit(limit).all().map(upClient);
+  if (match === '') {
+    return db.select().from(clients).where(shown).orderBy(asc(clients.name)).limit(limit).all().map(upClient);
+  }
   if (query.trim().length <= SHORT_LETTERS) return shortFind(db, query.trim(), match, limit, archived);
   // the rank is settled inside the index; only the few rows that are shown are read whole
   const ids = db.all<{ id: string }>(sql`
@@ -53,18 +81,35 @@ export function findClients(db: DbOrTx, query: string, limit: number, archived =
   return ids.flatMap(({ id }) => readClient(db, id) ?? []);
 }
 
-export const allClients = (db: DbOrTx): ClientRow[] => db.select().from(clients).orderBy(asc(clients.name), asc(clients.id)).all().map(upClient);
+export const allClients = (db: DbOrTx): ClientRow[] =>
+  db.select().from(clients).orderBy(asc(clients.name), asc(clients.id)).all().map(upClient);
 
 export type ClientEditRow = typeof clientEdits.$inferSelect;
-export const insertEdit = (db: DbOrTx, row: typeof clientEdits.$inferInsert): void => { db.insert(clientEdits).values(row).run(); };
+export const insertEdit = (db: DbOrTx, row: typeof clientEdits.$inferInsert): void => {
+  db.insert(clientEdits).values(row).run();
+};
 /** Latest first. */
-export const editsOf = (db: DbOrTx, clientId: string): ClientEditRow[] => db.select().from(clientEdits).where(eq(clientEdits.clientId, clientId)).orderBy(desc(clientEdits.seq)).all();
+export const editsOf = (db: DbOrTx, clientId: string): ClientEditRow[] =>
+  db.select().from(clientEdits).where(eq(clientEdits.clientId, clientId)).orderBy(desc(clientEdits.seq)).all();
 
-export const readBooking = (db: DbOrTx, id: string): BookingRow | undefined => db.select().from(bookings).where(eq(bookings.id, id)).get();
-export const insertBooking = (db: DbOrTx, row: typeof bookings.$inferInsert): void => { db.insert(bookings).values(row).run(); };
+export const readBooking = (db: DbOrTx, id: string): BookingRow | undefined =>
+  db.select().from(bookings).where(eq(bookings.id, id)).get();
+export const insertBooking = (db: DbOrTx, row: typeof bookings.$inferInsert): void => {
+  db.insert(bookings).values(row).run();
+};
 export const bookingsBetween = (db: DbOrTx, fromMs: number, toMs: number): BookingRow[] =>
-  db.select().from(bookings).where(and(gte(bookings.startsAtMs, fromMs), lt(bookings.startsAtMs, toMs), eq(bookings.status, 'booked'))).orderBy(asc(bookings.startsAtMs)).all();
+  db
+    .select()
+    .from(bookings)
+    .where(and(gte(bookings.startsAtMs, fromMs), lt(bookings.startsAtMs, toMs), eq(bookings.status, 'booked')))
+    .orderBy(asc(bookings.startsAtMs))
+    .all();
 export const bookingsOfClient = (db: DbOrTx, clientId: string): BookingRow[] =>
   db.select().from(bookings).where(eq(bookings.clientId, clientId)).orderBy(desc(bookings.startsAtMs)).all();
 
-export const cancelBooking = (db: DbOrTx, id: string): void => { db.update(bookings).set({ status: 'cancelled', version: sql`${bookings.version} + 1` }).where(eq(bookings.id, id)).run(); };
+export const cancelBooking = (db: DbOrTx, id: string): void => {
+  db.update(bookings)
+    .set({ status: 'cancelled', version: sql`${bookings.version} + 1` })
+    .where(eq(bookings.id, id))
+    .run();
+};

@@ -10,22 +10,44 @@ export type PersonRow = typeof people.$inferSelect;
 /** The one studio of this file; undefined before it has been set up. */
 export const readStudio = (db: DbOrTx): StudioRow | undefined => db.select().from(studio).where(eq(studio.id, 1)).get();
 export const readPeople = (db: DbOrTx): PersonRow[] => db.select().from(people).where(eq(people.active, true)).all();
-export const readPerson = (db: DbOrTx, id: string): PersonRow | undefined => db.select().from(people).where(eq(people.id, id)).get();
+export const readPerson = (db: DbOrTx, id: string): PersonRow | undefined =>
+  db.select().from(people).where(eq(people.id, id)).get();
 /** Stocked products in their order of entry. */
-export const readProducts = (db: DbOrTx): Product[] => db.select().from(products).where(eq(products.stocked, true)).all().map((r) => r.data.product);
+export const readProducts = (db: DbOrTx): Product[] =>
+  db
+    .select()
+    .from(products)
+    .where(eq(products.stocked, true))
+    .all()
+    .map((r) => r.data.product);
 
 export type ProductRow = typeof products.$inferSelect;
 /** Every product, on the shelf or not, in the order of entry. */
 export const allProducts = (db: DbOrTx): ProductRow[] => db.select().from(products).all();
-export const readProduct = (db: DbOrTx, id: string): ProductRow | undefined => db.select().from(products).where(eq(products.id, id)).get();
-export const insertProduct = (db: DbOrTx, product: Product, stocked: boolean): void => { db.insert(products).values({ id: product.id, data: { v: 1, product }, stocked }).run(); };
+export const readProduct = (db: DbOrTx, id: string): ProductRow | undefined =>
+  db.select().from(products).where(eq(products.id, id)).get();
+export const insertProduct = (db: DbOrTx, product: Product, stocked: boolean): void => {
+  db.insert(products)
+    .values({ id: product.id, data: { v: 1, product }, stocked })
+    .run();
+};
 /** False where the version is no longer the one that was read. */
 export const updateProduct = (db: DbOrTx, product: Product, stocked: boolean, version: number): boolean =>
-  db.update(products).set({ data: { v: 1, product }, stocked, version: version + 1 }).where(and(eq(products.id, product.id), eq(products.version, version))).run().changes === 1;
+  db
+    .update(products)
+    .set({ data: { v: 1, product }, stocked, version: version + 1 })
+    .where(and(eq(products.id, product.id), eq(products.version, version)))
+    .run().changes === 1;
 export const setSettings = (db: DbOrTx, settings: StudioRow['settings'], version: number): boolean =>
-  db.update(studio).set({ settings, version: version + 1 }).where(and(eq(studio.id, 1), eq(studio.version, version))).run().changes === 1;
+  db
+    .update(studio)
+    .set({ settings, version: version + 1 })
+    .where(and(eq(studio.id, 1), eq(studio.version, version)))
+    .run().changes === 1;
 
-export const setPin = (db: DbOrTx, personId: string, pinHash: string): void => { db.update(people).set({ pinHash }).where(eq(people.id, personId)).run(); };
+export const setPin = (db: DbOrTx, personId: string, pinHash: string): void => {
+  db.update(people).set({ pinHash }).where(eq(people.id, personId)).run();
+};
 
 /** The studio's services in their order; the shipped ones where it has none of its own. */
 export function readServices(db: DbOrTx): readonly Service[] {
@@ -35,5 +57,8 @@ export function readServices(db: DbOrTx): readonly Service[] {
 
 export type RuleChangeRow = typeof ruleChanges.$inferSelect;
 /** The studio's changes of the rules in the order in which they were made. */
-export const ruleChangesOf = (db: DbOrTx): RuleChangeRow[] => db.select().from(ruleChanges).orderBy(asc(ruleChanges.seq)).all();
-export const insertRuleChange = (db: DbOrTx, row: typeof ruleChanges.$inferInsert): void => { db.insert(ruleChanges).values(row).run(); };
+export const ruleChangesOf = (db: DbOrTx): RuleChangeRow[] =>
+  db.select().from(ruleChanges).orderBy(asc(ruleChanges.seq)).all();
+export const insertRuleChange = (db: DbOrTx, row: typeof ruleChanges.$inferInsert): void => {
+  db.insert(ruleChanges).values(row).run();
+};

@@ -9,8 +9,12 @@ export function alertsOf(client: ClientRow, on: string): readonly string[] {
   return [
     ...(minor && profile.guardianConsentOn === null ? ['Under 18: no guardian’s consent on file.'] : []),
     ...profile.standing.filter((f) => f.until === undefined || f.until >= on).map((f) => FACT_WORDS[f.fact]),
-    ...profile.patchTests.filter((t) => t.result === null).map((t) => `Patch test not read yet: ${t.product.replaceAll('-', ' ')}, ${t.place}.`),
-    ...profile.patchTests.filter((t) => t.result === 'reacted').map((t) => `Reacted to ${t.product.replaceAll('-', ' ')}.`),
+    ...profile.patchTests
+      .filter((t) => t.result === null)
+      .map((t) => `Patch test not read yet: ${t.product.replaceAll('-', ' ')}, ${t.place}.`),
+    ...profile.patchTests
+      .filter((t) => t.result === 'reacted')
+      .map((t) => `Reacted to ${t.product.replaceAll('-', ' ')}.`),
     ...(profile.sensitivity >= 4 ? ['Very reactive skin.'] : []),
     ...(profile.ingrownProne ? ['Prone to ingrown hair.'] : []),
     ...(profile.consentOn === null ? ['No consent on file yet.'] : []),

@@ -34,44 +34,98 @@ export interface BenchZone {
 }
 
 export interface Bench {
-  readonly visit: { readonly id: string; readonly version: number; readonly onDate: string; readonly status: 'open' | 'closed'; readonly endedAs: 'postponed' | 'declined' | null; readonly consult: Consult; readonly personId: string; readonly personName: string; readonly level: HandLevel };
+  readonly visit: {
+    readonly id: string;
+    readonly version: number;
+    readonly onDate: string;
+    readonly status: 'open' | 'closed';
+    readonly endedAs: 'postponed' | 'declined' | null;
+    readonly consult: Consult;
+    readonly personId: string;
+    readonly personName: string;
+    readonly level: HandLevel;
+  };
   readonly client: {
-    readonly id: string; readonly name: string; readonly byline: string; readonly ageYears: number | null; readonly visitCount: number; readonly note: string;
-    readonly body: BodySize; readonly bornOn: string | null; readonly standing: readonly CardFact[]; readonly patchTests: readonly PatchTest[];
+    readonly id: string;
+    readonly name: string;
+    readonly byline: string;
+    readonly ageYears: number | null;
+    readonly visitCount: number;
+    readonly note: string;
+    readonly body: BodySize;
+    readonly bornOn: string | null;
+    readonly standing: readonly CardFact[];
+    readonly patchTests: readonly PatchTest[];
     /** Every zone ever worked on here, with the date of the last wax. */
     readonly lastWaxOn: readonly { readonly zone: string; readonly on: string }[];
     /** How warm wax felt at past visits, latest first. */
     readonly heatFelt: CaseParts['heatFelt'];
-    readonly alerts: readonly string[]; readonly skin: string; readonly ingrownProne: boolean;
+    readonly alerts: readonly string[];
+    readonly skin: string;
+    readonly ingrownProne: boolean;
   };
   readonly zones: readonly BenchZone[];
   readonly plan: Plan;
   readonly faults: readonly { readonly path: string; readonly message: string }[];
   readonly products: readonly Product[];
-  readonly studio: { readonly name: string; readonly timeZone: string; readonly currency: string; readonly settings: StudioSettings };
+  readonly studio: {
+    readonly name: string;
+    readonly timeZone: string;
+    readonly currency: string;
+    readonly settings: StudioSettings;
+  };
   readonly people: readonly { readonly id: string; readonly name: string; readonly hasPin: boolean }[];
   readonly services: readonly Service[];
   readonly rules: readonly RuleChange[];
   /** The client's side of the form: with the client now, or the last one that was signed or taken back. */
-  readonly form: { readonly id: string; readonly state: 'filling' | 'signed' | 'taken-back'; readonly atMs: number; readonly words: string } | null;
+  readonly form: {
+    readonly id: string;
+    readonly state: 'filling' | 'signed' | 'taken-back';
+    readonly atMs: number;
+    readonly words: string;
+  } | null;
   readonly journal: readonly TableEvent[];
   readonly readings: readonly { readonly zone: ZoneId; readonly side: Side; readonly data: Reading }[];
 }
 
 /** Parts of the case of a stored visit; undefined where something it needs is missing. */
-export function partsOf(db: Db, visit: VisitRow): { readonly parts: CaseParts; readonly pasts: ReadonlyMap<string, ZonePast> } | undefined {
+export function partsOf(
+  db: Db,
+  visit: VisitRow,
+): { readonly parts: CaseParts; readonly pasts: ReadonlyMap<string, ZonePast> } | undefined {
   const client = readClient(db, visit.clientId);
   const studio = readStudio(db);
   const person = readPerson(db, visit.personId);
   if (!client || !studio || !person) return undefined;
   const pasts = zonePasts(db, client.id, visit);
-  const zones = chartsOf(db, visit.id).map((c) => ({ zone: c.zone as ZoneId, side: c.side, data: c.data, past: pasts.get(`${c.zone}/${c.side}`) })); // zones are checked on the way in
-  return { parts: { on: visit.onDate, client, consult: visit.consult, studio, person, products: readProducts(db), zones, rules: changesOf(db), knownProducts: knownProducts(db, client, visit.consult.facts), heatFelt: feltBefore(db, client.id, visit) }, pasts };
+  const zones = chartsOf(db, visit.id).map((c) => ({
+    zone: c.zone as ZoneId,
+    side: c.side,
+    data: c.data,
+    past: pasts.get(`${c.zone}/${c.side}`),
+  })); // zones are checked on the way in
+  return {
+    parts: {
+      on: visit.onDate,
+      client,
+      consult: visit.consult,
+      studio,
+      person,
+      products: readProducts(db),
+      zones,
+      rules: changesOf(db),
+      knownProducts: knownProducts(db, client, visit.consult.facts),
+      heatFelt: feltBefore(db, client.id, visit),
+    },
+    pasts,
+  };
 }
 
 function lastForm(db: Db, visitId: string): Bench['form'] {
   const [form] = formsOf(db, visitId);
-  return form ? { id: form.id, state: form.state, atMs: form.endedAtMs ?? form.createdAtMs, words: form.data.words } : null;
+  return form
+    ? { id: form.id, state: form.state, atMs: form.endedAtMs ?? form.createdAtMs, words: form.data.words }
+    : null;
 }
 
 export function loadBench(db: Db, visitId: string, nowMs: number): ServiceResult<Bench> {
@@ -83,25 +137,61 @@ export function loadBench(db: Db, visitId: string, nowMs: number): ServiceResult
   const planned = planCase(db, parts, nowMs);
   const journal = journalOf(db, visit.id);
   const body = bodyOf(client);
-  const fixed = visit.planHash !== null && (visit.status === 'closed' || hasBegun(journal)) ? readPlan(db, visit.planHash) : undefined;
+  const fixed =
+    visit.planHash !== null && (visit.status === 'closed' || hasBegun(journal))
+      ? readPlan(db, visit.planHash)
+      : undefined;
   return {
     ok: true,
     value: {
-      visit: { id: visit.id, version: visit.version, onDate: visit.onDate, status: visit.status, endedAs: visit.endedAs, consult: visit.consult, personId: person.id, personName: person.name, level: person.level },
+      visit: {
+        id: visit.id,
+        version: visit.version,
+        onDate: visit.onDate,
+        status: visit.status,
+        endedAs: visit.endedAs,
+        consult: visit.consult,
+        personId: person.id,
+        personName: person.name,
+        level: person.level,
+      },
       client: {
-        id: client.id, name: client.name, byline: client.byline, ageYears: client.bornOn ? yearsBetween(client.bornOn, visit.onDate) : null,
-        body, bornOn: client.bornOn, standing: client.profile.standing, patchTests: client.profile.patchTests,
-        lastWaxOn: [...found.pasts].map(([zone, past]) => ({ zone, on: past.lastOn })), visitCount: visitCount(db, client.id), heatFelt: [...parts.heatFelt].reverse(), note: client.note, alerts: alertsOf(client, visit.onDate), skin: client.profile.skin, ingrownProne: client.profile.ingrownProne,
+        id: client.id,
+        name: client.name,
+        byline: client.byline,
+        ageYears: client.bornOn ? yearsBetween(client.bornOn, visit.onDate) : null,
+        body,
+        bornOn: client.bornOn,
+        standing: client.profile.standing,
+        patchTests: client.profile.patchTests,
+        lastWaxOn: [...found.pasts].map(([zone, past]) => ({ zone, on: past.lastOn })),
+        visitCount: visitCount(db, client.id),
+        heatFelt: [...parts.heatFelt].reverse(),
+        note: client.note,
+        alerts: alertsOf(client, visit.onDate),
+        skin: client.profile.skin,
+        ingrownProne: client.profile.ingrownProne,
       },
       zones: parts.zones.map((z) => ({
-        zone: z.zone, side: z.side, name: zoneName(z.zone), data: fixed ? z.data : chartOnSheet(z.zone, z.side, z.data, body),
-        last: z.past ? { on: z.past.lastOn, data: z.past.last, reading: z.past.lastReading } : null, past: z.past?.past ?? [],
+        zone: z.zone,
+        side: z.side,
+        name: zoneName(z.zone),
+        data: fixed ? z.data : chartOnSheet(z.zone, z.side, z.data, body),
+        last: z.past ? { on: z.past.lastOn, data: z.past.last, reading: z.past.lastReading } : null,
+        past: z.past?.past ?? [],
       })),
       // the plan that the table works by stands; what the screening says stays as fresh as the answers
-      plan: fixed ? { ...fixed, screening: planned.plan.screening } : planned.plan, faults: planned.faults, products: parts.products,
+      plan: fixed ? { ...fixed, screening: planned.plan.screening } : planned.plan,
+      faults: planned.faults,
+      products: parts.products,
       studio: { name: studio.name, timeZone: studio.timeZone, currency: studio.currency, settings: studio.settings },
-      people: readPeople(db).map((p) => ({ id: p.id, name: p.name, hasPin: p.pinHash !== null })), services: readServices(db), rules: parts.rules, form: lastForm(db, visit.id), journal,
-      readings: readingsOf(db, visit.id).map((r) => ({ zone: r.zone as ZoneId, side: r.side, data: r.data })), // zones are checked on the way in
+      people: readPeople(db).map((p) => ({ id: p.id, name: p.name, hasPin: p.pinHash !== null })),
+      services: readServices(db),
+      rules: parts.rules,
+      form: lastForm(db, visit.id),
+      journal,
+      // zones are checked on the way in
+      readings: readingsOf(db, visit.id).map((r) => ({ zone: r.zone as ZoneId, side: r.side, data: r.data })),
     },
   };
 }

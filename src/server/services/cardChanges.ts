@@ -16,20 +16,44 @@ const LONGEST = 200;
 const short = (text: string): string => (text.length > LONGEST ? `${text.slice(0, LONGEST)} …` : text);
 const orEmpty = (value: string | number | null): string => (value === null ? '' : String(value));
 const factWords = (f: ClientProfile['standing'][number]): string =>
-  [FACT_WORDS[f.fact], f.since && `since ${f.since}`, f.until && `until ${f.until}`, f.lastOn && `last ${f.lastOn}`].filter(Boolean).join(', ');
+  [FACT_WORDS[f.fact], f.since && `since ${f.since}`, f.until && `until ${f.until}`, f.lastOn && `last ${f.lastOn}`]
+    .filter(Boolean)
+    .join(', ');
 
 /** Every field in words: fields of one card, comparable with those of another. */
-function fieldsOf({ name, byline, bornOn, phone, note, profile }: Pick<ClientRow, keyof ClientFields>): Readonly<Record<string, string>> {
+function fieldsOf({
+  name,
+  byline,
+  bornOn,
+  phone,
+  note,
+  profile,
+}: Pick<ClientRow, keyof ClientFields>): Readonly<Record<string, string>> {
   return {
-    name, 'known by': byline, 'born on': orEmpty(bornOn), phone, note, stature: orEmpty(profile.statureCm), mass: orEmpty(profile.massKg), sensitivity: String(profile.sensitivity), skin: profile.skin,
-    'ingrown hair': profile.ingrownProne ? 'prone' : 'not prone', 'consent on': orEmpty(profile.consentOn), 'guardian’s consent on': orEmpty(profile.guardianConsentOn),
-    facts: profile.standing.map(factWords).join('; '), reactions: profile.reactions.map((r) => [r.on, r.what, r.product, r.words].filter(Boolean).join(', ')).join('; '),
-    'patch tests': profile.patchTests.map((t) => [t.product, t.place, t.laidOn, t.result ?? 'not read'].join(', ')).join('; '),
+    name,
+    'known by': byline,
+    'born on': orEmpty(bornOn),
+    phone,
+    note,
+    stature: orEmpty(profile.statureCm),
+    mass: orEmpty(profile.massKg),
+    sensitivity: String(profile.sensitivity),
+    skin: profile.skin,
+    'ingrown hair': profile.ingrownProne ? 'prone' : 'not prone',
+    'consent on': orEmpty(profile.consentOn),
+    'guardian’s consent on': orEmpty(profile.guardianConsentOn),
+    facts: profile.standing.map(factWords).join('; '),
+    reactions: profile.reactions.map((r) => [r.on, r.what, r.product, r.words].filter(Boolean).join(', ')).join('; '),
+    'patch tests': profile.patchTests
+      .map((t) => [t.product, t.place, t.laidOn, t.result ?? 'not read'].join(', '))
+      .join('; '),
     'dates kept free': profile.blackout.map((b) => `${b.from} to ${b.to} ${b.why}`.trim()).join('; '),
   };
 }
 
 export function cardChanges(before: Pick<ClientRow, keyof ClientFields>, after: ClientFields): readonly CardChange[] {
   const was = fieldsOf(before);
-  return Object.entries(fieldsOf(after)).flatMap(([field, to]) => (was[field] === to ? [] : [{ field, from: short(was[field] ?? ''), to: short(to) }]));
+  return Object.entries(fieldsOf(after)).flatMap(([field, to]) =>
+    was[field] === to ? [] : [{ field, from: short(was[field] ?? ''), to: short(to) }],
+  );
 }

@@ -17,14 +17,17 @@ import { closedVisits } from '../repos/visitRepo';
 
 const NOW = Date.UTC(2027, 4, 8, 8, 0);
 let open: OpenDatabase;
-beforeEach(() => { open = demoStudio(NOW); });
+beforeEach(() => {
+  open = demoStudio(NOW);
+});
 afterEach(() => open.close());
 
 const value = <T>(result: { ok: true; value: T } | { ok: false; error: { code: string; message: string } }): T => {
   if (!result.ok) throw new Error(`${result.error.code}: ${result.error.message}`);
   return result.value;
 };
-const code = (result: { ok: boolean; error?: { code: string } }): string => (result.ok ? 'ok' : (result.error?.code ?? ''));
+const code = (result: { ok: boolean; error?: { code: string } }): string =>
+  result.ok ? 'ok' : (result.error?.code ?? '');
 const catalogue = (): Catalogue => value(loadCatalogue(open.db));
 const rowOf = (id: string): Catalogue['rows'][number] => {
   const row = catalogue().rows.find((r) => r.product.id === id);
@@ -40,25 +43,61 @@ describe('the catalogue', () => {
   it('says what is as shipped, changed here, and the studio’s own', () => {
     const film = rowOf('film-hard');
     expect(film.origin).toBe('shipped');
-    value(saveProduct(open.db, { version: film.version, product: { ...film.product, priceMinorPerKg: 2600 }, stocked: true }));
+    value(
+      saveProduct(open.db, {
+        version: film.version,
+        product: { ...film.product, priceMinorPerKg: 2600 },
+        stocked: true,
+      }),
+    );
     expect(rowOf('film-hard').origin).toBe('changed');
-    value(saveProduct(open.db, { version: null, product: { ...film.product, id: 'house-film', name: 'House film wax, beads' }, stocked: true }));
+    value(
+      saveProduct(open.db, {
+        version: null,
+        product: { ...film.product, id: 'house-film', name: 'House film wax, beads' },
+        stocked: true,
+      }),
+    );
     expect(rowOf('house-film').origin).toBe('own');
   });
   it('refuses what cannot be worked with, a second of an id, a stale version and an unknown one, and changes nothing', () => {
     const film = rowOf('film-hard');
     const wrong: Product = { ...film.product, grip: 3 };
-    expect(saveProduct(open.db, { version: film.version, product: wrong, stocked: true })).toMatchObject({ ok: false, error: { code: 'invalid', details: [{ path: 'grip' }] } });
+    expect(saveProduct(open.db, { version: film.version, product: wrong, stocked: true })).toMatchObject({
+      ok: false,
+      error: { code: 'invalid', details: [{ path: 'grip' }] },
+    });
     expect(code(saveProduct(open.db, { version: null, product: film.product, stocked: true }))).toBe('refused');
-    expect(code(saveProduct(open.db, { version: film.version + 1, product: film.product, stocked: true }))).toBe('stale');
-    expect(code(saveProduct(open.db, { version: 1, product: { ...film.product, id: 'never-seen' }, stocked: true }))).toBe('not-found');
+    expect(code(saveProduct(open.db, { version: film.version + 1, product: film.product, stocked: true }))).toBe(
+      'stale',
+    );
+    expect(
+      code(saveProduct(open.db, { version: 1, product: { ...film.product, id: 'never-seen' }, stocked: true })),
+    ).toBe('not-found');
     expect(rowOf('film-hard')).toEqual(film);
   });
   it('off the shelf a product is planned with no more, also where it was taken by hand; the last one stays', () => {
     const { id, bench } = opened('ottilie');
     const [zone] = bench.zones;
     if (!zone) throw new Error('a zone');
-    const forced = value(saveChart(open.db, id, zone, { version: bench.visit.version, data: { ...zone.data, product: 'cream-hard', way: 'with', reason: 'likes it', heat: { product: 'cream-hard', touchC: 53, reason: 'likes it' } } }, NOW));
+    const forced = value(
+      saveChart(
+        open.db,
+        id,
+        zone,
+        {
+          version: bench.visit.version,
+          data: {
+            ...zone.data,
+            product: 'cream-hard',
+            way: 'with',
+            reason: 'likes it',
+            heat: { product: 'cream-hard', touchC: 53, reason: 'likes it' },
+          },
+        },
+        NOW,
+      ),
+    );
     expect(forced.plan.zones[0]?.choice?.product).toBe('cream-hard');
     const cream = rowOf('cream-hard');
     value(saveProduct(open.db, { version: cream.version, product: cream.product, stocked: false }));
@@ -66,21 +105,51 @@ describe('the catalogue', () => {
     expect(after.faults).toEqual([]);
     expect(after.plan.zones[0]?.choice?.product).not.toBe('cream-hard');
     expect(after.zones[0]?.data.product).toBe('cream-hard');
-    for (const row of catalogue().rows.filter((r) => r.stocked).slice(1)) value(saveProduct(open.db, { version: row.version, product: row.product, stocked: false }));
+    for (const row of catalogue()
+      .rows.filter((r) => r.stocked)
+      .slice(1)) {
+      value(saveProduct(open.db, { version: row.version, product: row.product, stocked: false }));
+    }
     const [last] = catalogue().rows.filter((r) => r.stocked);
-    expect(last && code(saveProduct(open.db, { version: last.version, product: last.product, stocked: false }))).toBe('refused');
+    expect(last && code(saveProduct(open.db, { version: last.version, product: last.product, stocked: false }))).toBe(
+      'refused',
+    );
   });
   it('a slab beyond the label is refused by its field; one that a corrected label no longer allows is planned as usual', () => {
     const { id, bench } = opened('ottilie');
     const [zone] = bench.zones;
     if (!zone) throw new Error('a zone');
-    const asked = (thicknessMm: number, version: number) => saveChart(open.db, id, zone, { version, data: { ...zone.data, product: 'film-hard', way: 'with', heat: { product: 'film-hard', thicknessMm, reason: 'tried' } } }, NOW);
-    expect(asked(5, bench.visit.version)).toMatchObject({ ok: false, error: { code: 'invalid', details: [{ path: 'data.heat.thicknessMm' }] } });
+    const asked = (thicknessMm: number, version: number) =>
+      saveChart(
+        open.db,
+        id,
+        zone,
+        {
+          version,
+          data: {
+            ...zone.data,
+            product: 'film-hard',
+            way: 'with',
+            heat: { product: 'film-hard', thicknessMm, reason: 'tried' },
+          },
+        },
+        NOW,
+      );
+    expect(asked(5, bench.visit.version)).toMatchObject({
+      ok: false,
+      error: { code: 'invalid', details: [{ path: 'data.heat.thicknessMm' }] },
+    });
     expect(value(asked(2.8, bench.visit.version)).plan.zones[0]?.heat?.thicknessMm).toBe(2.8);
     const { product, version } = rowOf('film-hard');
     const { tab } = product.manners;
     if (!tab) throw new Error('film wax has a tab');
-    value(saveProduct(open.db, { version, stocked: true, product: { ...product, manners: { tab: { ...tab, thicknessMm: { min: 1.5, usual: 2, max: 2.4 } } } } }));
+    value(
+      saveProduct(open.db, {
+        version,
+        stocked: true,
+        product: { ...product, manners: { tab: { ...tab, thicknessMm: { min: 1.5, usual: 2, max: 2.4 } } } },
+      }),
+    );
     const after = value(loadBench(open.db, id, NOW));
     expect(after.faults).toEqual([]);
     expect(after.plan.zones[0]?.heat?.thicknessMm).toBe(2);
@@ -91,20 +160,39 @@ describe('the catalogue', () => {
     const text = exportProducts(open.db);
     expect(value(importProducts(open.db, { text, commit: false })).lines.every((l) => l.does === 'same')).toBe(true);
     const file = JSON.parse(text) as { products: Product[] };
-    const changed = JSON.stringify({ ...file, products: [...file.products.map((p) => (p.id === 'soft' ? { ...p, packKg: 0.4 } : p)), { ...file.products[0], id: 'other-film', name: 'Other film wax' }] });
+    const changed = JSON.stringify({
+      ...file,
+      products: [
+        ...file.products.map((p) => (p.id === 'soft' ? { ...p, packKg: 0.4 } : p)),
+        { ...file.products[0], id: 'other-film', name: 'Other film wax' },
+      ],
+    });
     const preview = value(importProducts(open.db, { text: changed, commit: false }));
-    expect(preview.lines.filter((l) => l.does !== 'same').map((l) => `${l.id} ${l.does}`)).toEqual(['soft changes', 'other-film new']);
+    expect(preview.lines.filter((l) => l.does !== 'same').map((l) => `${l.id} ${l.does}`)).toEqual([
+      'soft changes',
+      'other-film new',
+    ]);
     expect(rowOf('soft').product.packKg).toBe(0.8);
     value(importProducts(open.db, { text: changed, commit: true }));
     expect(rowOf('soft')).toMatchObject({ stocked: false, product: { packKg: 0.4 } });
     expect(rowOf('other-film').stocked).toBe(true);
     const before = exportProducts(open.db);
-    expect(code(importProducts(open.db, { text: changed.replace('"grip":0.85', '"grip":9'), commit: true }))).toBe('invalid');
+    expect(code(importProducts(open.db, { text: changed.replace('"grip":0.85', '"grip":9'), commit: true }))).toBe(
+      'invalid',
+    );
     expect(exportProducts(open.db)).toBe(before);
   });
   it('weights move what is planned, and as shipped leave no trace', () => {
     const { id, bench } = opened('ottilie');
-    const only = { ...SHIPPED_WEIGHTS, removed: 0, minutes: 0, coarseHard: 0, fineSoft: 0, cost: 5 * SHIPPED_WEIGHTS.cost, broken: 5 * SHIPPED_WEIGHTS.broken };
+    const only = {
+      ...SHIPPED_WEIGHTS,
+      removed: 0,
+      minutes: 0,
+      coarseHard: 0,
+      fineSoft: 0,
+      cost: 5 * SHIPPED_WEIGHTS.cost,
+      broken: 5 * SHIPPED_WEIGHTS.broken,
+    };
     const saved = value(saveWeights(open.db, { version: catalogue().studioVersion, weights: only }));
     expect(saved.weights).toEqual(only);
     const [now, was] = [value(loadBench(open.db, id, NOW)), bench];
@@ -121,10 +209,31 @@ describe('how wax felt before', () => {
     const before = feltBefore(open.db, 'ottilie');
     let { version } = bench.visit;
     for (const zone of bench.zones) {
-      const reading = { v: 1, removedPct: 96, brokenPct: 2, left: 'none', leftKind: 'none', bleeding: 'none', skin: 'pink', tweezed: 0, heatFelt: 'too-warm', note: '' } as const;
+      const reading = {
+        v: 1,
+        removedPct: 96,
+        brokenPct: 2,
+        left: 'none',
+        leftKind: 'none',
+        bleeding: 'none',
+        skin: 'pink',
+        tweezed: 0,
+        heatFelt: 'too-warm',
+        note: '',
+      } as const;
       version = value(saveReading(open.db, id, zone, { version, data: reading }, NOW)).visit.version;
     }
-    value(appendJournal(open.db, id, [{ id: 'w1', atMs: NOW, kind: 'wrist', product: bench.plan.zones[0]?.choice?.product ?? '' }, { id: 'l1', atMs: NOW + 1000, kind: 'laid', strip: bench.plan.zones[0]?.strips[0]?.id ?? '' }], NOW));
+    value(
+      appendJournal(
+        open.db,
+        id,
+        [
+          { id: 'w1', atMs: NOW, kind: 'wrist', product: bench.plan.zones[0]?.choice?.product ?? '' },
+          { id: 'l1', atMs: NOW + 1000, kind: 'laid', strip: bench.plan.zones[0]?.strips[0]?.id ?? '' },
+        ],
+        NOW,
+      ),
+    );
     value(closeVisit(open.db, id, { version, next: null }, NOW));
     const after = feltBefore(open.db, 'ottilie');
     // both sides felt alike: counted once
@@ -140,9 +249,17 @@ describe('the price list', () => {
   it('is kept whole with its version; a stale one gets what is newer; a service that is not there is refused', () => {
     const { money, studioVersion } = value(loadPrices(open.db));
     const dearer = { ...money, priceMinor: { ...money.priceMinor, underarms: 2050 } };
-    expect(savePrices(open.db, { version: studioVersion, money: dearer })).toMatchObject({ ok: true, value: { money: { priceMinor: { underarms: 2050 } }, studioVersion: studioVersion + 1 } });
-    expect(savePrices(open.db, { version: studioVersion, money })).toMatchObject({ ok: false, error: { code: 'stale', newer: { money: dearer } } });
-    expect(code(savePrices(open.db, { version: studioVersion + 1, money: { ...money, priceMinor: { nonsense: 1 } } }))).toBe('refused');
+    expect(savePrices(open.db, { version: studioVersion, money: dearer })).toMatchObject({
+      ok: true,
+      value: { money: { priceMinor: { underarms: 2050 } }, studioVersion: studioVersion + 1 },
+    });
+    expect(savePrices(open.db, { version: studioVersion, money })).toMatchObject({
+      ok: false,
+      error: { code: 'stale', newer: { money: dearer } },
+    });
+    expect(
+      code(savePrices(open.db, { version: studioVersion + 1, money: { ...money, priceMinor: { nonsense: 1 } } })),
+    ).toBe('refused');
     // the other settings stand as they were
     expect(readStudio(open.db)?.settings).toMatchObject({ roomC: 22, readySign: 'no-thread', money: dearer });
   });

@@ -1,4 +1,5 @@
-// The studio's catalogue: what it works with, as it is entered, changed, put on or off the shelf, taken in from a file and written to one.
+// The studio's catalogue: what it works with, as it is entered, changed, put on or off the shelf, taken in from a file
+// and written to one.
 
 import 'server-only';
 import { SHIPPED_WEIGHTS, WEIGHT_NAMES, type Weights } from '../../core/matching';
@@ -7,7 +8,15 @@ import { ok } from '../../core/shared';
 import { readProducts as readProductFile, writeProducts } from '../../formats/productFile';
 import type { Db } from '../db/openDatabase';
 import { notFound, refused, stale, type ServiceResult } from '../errors';
-import { allProducts, insertProduct, readProduct, readStudio, setSettings, updateProduct, type ProductRow } from '../repos/studioRepo';
+import {
+  allProducts,
+  insertProduct,
+  readProduct,
+  readStudio,
+  setSettings,
+  updateProduct,
+  type ProductRow,
+} from '../repos/studioRepo';
 
 export interface CatalogueRow {
   readonly product: Product;
@@ -27,7 +36,12 @@ export interface Catalogue {
 
 function rowOf({ data, stocked, version }: ProductRow): CatalogueRow {
   const shipped = SHIPPED_PRODUCTS.find((p) => p.id === data.product.id);
-  return { product: data.product, stocked, version, origin: !shipped ? 'own' : JSON.stringify(shipped) === JSON.stringify(data.product) ? 'shipped' : 'changed' };
+  return {
+    product: data.product,
+    stocked,
+    version,
+    origin: !shipped ? 'own' : JSON.stringify(shipped) === JSON.stringify(data.product) ? 'shipped' : 'changed',
+  };
 }
 
 export function loadCatalogue(db: Db): ServiceResult<Catalogue> {
@@ -35,14 +49,25 @@ export function loadCatalogue(db: Db): ServiceResult<Catalogue> {
   if (!studio) return notFound('studio');
   const weights: { -readonly [K in keyof Weights]: number } = { ...SHIPPED_WEIGHTS };
   for (const name of WEIGHT_NAMES) weights[name] = studio.settings.weights?.[name] ?? weights[name];
-  return ok({ rows: allProducts(db).map(rowOf), currency: studio.currency, roomC: studio.settings.roomC, weights, studioVersion: studio.version });
+  return ok({
+    rows: allProducts(db).map(rowOf),
+    currency: studio.currency,
+    roomC: studio.settings.roomC,
+    weights,
+    studioVersion: studio.version,
+  });
 }
 
-const invalid = (faults: readonly { readonly path: string; readonly message: string }[]): ServiceResult<never> =>
-  ({ ok: false, error: { code: 'invalid', message: 'The product cannot be kept like this. Nothing was changed.', details: faults } });
+const invalid = (faults: readonly { readonly path: string; readonly message: string }[]): ServiceResult<never> => ({
+  ok: false,
+  error: { code: 'invalid', message: 'The product cannot be kept like this. Nothing was changed.', details: faults },
+});
 
 /** Enters a product (`version` null) or changes one; the last product on the shelf stays there. */
-export function saveProduct(db: Db, body: { readonly version: number | null; readonly product: Product; readonly stocked: boolean }): ServiceResult<Catalogue> {
+export function saveProduct(
+  db: Db,
+  body: { readonly version: number | null; readonly product: Product; readonly stocked: boolean },
+): ServiceResult<Catalogue> {
   const faults = productFaults(body.product);
   if (faults.length > 0) return invalid(faults);
   const known = readProduct(db, body.product.id);
@@ -52,8 +77,12 @@ export function saveProduct(db: Db, body: { readonly version: number | null; rea
     return loadCatalogue(db);
   }
   if (!known) return notFound('product');
-  if (!body.stocked && !allProducts(db).some((p) => p.stocked && p.id !== known.id)) return refused('The last product on the shelf stays there: nothing could be planned without it.', 'stocked');
-  if (known.version !== body.version || !updateProduct(db, body.product, body.stocked, body.version)) return stale(rowOf(known));
+  if (!body.stocked && !allProducts(db).some((p) => p.stocked && p.id !== known.id)) {
+    return refused('The last product on the shelf stays there: nothing could be planned without it.', 'stocked');
+  }
+  if (known.version !== body.version || !updateProduct(db, body.product, body.stocked, body.version)) {
+    return stale(rowOf(known));
+  }
   return loadCatalogue(db);
 }
 
@@ -63,13 +92,29 @@ export interface ProductImport {
 }
 
 /** Shows what a file would do, or does it: all of it or nothing. What is off the shelf stays off. */
-export function importProducts(db: Db, body: { readonly text: string; readonly commit: boolean }): ServiceResult<ProductImport> {
+export function importProducts(
+  db: Db,
+  body: { readonly text: string; readonly commit: boolean },
+): ServiceResult<ProductImport> {
   const read = readProductFile(body.text);
-  if (!read.ok) return { ok: false, error: { code: 'invalid', message: 'The file cannot be taken in. Nothing was changed.', details: read.faults } };
+  if (!read.ok) {
+    return {
+      ok: false,
+      error: { code: 'invalid', message: 'The file cannot be taken in. Nothing was changed.', details: read.faults },
+    };
+  }
   const known = new Map(allProducts(db).map((p) => [p.id, p]));
   const lines = read.value.map((p) => {
     const row = known.get(p.id);
-    return { id: p.id, name: p.name, does: !row ? 'new' as const : JSON.stringify(row.data.product) === JSON.stringify(p) ? 'same' as const : 'changes' as const };
+    return {
+      id: p.id,
+      name: p.name,
+      does: !row
+        ? ('new' as const)
+        : JSON.stringify(row.data.product) === JSON.stringify(p)
+          ? ('same' as const)
+          : ('changes' as const),
+    };
   });
   if (!body.commit) return ok({ lines, catalogue: null });
   db.transaction((tx) => {
@@ -86,10 +131,15 @@ export function importProducts(db: Db, body: { readonly text: string; readonly c
 export const exportProducts = (db: Db): string => writeProducts(allProducts(db).map((p) => p.data.product));
 
 /** Sets what counts when products are compared; a weight as shipped is not kept. */
-export function saveWeights(db: Db, body: { readonly version: number; readonly weights: Weights }): ServiceResult<Catalogue> {
+export function saveWeights(
+  db: Db,
+  body: { readonly version: number; readonly weights: Weights },
+): ServiceResult<Catalogue> {
   const studio = readStudio(db);
   if (!studio) return notFound('studio');
-  const own = Object.fromEntries(WEIGHT_NAMES.filter((n) => body.weights[n] !== SHIPPED_WEIGHTS[n]).map((n) => [n, body.weights[n]]));
+  const own = Object.fromEntries(
+    WEIGHT_NAMES.filter((n) => body.weights[n] !== SHIPPED_WEIGHTS[n]).map((n) => [n, body.weights[n]]),
+  );
   const settings = { ...studio.settings, weights: Object.keys(own).length === 0 ? undefined : own };
   if (studio.version !== body.version || !setSettings(db, settings, body.version)) {
     const newer = loadCatalogue(db);

@@ -1,5 +1,5 @@
-// Changes of an open visit: consultation, zones, charts, readings. Each checks the version and writes in one transaction; a stale
-// version gets what is newer and changes nothing.
+// Changes of an open visit: consultation, zones, charts, readings. Each checks the version and writes in one
+// transaction; a stale version gets what is newer and changes nothing.
 
 import 'server-only';
 import { INSIDE, type Side, type ZoneId } from '../../core/anatomy';
@@ -19,7 +19,14 @@ import { buildCase, slabFits } from './planCase';
 type Failure = { readonly ok: false; readonly error: ServiceError };
 
 /** Runs a change on an open visit of the expected version and answers with the new bench. */
-function change(db: Db, visitId: string, version: number, nowMs: number, columns: Partial<VisitRow>, write: (tx: DbOrTx, visit: VisitRow) => Failure | void): ServiceResult<Bench> {
+function change(
+  db: Db,
+  visitId: string,
+  version: number,
+  nowMs: number,
+  columns: Partial<VisitRow>,
+  write: (tx: DbOrTx, visit: VisitRow) => Failure | void,
+): ServiceResult<Bench> {
   const visit = readVisit(db, visitId);
   if (!visit) return notFound('visit');
   if (visit.status === 'closed') return refused('The visit is closed; its record stands as it is.', 'visit');
@@ -37,7 +44,12 @@ function change(db: Db, visitId: string, version: number, nowMs: number, columns
 }
 
 /** Saves the consultation; a confirmed one keeps the rules and the answer that it was judged by. */
-export function saveConsult(db: Db, visitId: string, body: { version: number; consult: Consult }, nowMs: number): ServiceResult<Bench> {
+export function saveConsult(
+  db: Db,
+  visitId: string,
+  body: { version: number; consult: Consult },
+  nowMs: number,
+): ServiceResult<Bench> {
   const fault = overrideFault(db, body.consult);
   if (fault) return fault;
   const visit = readVisit(db, visitId);
@@ -47,7 +59,12 @@ export function saveConsult(db: Db, visitId: string, body: { version: number; co
 }
 
 /** Sets which zones the visit has; charts of zones that stay are kept. */
-export function setZones(db: Db, visitId: string, body: { version: number; zones: readonly ZoneRef[] }, nowMs: number): ServiceResult<Bench> {
+export function setZones(
+  db: Db,
+  visitId: string,
+  body: { version: number; zones: readonly ZoneRef[] },
+  nowMs: number,
+): ServiceResult<Bench> {
   const fault = zoneRefFault(body.zones) ?? insideFault(body.zones);
   if (fault) return refused(fault, 'zones');
   return change(db, visitId, body.version, nowMs, {}, (tx, visit) => {
@@ -60,13 +77,18 @@ export function setZones(db: Db, visitId: string, body: { version: number; zones
     };
     const kept = new Map(chartsOf(tx, visitId).map((c) => [`${c.zone}/${c.side}`, c]));
     const wanted = new Set(body.zones.map(zoneKeyOf));
-    for (const [key, c] of kept) if (!wanted.has(key)) dropChart(tx, visitId, c.zone as ZoneId, c.side); // zones are checked on the way in
-    body.zones.forEach((z, place) => putChart(tx, visitId, z.zone, z.side, place, kept.get(zoneKeyOf(z))?.data ?? fresh(z)));
+    // zones are checked on the way in
+    for (const [key, c] of kept) if (!wanted.has(key)) dropChart(tx, visitId, c.zone as ZoneId, c.side);
+    body.zones.forEach((z, place) =>
+      putChart(tx, visitId, z.zone, z.side, place, kept.get(zoneKeyOf(z))?.data ?? fresh(z)),
+    );
   });
 }
 
 function insideFault(zones: readonly ZoneRef[]): string | null {
-  const inner = zones.find((z) => (INSIDE[z.zone] ?? []).some((outer) => zones.some((o) => o.zone === outer && o.side === z.side)));
+  const inner = zones.find((z) =>
+    (INSIDE[z.zone] ?? []).some((outer) => zones.some((o) => o.zone === outer && o.side === z.side)),
+  );
   return inner ? `${inner.zone} lies inside another zone of this visit.` : null;
 }
 
@@ -76,23 +98,47 @@ export interface ZoneTarget {
 }
 
 /** Saves one zone's chart if the whole visit can still be planned with it. */
-export function saveChart(db: Db, visitId: string, target: ZoneTarget, body: { version: number; data: ChartData }, nowMs: number): ServiceResult<Bench> {
+export function saveChart(
+  db: Db,
+  visitId: string,
+  target: ZoneTarget,
+  body: { version: number; data: ChartData },
+  nowMs: number,
+): ServiceResult<Bench> {
   const row = chartsOf(db, visitId).find((c) => c.zone === target.zone && c.side === target.side);
   if (!readVisit(db, visitId) || !row) return notFound('zone of this visit');
   return change(db, visitId, body.version, nowMs, {}, (tx, visit) => {
     const found = partsOf(db, visit);
     if (found) {
-      const zones = found.parts.zones.map((z) => (z.zone === target.zone && z.side === target.side ? { ...z, data: body.data } : z)).filter((z) => z.zone === target.zone && z.side === target.side);
-      const slab = body.data.heat && !slabFits(body.data.heat, found.parts.products) ? [{ path: 'data.heat.thicknessMm', message: 'The label of this product does not allow that thickness.' }] : [];
+      const zones = found.parts.zones
+        .map((z) => (z.zone === target.zone && z.side === target.side ? { ...z, data: body.data } : z))
+        .filter((z) => z.zone === target.zone && z.side === target.side);
+      const slab =
+        body.data.heat && !slabFits(body.data.heat, found.parts.products)
+          ? [{ path: 'data.heat.thicknessMm', message: 'The label of this product does not allow that thickness.' }]
+          : [];
       const faults = [...slab, ...caseFaults(buildCase({ ...found.parts, zones }), found.parts.products)];
-      if (faults.length > 0) return { ok: false, error: { code: 'invalid', message: 'The chart cannot be planned. Nothing was changed.', details: faults } };
+      if (faults.length > 0) {
+        return {
+          ok: false,
+          error: { code: 'invalid', message: 'The chart cannot be planned. Nothing was changed.', details: faults },
+        };
+      }
     }
     putChart(tx, visitId, row.zone as ZoneId, row.side, row.place, body.data); // zones are checked on the way in
   });
 }
 
-export function saveReading(db: Db, visitId: string, target: ZoneTarget, body: { version: number; data: Reading }, nowMs: number): ServiceResult<Bench> {
+export function saveReading(
+  db: Db,
+  visitId: string,
+  target: ZoneTarget,
+  body: { version: number; data: Reading },
+  nowMs: number,
+): ServiceResult<Bench> {
   const row = chartsOf(db, visitId).find((c) => c.zone === target.zone && c.side === target.side);
   if (!readVisit(db, visitId) || !row) return notFound('zone of this visit');
-  return change(db, visitId, body.version, nowMs, {}, (tx) => putReading(tx, visitId, row.zone as ZoneId, row.side as Side, body.data)); // zones are checked on the way in
+  return change(db, visitId, body.version, nowMs, {}, (tx) =>
+    putReading(tx, visitId, row.zone as ZoneId, row.side as Side, body.data),
+  ); // zones are checked on the way in
 }

@@ -1,5 +1,5 @@
-// The client's side of the form: handed over, filled in, signed, taken back. What the client writes is kept at every step; a
-// signature, the words signed and the answers in the consultation are written together or not at all.
+// The client's side of the form: handed over, filled in, signed, taken back. What the client writes is kept at every
+// step; a signature, the words signed and the answers in the consultation are written together or not at all.
 
 import 'server-only';
 import { randomUUID } from 'node:crypto';
@@ -16,23 +16,52 @@ import { closedVisits, readVisit, updateVisit } from '../repos/visitRepo';
 import { standingFacts } from './openVisit';
 import { hashPin, personOfPin, waitAfterMs } from './pin';
 
-const EMPTY: FormData = { v: 1, answers: [], noLonger: [], spots: [], bornOn: null, words: '', guardianName: '', page: 0 };
+const EMPTY: FormData = {
+  v: 1,
+  answers: [],
+  noLonger: [],
+  spots: [],
+  bornOn: null,
+  words: '',
+  guardianName: '',
+  page: 0,
+};
 
-/** Hands the tablet over: a form that was begun and taken back is gone on with. Without any PIN in the studio one is chosen first. */
-export function handOver(db: Db, visitId: string, body: { readonly personId: string; readonly newPin?: string | undefined }, nowMs: number): ServiceResult<{ readonly formId: string }> {
+/**
+ * Hands the tablet over: a form that was begun and taken back is gone on with. Without any PIN in the studio one is
+ * chosen first.
+ */
+export function handOver(
+  db: Db,
+  visitId: string,
+  body: { readonly personId: string; readonly newPin?: string | undefined },
+  nowMs: number,
+): ServiceResult<{ readonly formId: string }> {
   const visit = readVisit(db, visitId);
   if (!visit) return notFound('visit');
   if (visit.status === 'closed') return refused('The visit is closed; its record stands as it is.', 'visit');
   const person = readPerson(db, body.personId);
   if (!person) return notFound('person');
-  if (person.pinHash === null && body.newPin === undefined) return refused('Choose a PIN first: with it you take the tablet back.', 'newPin');
-  if (person.pinHash !== null && body.newPin !== undefined) return refused('A PIN is set already; it is changed in the studio’s settings.', 'newPin');
+  if (person.pinHash === null && body.newPin === undefined) {
+    return refused('Choose a PIN first: with it you take the tablet back.', 'newPin');
+  }
+  if (person.pinHash !== null && body.newPin !== undefined) {
+    return refused('A PIN is set already; it is changed in the studio’s settings.', 'newPin');
+  }
   const [last] = formsOf(db, visitId);
   const formId = last && last.state !== 'signed' ? last.id : randomUUID();
   db.transaction((tx) => {
     if (body.newPin !== undefined) setPin(tx, person.id, hashPin(body.newPin));
     if (last && last.id === formId) updateForm(tx, formId, last.version, { state: 'filling', endedAtMs: null });
-    else insertForm(tx, { id: formId, visitId, clientId: visit.clientId, data: last ? { ...last.data, page: 0 } : EMPTY, createdAtMs: nowMs });
+    else {
+      insertForm(tx, {
+        id: formId,
+        visitId,
+        clientId: visit.clientId,
+        data: last ? { ...last.data, page: 0 } : EMPTY,
+        createdAtMs: nowMs,
+      });
+    }
   });
   return ok({ formId });
 }
@@ -53,7 +82,10 @@ export interface ClientForm {
   readonly studioName: string;
 }
 
-const clientLabel = (fact: Fact): string => QUESTIONS.flatMap((q) => q.choices.map((c) => ({ ...c, yes: c.label.startsWith('Yes'), q: q.text }))).find((c) => c.fact === fact && !c.yes)?.label ?? FACT_WORDS[fact];
+const clientLabel = (fact: Fact): string =>
+  QUESTIONS.flatMap((q) => q.choices.map((c) => ({ ...c, yes: c.label.startsWith('Yes'), q: q.text }))).find(
+    (c) => c.fact === fact && !c.yes,
+  )?.label ?? FACT_WORDS[fact];
 
 export function loadForm(db: Db, formId: string): ServiceResult<ClientForm> {
   const form = readForm(db, formId);
@@ -61,13 +93,25 @@ export function loadForm(db: Db, formId: string): ServiceResult<ClientForm> {
   const client = form && readClient(db, form.clientId);
   if (!form || !visit || !client) return notFound('form');
   return ok({
-    id: form.id, version: form.version, state: form.state, data: form.data, on: visit.onDate, clientName: client.name, bornOn: client.bornOn, lastOn: closedVisits(db, client.id)[0]?.onDate ?? null,
+    id: form.id,
+    version: form.version,
+    state: form.state,
+    data: form.data,
+    on: visit.onDate,
+    clientName: client.name,
+    bornOn: client.bornOn,
+    lastOn: closedVisits(db, client.id)[0]?.onDate ?? null,
     standing: standingFacts(client.profile, visit.onDate).map((f) => ({ fact: f.fact, label: clientLabel(f.fact) })),
-    consent: CONSENT_TEXT, studioName: readStudio(db)?.name ?? '',
+    consent: CONSENT_TEXT,
+    studioName: readStudio(db)?.name ?? '',
   });
 }
 
-export function saveForm(db: Db, formId: string, body: { readonly version: number; readonly data: FormData }): ServiceResult<{ readonly version: number }> {
+export function saveForm(
+  db: Db,
+  formId: string,
+  body: { readonly version: number; readonly data: FormData },
+): ServiceResult<{ readonly version: number }> {
   const form = readForm(db, formId);
   if (!form) return notFound('form');
   if (form.state !== 'filling') return refused('This form is no longer open. What you wrote is kept.', 'state');
@@ -86,34 +130,65 @@ export interface SignForm {
 }
 
 /** First fault that keeps a form from being signed, with its path; null where it may be. */
-function signFault(body: SignForm, clientBornOn: string | null, returning: boolean, on: string): readonly [string, string] | null {
+function signFault(
+  body: SignForm,
+  clientBornOn: string | null,
+  returning: boolean,
+  on: string,
+): readonly [string, string] | null {
   const open = QUESTIONS.find((q) => (!returning || q.eachTime) && !isAnswered(body.data.answers, q.id));
   if (open) return [`“${open.text}” has no answer yet.`, `data.answers.${open.id}`];
   const bornOn = clientBornOn ?? body.data.bornOn;
   if (bornOn === null) return ['The date of birth is missing.', 'data.bornOn'];
   if (bornOn > on) return ['The date of birth lies ahead.', 'data.bornOn'];
-  if (body.signature.kind === 'drawn' && body.signature.strokes.flat().length < 8) return ['The signature is missing.', 'signature'];
-  if (yearsBetween(bornOn, on) < 18 && (body.guardianSignature === null || body.data.guardianName.trim() === '')) return ['Under 18: a parent or guardian signs too.', 'guardianSignature'];
+  if (body.signature.kind === 'drawn' && body.signature.strokes.flat().length < 8) {
+    return ['The signature is missing.', 'signature'];
+  }
+  if (yearsBetween(bornOn, on) < 18 && (body.guardianSignature === null || body.data.guardianName.trim() === '')) {
+    return ['Under 18: a parent or guardian signs too.', 'guardianSignature'];
+  }
   if (!consentTextOf(body.textVersion)) return ['These are not the words of this studio.', 'textVersion'];
   return null;
 }
 
-/** The consultation with what the client has said: the card's lasting facts, less what is no longer so, and the answers. */
-export function mergedConsult(consult: Consult, standing: readonly FoundFact[], data: FormData, on: string, guardian: boolean): Consult {
+/**
+ * The consultation with what the client has said: the card's lasting facts, less what is no longer so, and the answers.
+ */
+export function mergedConsult(
+  consult: Consult,
+  standing: readonly FoundFact[],
+  data: FormData,
+  on: string,
+  guardian: boolean,
+): Consult {
   const { found, asked, unsure } = factsOfAnswers(data.answers, on);
   const stays = standing.filter((f) => !data.noLonger.includes(f.fact) && !found.some((g) => g.fact === f.fact));
   return {
-    ...consult, facts: [...stays, ...found], asked: [...new Set([...asked, ...stays.map((f) => f.fact), ...data.noLonger])], unsure, spots: data.spots as readonly Spot[],
-    consent: true, guardianConsent: consult.guardianConsent || guardian, confirmedAtMs: null, judged: null,
+    ...consult,
+    facts: [...stays, ...found],
+    asked: [...new Set([...asked, ...stays.map((f) => f.fact), ...data.noLonger])],
+    unsure,
+    spots: data.spots as readonly Spot[],
+    consent: true,
+    guardianConsent: consult.guardianConsent || guardian,
+    confirmedAtMs: null,
+    judged: null,
   };
 }
 
-export function signForm(db: Db, formId: string, body: SignForm, nowMs: number): ServiceResult<{ readonly version: number }> {
+export function signForm(
+  db: Db,
+  formId: string,
+  body: SignForm,
+  nowMs: number,
+): ServiceResult<{ readonly version: number }> {
   const form = readForm(db, formId);
   const visit = form && readVisit(db, form.visitId);
   const client = form && readClient(db, form.clientId);
   if (!form || !visit || !client) return notFound('form');
-  if (form.state !== 'filling' || visit.status === 'closed') return refused('This form is no longer open. What you wrote is kept.', 'state');
+  if (form.state !== 'filling' || visit.status === 'closed') {
+    return refused('This form is no longer open. What you wrote is kept.', 'state');
+  }
   if (form.version !== body.version) return stale({ version: form.version, data: form.data });
   const returning = closedVisits(db, client.id).length > 0;
   const fault = signFault(body, client.bornOn, returning, visit.onDate);
@@ -124,27 +199,61 @@ export function signForm(db: Db, formId: string, body: SignForm, nowMs: number):
   const consent = { clientId: client.id, visitId: visit.id, textVersion: text.version, atMs: nowMs };
   db.transaction((tx) => {
     updateForm(tx, formId, body.version, { data: body.data, state: 'signed', endedAtMs: nowMs });
-    insertConsent(tx, { ...consent, id: randomUUID(), words: text.paragraphs.join('\n'), signedBy: 'client', signerName: body.signerName, signature: body.signature });
-    if (guardian) insertConsent(tx, { ...consent, id: randomUUID(), words: [...text.paragraphs, text.guardian].join('\n'), signedBy: 'guardian', signerName: body.data.guardianName, signature: guardian });
-    updateVisit(tx, visit.id, visit.version, { consult: mergedConsult(visit.consult, standing, body.data, visit.onDate, guardian !== null) });
+    insertConsent(tx, {
+      ...consent,
+      id: randomUUID(),
+      words: text.paragraphs.join('\n'),
+      signedBy: 'client',
+      signerName: body.signerName,
+      signature: body.signature,
+    });
+    if (guardian) {
+      insertConsent(tx, {
+        ...consent,
+        id: randomUUID(),
+        words: [...text.paragraphs, text.guardian].join('\n'),
+        signedBy: 'guardian',
+        signerName: body.data.guardianName,
+        signature: guardian,
+      });
+    }
+    updateVisit(tx, visit.id, visit.version, {
+      consult: mergedConsult(visit.consult, standing, body.data, visit.onDate, guardian !== null),
+    });
     updateClient(tx, client.id, client.version, {
       bornOn: client.bornOn ?? body.data.bornOn,
-      profile: { ...client.profile, consentOn: visit.onDate, guardianConsentOn: guardian ? visit.onDate : client.profile.guardianConsentOn },
+      profile: {
+        ...client.profile,
+        consentOn: visit.onDate,
+        guardianConsentOn: guardian ? visit.onDate : client.profile.guardianConsentOn,
+      },
     });
   });
   return ok({ version: body.version + 1 });
 }
 
 /** Takes the tablet back with a practitioner's PIN; an unsigned form is kept as far as it was filled in. */
-export function takeBack(db: Db, formId: string, pin: string, nowMs: number): ServiceResult<{ readonly visitId: string; readonly personId: string }> {
+export function takeBack(
+  db: Db,
+  formId: string,
+  pin: string,
+  nowMs: number,
+): ServiceResult<{ readonly visitId: string; readonly personId: string }> {
   const form = readForm(db, formId);
   if (!form) return notFound('form');
-  if (nowMs < form.pinWaitUntilMs) return refused(`Too many wrong PINs: wait ${Math.ceil((form.pinWaitUntilMs - nowMs) / 1000)} seconds.`, 'pin');
+  if (nowMs < form.pinWaitUntilMs) {
+    return refused(`Too many wrong PINs: wait ${Math.ceil((form.pinWaitUntilMs - nowMs) / 1000)} seconds.`, 'pin');
+  }
   const personId = personOfPin(db, pin);
   if (personId === null) {
     const wrong = form.wrongPins + 1;
     notePins(db, formId, wrong, nowMs + waitAfterMs(wrong));
-    return refused(readPeople(db).some((p) => p.pinHash !== null) ? 'That is not a PIN of this studio.' : 'No PIN has been chosen yet.', 'pin');
+    return refused(
+      readPeople(db).some((p) => p.pinHash !== null)
+        ? 'That is not a PIN of this studio.'
+        : 'No PIN has been chosen yet.',
+      'pin',
+    );
   }
   db.transaction((tx) => {
     notePins(tx, formId, 0, 0);

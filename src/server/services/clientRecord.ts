@@ -1,11 +1,18 @@
-// One client's whole record as one value: card, history of the card, visits with charts, readings and journal, consents, forms,
-// messages and bookings. What is exported, and what the readable print is made from.
+// One client's whole record as one value: card, history of the card, visits with charts, readings and journal,
+// consents, forms, messages and bookings. What is exported, and what the readable print is made from.
 
 import 'server-only';
 import { ok } from '../../core/shared';
 import type { Db } from '../db/openDatabase';
 import { notFound, type ServiceResult } from '../errors';
-import { bookingsOfClient, editsOf, readClient, type BookingRow, type ClientEditRow, type ClientRow } from '../repos/clientRepo';
+import {
+  bookingsOfClient,
+  editsOf,
+  readClient,
+  type BookingRow,
+  type ClientEditRow,
+  type ClientRow,
+} from '../repos/clientRepo';
 import { consentsOf, formsOf, messagesOf, type ConsentRow, type MessageRow } from '../repos/formRepo';
 import { readPerson, readStudio } from '../repos/studioRepo';
 import { allVisits, careOf, chartsOf, journalOf, readingsOf, readPlan } from '../repos/visitRepo';
@@ -28,16 +35,44 @@ export function clientRecord(db: Db, clientId: string, nowMs: number): ServiceRe
   const client = readClient(db, clientId);
   if (!client) return notFound('client');
   return ok({
-    format: 'strickle-client-record', version: 1, studio: readStudio(db)?.name ?? '', exportedAt: new Date(nowMs).toISOString(), client,
-    edits: editsOf(db, clientId).map(({ personId, ...e }) => ({ ...e, by: personId === null ? '' : (readPerson(db, personId)?.name ?? '') })),
-    consents: consentsOf(db, clientId), messages: messagesOf(db, clientId), bookings: bookingsOfClient(db, clientId),
+    format: 'strickle-client-record',
+    version: 1,
+    studio: readStudio(db)?.name ?? '',
+    exportedAt: new Date(nowMs).toISOString(),
+    client,
+    edits: editsOf(db, clientId).map(({ personId, ...e }) => ({
+      ...e,
+      by: personId === null ? '' : (readPerson(db, personId)?.name ?? ''),
+    })),
+    consents: consentsOf(db, clientId),
+    messages: messagesOf(db, clientId),
+    bookings: bookingsOfClient(db, clientId),
     visits: allVisits(db, clientId).map((v) => {
       const plan = v.planHash === null ? undefined : readPlan(db, v.planHash);
       return {
-        id: v.id, onDate: v.onDate, status: v.status, endedAs: v.endedAs, by: readPerson(db, v.personId)?.name ?? '', consult: v.consult,
-        charts: chartsOf(db, v.id).map(({ zone, side, data }) => ({ zone, side, data })), readings: readingsOf(db, v.id).map(({ zone, side, data }) => ({ zone, side, data })),
-        journal: journalOf(db, v.id), care: careOf(db, v.id), forms: formsOf(db, v.id).map(({ state, data, createdAtMs, endedAtMs }) => ({ state, data, createdAtMs, endedAtMs })),
-        worked: plan?.zones.map(({ zone, side, choice, heat }) => ({ zone, side, choice, targetC: heat?.workingC.target ?? null })) ?? [],
+        id: v.id,
+        onDate: v.onDate,
+        status: v.status,
+        endedAs: v.endedAs,
+        by: readPerson(db, v.personId)?.name ?? '',
+        consult: v.consult,
+        charts: chartsOf(db, v.id).map(({ zone, side, data }) => ({ zone, side, data })),
+        readings: readingsOf(db, v.id).map(({ zone, side, data }) => ({ zone, side, data })),
+        journal: journalOf(db, v.id),
+        care: careOf(db, v.id),
+        forms: formsOf(db, v.id).map(({ state, data, createdAtMs, endedAtMs }) => ({
+          state,
+          data,
+          createdAtMs,
+          endedAtMs,
+        })),
+        worked:
+          plan?.zones.map(({ zone, side, choice, heat }) => ({
+            zone,
+            side,
+            choice,
+            targetC: heat?.workingC.target ?? null,
+          })) ?? [],
       };
     }),
   });

@@ -2,7 +2,16 @@
 
 import 'server-only';
 import { randomUUID } from 'node:crypto';
-import { bookingsOfClient, editsOf, findClients, insertClient, insertEdit, readClient, updateClient, type ClientRow } from '../repos/clientRepo';
+import {
+  bookingsOfClient,
+  editsOf,
+  findClients,
+  insertClient,
+  insertEdit,
+  readClient,
+  updateClient,
+  type ClientRow,
+} from '../repos/clientRepo';
 import { consentsOf, messagesOf } from '../repos/formRepo';
 import { allVisits, chartsOf, closedVisits, readingsOf, readPlan, visitOfBooking } from '../repos/visitRepo';
 import { learnGrowth, observationsOf } from '../../core/hair';
@@ -30,13 +39,30 @@ export interface ClientLine {
 const MOST_LINES = 60;
 
 export const emptyProfile: ClientProfile = {
-  v: 2, statureCm: null, massKg: null, sensitivity: 3, skin: 'normal', ingrownProne: false, standing: [], reactions: [], patchTests: [], consentOn: null, guardianConsentOn: null, blackout: [],
+  v: 2,
+  statureCm: null,
+  massKg: null,
+  sensitivity: 3,
+  skin: 'normal',
+  ingrownProne: false,
+  standing: [],
+  reactions: [],
+  patchTests: [],
+  consentOn: null,
+  guardianConsentOn: null,
+  blackout: [],
 };
 
 /** @param archived looks among the cards that were put away instead */
 export function searchClients(db: Db, query: string, nowMs: number, archived = false): readonly ClientLine[] {
   const on = civilDateAt(nowMs, readStudio(db)?.timeZone ?? 'UTC');
-  return findClients(db, query, MOST_LINES, archived).map((c) => ({ id: c.id, name: c.name, byline: c.byline, phone: c.phone, alerts: alertsOf(c, on) }));
+  return findClients(db, query, MOST_LINES, archived).map((c) => ({
+    id: c.id,
+    name: c.name,
+    byline: c.byline,
+    phone: c.phone,
+    alerts: alertsOf(c, on),
+  }));
 }
 
 export interface ClientFields {
@@ -55,7 +81,13 @@ export function createClient(db: Db, fields: ClientFields, nowMs: number): Servi
 }
 
 /** Changes a card and writes down who changed what. */
-export function changeClient(db: Db, id: string, { version, ...fields }: ClientFields & { readonly version: number }, personId: string | null, nowMs: number): ServiceResult<ClientRow> {
+export function changeClient(
+  db: Db,
+  id: string,
+  { version, ...fields }: ClientFields & { readonly version: number },
+  personId: string | null,
+  nowMs: number,
+): ServiceResult<ClientRow> {
   const known = readClient(db, id);
   if (!known) return notFound('client');
   const changes = cardChanges(known, fields);
@@ -69,13 +101,28 @@ export function changeClient(db: Db, id: string, { version, ...fields }: ClientF
 }
 
 /** Puts a card away or takes it out again; nothing of the record is lost. */
-export function archiveClient(db: Db, id: string, body: { readonly version: number; readonly archived: boolean }, personId: string | null, nowMs: number): ServiceResult<ClientRow> {
+export function archiveClient(
+  db: Db,
+  id: string,
+  body: { readonly version: number; readonly archived: boolean },
+  personId: string | null,
+  nowMs: number,
+): ServiceResult<ClientRow> {
   const known = readClient(db, id);
   if (!known) return notFound('client');
-  if (body.archived && bookingsOfClient(db, id).some((b) => b.status === 'booked' && b.startsAtMs > nowMs)) return refused('A visit is booked ahead: give it up first, then put the card away.', 'archived');
+  if (body.archived && bookingsOfClient(db, id).some((b) => b.status === 'booked' && b.startsAtMs > nowMs)) {
+    return refused('A visit is booked ahead: give it up first, then put the card away.', 'archived');
+  }
   const written = db.transaction((tx) => {
     if (!updateClient(tx, id, body.version, { archivedAtMs: body.archived ? nowMs : null })) return false;
-    insertEdit(tx, { clientId: id, personId, atMs: nowMs, changes: [{ field: 'card', from: body.archived ? 'in use' : 'put away', to: body.archived ? 'put away' : 'in use' }] });
+    insertEdit(tx, {
+      clientId: id,
+      personId,
+      atMs: nowMs,
+      changes: [
+        { field: 'card', from: body.archived ? 'in use' : 'put away', to: body.archived ? 'put away' : 'in use' },
+      ],
+    });
     return true;
   });
   const now = readClient(db, id);
@@ -86,23 +133,68 @@ export interface ClientCard {
   readonly client: ClientRow;
   readonly alerts: readonly string[];
   readonly timeZone: string;
-  readonly zones: readonly { readonly zone: ZoneId; readonly side: Side; readonly name: string; readonly lastOn: string; readonly lengths: readonly { readonly on: string; readonly lengthMm: number }[]; readonly rateFactor: number; readonly visits: number }[];
+  readonly zones: readonly {
+    readonly zone: ZoneId;
+    readonly side: Side;
+    readonly name: string;
+    readonly lastOn: string;
+    readonly lengths: readonly { readonly on: string; readonly lengthMm: number }[];
+    readonly rateFactor: number;
+    readonly visits: number;
+  }[];
   readonly visits: readonly {
-    readonly id: string; readonly on: string; readonly zones: readonly string[]; readonly product: string; readonly targetC: number | null; readonly felt: string | null; readonly tweezed: number; readonly notes: readonly string[];
+    readonly id: string;
+    readonly on: string;
+    readonly zones: readonly string[];
+    readonly product: string;
+    readonly targetC: number | null;
+    readonly felt: string | null;
+    readonly tweezed: number;
+    readonly notes: readonly string[];
   }[];
   /** Put off or declined, latest first. */
   /** Marks that stay with the client, as last looked at. */
   readonly marks: readonly { readonly name: string; readonly mark: Mark }[];
-  readonly notDone: readonly { readonly id: string; readonly on: string; readonly endedAs: 'postponed' | 'declined'; readonly why: readonly string[] }[];
-  readonly consents: readonly { readonly id: string; readonly atMs: number; readonly textVersion: number; readonly signedBy: 'client' | 'guardian'; readonly signerName: string; readonly signature: Signature }[];
-  readonly messages: readonly { readonly id: string; readonly kind: 'postponed' | 'referral'; readonly words: string; readonly createdAtMs: number; readonly postedAtMs: number | null }[];
-  readonly edits: readonly { readonly seq: number; readonly by: string; readonly atMs: number; readonly changes: readonly { readonly field: string; readonly from: string; readonly to: string }[] }[];
+  readonly notDone: readonly {
+    readonly id: string;
+    readonly on: string;
+    readonly endedAs: 'postponed' | 'declined';
+    readonly why: readonly string[];
+  }[];
+  readonly consents: readonly {
+    readonly id: string;
+    readonly atMs: number;
+    readonly textVersion: number;
+    readonly signedBy: 'client' | 'guardian';
+    readonly signerName: string;
+    readonly signature: Signature;
+  }[];
+  readonly messages: readonly {
+    readonly id: string;
+    readonly kind: 'postponed' | 'referral';
+    readonly words: string;
+    readonly createdAtMs: number;
+    readonly postedAtMs: number | null;
+  }[];
+  readonly edits: readonly {
+    readonly seq: number;
+    readonly by: string;
+    readonly atMs: number;
+    readonly changes: readonly { readonly field: string; readonly from: string; readonly to: string }[];
+  }[];
   readonly products: readonly { readonly id: string; readonly name: string }[];
   readonly today: string;
-  readonly ahead: readonly { readonly bookingId: string; readonly startsAtMs: number; readonly minutes: number; readonly zones: readonly string[]; readonly visitId: string | null }[];
+  readonly ahead: readonly {
+    readonly bookingId: string;
+    readonly startsAtMs: number;
+    readonly minutes: number;
+    readonly zones: readonly string[];
+    readonly visitId: string | null;
+  }[];
 }
 
-const placeName = (zone: ZoneId, side: string): string => (side === 'middle' ? zoneName(zone) : `${zoneName(zone)}, ${side}`);
+const placeName = (zone: ZoneId, side: string): string =>
+  side === 'middle' ? zoneName(zone) : `${zoneName(zone)}, ${side}`;
 
 export function loadClientCard(db: Db, id: string, nowMs: number): ServiceResult<ClientCard> {
   const client = readClient(db, id);
@@ -112,33 +204,103 @@ export function loadClientCard(db: Db, id: string, nowMs: number): ServiceResult
   const zones = [...zonePasts(db, id)].map(([key, past]) => {
     const [zone, side] = key.split('/') as [ZoneId, Side]; // keys are made from both by zonePasts
     const { hair } = past.last;
-    const learned = learnGrowth(ZONES[zone].growth, hair.history, observationsOf({ ...hair, lastWaxOn: undefined, past: past.past.slice(0, -1) }, past.lastOn));
-    return { zone, side, name: placeName(zone, side), lastOn: past.lastOn, lengths: past.past, rateFactor: learned.person.rateFactor, visits: learned.visits };
+    const learned = learnGrowth(
+      ZONES[zone].growth,
+      hair.history,
+      observationsOf({ ...hair, lastWaxOn: undefined, past: past.past.slice(0, -1) }, past.lastOn),
+    );
+    return {
+      zone,
+      side,
+      name: placeName(zone, side),
+      lastOn: past.lastOn,
+      lengths: past.past,
+      rateFactor: learned.person.rateFactor,
+      visits: learned.visits,
+    };
   });
   const marks = [...clientMarks(db, id)].flatMap(([key, known]) => {
     const [zone, side] = key.split('/') as [ZoneId, Side]; // keys are made from both
-    return known.marks.map(({ kind, at, radiusMm, note, since }) => ({ name: placeName(zone, side), mark: { kind, at, radiusMm, ...(note ? { note } : {}), ...(since ? { since } : {}) } }));
+    return known.marks.map(({ kind, at, radiusMm, note, since }) => ({
+      name: placeName(zone, side),
+      mark: { kind, at, radiusMm, ...(note ? { note } : {}), ...(since ? { since } : {}) },
+    }));
   });
   const visits = closedVisits(db, id).map((v) => {
     const plan = v.planHash ? readPlan(db, v.planHash) : undefined;
     const read = readingsOf(db, v.id).map((r) => r.data);
     const [first] = plan?.zones.filter((z) => z.choice) ?? [];
     return {
-      id: v.id, on: v.onDate, zones: chartsOf(db, v.id).map((c) => placeName(c.zone as ZoneId, c.side)), product: first?.choice?.product ?? '', targetC: first?.heat?.workingC.target ?? null, // zones are checked on the way in
-      felt: read[0]?.heatFelt ?? null, tweezed: read.reduce((s, r) => s + r.tweezed, 0), notes: read.flatMap((r) => (r.note === '' ? [] : [r.note])),
+      id: v.id,
+      on: v.onDate,
+      zones: chartsOf(db, v.id).map((c) => placeName(c.zone as ZoneId, c.side)),
+      product: first?.choice?.product ?? '',
+      targetC: first?.heat?.workingC.target ?? null, // zones are checked on the way in
+      felt: read[0]?.heatFelt ?? null,
+      tweezed: read.reduce((s, r) => s + r.tweezed, 0),
+      notes: read.flatMap((r) => (r.note === '' ? [] : [r.note])),
     };
   });
-  const ahead = bookingsOfClient(db, id).filter((b) => b.status === 'booked' && b.startsAtMs > nowMs - 12 * 3_600_000).reverse().map((b) => ({
-    bookingId: b.id, startsAtMs: b.startsAtMs, minutes: b.minutes, zones: b.zones.map((z) => placeName(z.zone, z.side)), visitId: visitOfBooking(db, b.id)?.id ?? null,
-  })).filter((b) => b.visitId === null || closedVisits(db, id).every((v) => v.id !== b.visitId));
-  const notDone = allVisits(db, id).flatMap((v) => (v.endedAs === null ? [] : [{
-    id: v.id, on: v.onDate, endedAs: v.endedAs, why: [...new Set((v.consult.judged?.reasons ?? []).filter((r) => r.outcome === 'postpone' || r.outcome === 'decline').map((r) => r.text))],
-  }]));
+  const ahead = bookingsOfClient(db, id)
+    .filter((b) => b.status === 'booked' && b.startsAtMs > nowMs - 12 * 3_600_000)
+    .reverse()
+    .map((b) => ({
+      bookingId: b.id,
+      startsAtMs: b.startsAtMs,
+      minutes: b.minutes,
+      zones: b.zones.map((z) => placeName(z.zone, z.side)),
+      visitId: visitOfBooking(db, b.id)?.id ?? null,
+    }))
+    .filter((b) => b.visitId === null || closedVisits(db, id).every((v) => v.id !== b.visitId));
+  const notDone = allVisits(db, id).flatMap((v) =>
+    v.endedAs === null
+      ? []
+      : [
+          {
+            id: v.id,
+            on: v.onDate,
+            endedAs: v.endedAs,
+            why: [
+              ...new Set(
+                (v.consult.judged?.reasons ?? [])
+                  .filter((r) => r.outcome === 'postpone' || r.outcome === 'decline')
+                  .map((r) => r.text),
+              ),
+            ],
+          },
+        ],
+  );
   return ok({
-    client, alerts: alertsOf(client, on), timeZone: studio.timeZone, zones, marks, visits, ahead, notDone, today: on,
-    consents: consentsOf(db, id).map((c) => ({ id: c.id, atMs: c.atMs, textVersion: c.textVersion, signedBy: c.signedBy, signerName: c.signerName, signature: c.signature })),
-    messages: messagesOf(db, id).map(({ id: messageId, kind, words, createdAtMs, postedAtMs }) => ({ id: messageId, kind, words, createdAtMs, postedAtMs })),
-    edits: editsOf(db, id).map((e) => ({ seq: e.seq, atMs: e.atMs, changes: e.changes, by: e.personId === null ? '' : (readPerson(db, e.personId)?.name ?? '') })),
+    client,
+    alerts: alertsOf(client, on),
+    timeZone: studio.timeZone,
+    zones,
+    marks,
+    visits,
+    ahead,
+    notDone,
+    today: on,
+    consents: consentsOf(db, id).map((c) => ({
+      id: c.id,
+      atMs: c.atMs,
+      textVersion: c.textVersion,
+      signedBy: c.signedBy,
+      signerName: c.signerName,
+      signature: c.signature,
+    })),
+    messages: messagesOf(db, id).map(({ id: messageId, kind, words, createdAtMs, postedAtMs }) => ({
+      id: messageId,
+      kind,
+      words,
+      createdAtMs,
+      postedAtMs,
+    })),
+    edits: editsOf(db, id).map((e) => ({
+      seq: e.seq,
+      atMs: e.atMs,
+      changes: e.changes,
+      by: e.personId === null ? '' : (readPerson(db, e.personId)?.name ?? ''),
+    })),
     products: readProducts(db).map((p) => ({ id: p.id, name: p.name })),
   });
 }

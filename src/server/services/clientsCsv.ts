@@ -20,7 +20,11 @@ export interface ImportPreview {
 
 const sameAs = (name: string, bornOn: string | null): string => `${name.trim().toLowerCase()}|${bornOn ?? ''}`;
 
-function read(db: Db, csv: string, nowMs: number): { readonly faults: readonly string[]; readonly lines: readonly CsvLine[] } {
+function read(
+  db: Db,
+  csv: string,
+  nowMs: number,
+): { readonly faults: readonly string[]; readonly lines: readonly CsvLine[] } {
   const table = readClientCsv(csv, civilDateAt(nowMs, readStudio(db)?.timeZone ?? 'UTC'));
   const there = new Set(allClients(db).map((c) => sameAs(c.name, c.bornOn)));
   const seen = new Map<string, number>();
@@ -31,32 +35,75 @@ function read(db: Db, csv: string, nowMs: number): { readonly faults: readonly s
       const key = sameAs(l.client.name, l.client.bornOn);
       const before = seen.get(key);
       seen.set(key, before ?? l.line);
-      const fault = there.has(key) ? 'This name and date of birth are in the card index already.' : before !== undefined ? `The same client as on line ${before}.` : null;
+      const fault = there.has(key)
+        ? 'This name and date of birth are in the card index already.'
+        : before !== undefined
+          ? `The same client as on line ${before}.`
+          : null;
       return fault ? { ...l, client: null, faults: [fault] } : l;
     }),
   };
 }
 
 /** Shows what an import would do, or does it: every line or none. */
-export function importClients(db: Db, body: { readonly csv: string; readonly commit: boolean }, nowMs: number): ServiceResult<ImportPreview> {
+export function importClients(
+  db: Db,
+  body: { readonly csv: string; readonly commit: boolean },
+  nowMs: number,
+): ServiceResult<ImportPreview> {
   const { faults, lines } = read(db, body.csv, nowMs);
   const good = lines.filter((l) => l.client !== null);
-  const preview: ImportPreview = { faults, lines: lines.map(({ line, name, faults: f }) => ({ line, name, faults: f })), good: good.length, bad: lines.length - good.length, imported: 0 };
+  const preview: ImportPreview = {
+    faults,
+    lines: lines.map(({ line, name, faults: f }) => ({ line, name, faults: f })),
+    good: good.length,
+    bad: lines.length - good.length,
+    imported: 0,
+  };
   if (!body.commit) return ok(preview);
-  if (faults.length > 0 || preview.bad > 0) return refused(`${faults[0] ?? `${preview.bad} of ${lines.length} lines cannot be taken.`} None was imported.`, 'csv');
+  if (faults.length > 0 || preview.bad > 0) {
+    return refused(
+      `${faults[0] ?? `${preview.bad} of ${lines.length} lines cannot be taken.`} None was imported.`,
+      'csv',
+    );
+  }
   db.transaction((tx) => {
     for (const l of lines) {
       if (!l.client) continue;
       const { name, byline, bornOn, phone, note, ...rest } = l.client;
-      insertClient(tx, { id: randomUUID(), name, byline, bornOn, phone, note, createdAtMs: nowMs, profile: { ...emptyProfile, ...rest } });
+      insertClient(tx, {
+        id: randomUUID(),
+        name,
+        byline,
+        bornOn,
+        phone,
+        note,
+        createdAtMs: nowMs,
+        profile: { ...emptyProfile, ...rest },
+      });
     }
   });
   return ok({ ...preview, imported: good.length });
 }
 
 const lineOf = ({ name, byline, bornOn, phone, note, profile }: ClientRow): CsvClient => ({
-  name, byline, bornOn, phone, note, sensitivity: profile.sensitivity, skin: profile.skin, ingrownProne: profile.ingrownProne, statureCm: profile.statureCm, massKg: profile.massKg, consentOn: profile.consentOn,
+  name,
+  byline,
+  bornOn,
+  phone,
+  note,
+  sensitivity: profile.sensitivity,
+  skin: profile.skin,
+  ingrownProne: profile.ingrownProne,
+  statureCm: profile.statureCm,
+  massKg: profile.massKg,
+  consentOn: profile.consentOn,
 });
 
 /** Every client that is not put away, in the columns of the import. */
-export const exportClients = (db: Db): string => writeClientCsv(allClients(db).filter((c) => c.archivedAtMs === null).map(lineOf));
+export const exportClients = (db: Db): string =>
+  writeClientCsv(
+    allClients(db)
+      .filter((c) => c.archivedAtMs === null)
+      .map(lineOf),
+  );

@@ -1,4 +1,5 @@
-// Closes a visit: its plan and care are kept with it, standing facts go back to the card, the next visit is booked. All or nothing.
+// Closes a visit: its plan and care are kept with it, standing facts go back to the card, the next visit is booked. All
+// or nothing.
 
 import 'server-only';
 import { randomUUID } from 'node:crypto';
@@ -16,7 +17,12 @@ export interface CloseVisit {
   readonly next: { readonly startsAtMs: number; readonly minutes: number } | null;
 }
 
-export function closeVisit(db: Db, visitId: string, body: CloseVisit, nowMs: number): ServiceResult<{ readonly visitId: string; readonly bookingId: string | null }> {
+export function closeVisit(
+  db: Db,
+  visitId: string,
+  body: CloseVisit,
+  nowMs: number,
+): ServiceResult<{ readonly visitId: string; readonly bookingId: string | null }> {
   const visit = readVisit(db, visitId);
   const found = visit && partsOf(db, visit);
   if (!visit || !found) return notFound('visit');
@@ -34,18 +40,32 @@ export function closeVisit(db: Db, visitId: string, body: CloseVisit, nowMs: num
   const { client } = parts;
   const lasting = standingAfter(client.profile.standing, visit.consult.facts, visit.onDate, 'done');
   db.transaction((tx) => {
-    updateVisit(tx, visitId, body.version, { status: 'closed', closedAtMs: nowMs, planHash: hash === '' ? null : hash });
-    putCare(tx, visitId, plan.care.map((c) => ({ whenTold: c.when, fromH: c.fromH, toH: c.toH, text: c.text })));
+    updateVisit(tx, visitId, body.version, {
+      status: 'closed',
+      closedAtMs: nowMs,
+      planHash: hash === '' ? null : hash,
+    });
+    putCare(
+      tx,
+      visitId,
+      plan.care.map((c) => ({ whenTold: c.when, fromH: c.fromH, toH: c.toH, text: c.text })),
+    );
     updateClient(tx, client.id, client.version, {
       profile: {
-        ...client.profile, standing: lasting, sensitivity: visit.consult.sensitivity,
+        ...client.profile,
+        standing: lasting,
+        sensitivity: visit.consult.sensitivity,
         consentOn: client.profile.consentOn ?? (visit.consult.consent ? visit.onDate : null),
         guardianConsentOn: client.profile.guardianConsentOn ?? (visit.consult.guardianConsent ? visit.onDate : null),
       },
     });
     if (body.next && bookingId) {
       insertBooking(tx, {
-        id: bookingId, clientId: client.id, personId: visit.personId, startsAtMs: body.next.startsAtMs, minutes: body.next.minutes,
+        id: bookingId,
+        clientId: client.id,
+        personId: visit.personId,
+        startsAtMs: body.next.startsAtMs,
+        minutes: body.next.minutes,
         zones: parts.zones.map(({ zone, side }) => ({ zone, side })),
       });
     }

@@ -37,17 +37,38 @@ const value = <T>(result: { ok: true; value: T } | { ok: false; error: { code: s
   if (!result.ok) throw new Error(result.error.message);
   return result.value;
 };
-const code = (result: { ok: boolean; error?: { code: string } }): string => (result.ok ? 'ok' : (result.error?.code ?? ''));
-const pathOf = (result: { ok: boolean; error?: { details: readonly { path: string }[] } }): string => result.error?.details[0]?.path ?? '';
+const code = (result: { ok: boolean; error?: { code: string } }): string =>
+  result.ok ? 'ok' : (result.error?.code ?? '');
+const pathOf = (result: { ok: boolean; error?: { details: readonly { path: string }[] } }): string =>
+  result.error?.details[0]?.path ?? '';
 const opened = (client: string): { id: string; bench: Bench } => {
   const { visitId } = value(openVisit(open.db, { bookingId: `demo-booking-${client}` }, NOW));
   return { id: visitId, bench: value(loadBench(open.db, visitId, NOW)) };
 };
-const drawn: Signature = { kind: 'drawn', strokes: [Array.from({ length: 20 }, (_, i) => [i * 10, 40 + (i % 3) * 9] as const)] };
+const drawn: Signature = {
+  kind: 'drawn',
+  strokes: [Array.from({ length: 20 }, (_, i) => [i * 10, 40 + (i % 3) * 9] as const)],
+};
 const answered = (more: Partial<FormData> = {}): FormData => ({
-  v: 1, answers: QUESTIONS.map((q) => ({ id: q.id, answer: 'none', facts: [] })), noLonger: [], spots: [], bornOn: null, words: '', guardianName: '', page: 16, ...more,
+  v: 1,
+  answers: QUESTIONS.map((q) => ({ id: q.id, answer: 'none', facts: [] })),
+  noLonger: [],
+  spots: [],
+  bornOn: null,
+  words: '',
+  guardianName: '',
+  page: 16,
+  ...more,
 });
-const body = (version: number, data: FormData, more: object = {}) => ({ version, data, textVersion: 1, signerName: 'Nell', signature: drawn, guardianSignature: null, ...more });
+const body = (version: number, data: FormData, more: object = {}) => ({
+  version,
+  data,
+  textVersion: 1,
+  signerName: 'Nell',
+  signature: drawn,
+  guardianSignature: null,
+  ...more,
+});
 
 describe('the client’s form', () => {
   const handed = (client: string, personId = 'ines') => {
@@ -69,7 +90,9 @@ describe('the client’s form', () => {
     const { visitId, formId } = handed('lucia');
     const form = value(loadForm(open.db, formId));
     expect(form).toMatchObject({ state: 'filling', lastOn: null, clientName: 'Lúcia Penhallow' });
-    const { version } = value(saveForm(open.db, formId, { version: form.version, data: answered({ page: 4, answers: [] }) }));
+    const { version } = value(
+      saveForm(open.db, formId, { version: form.version, data: answered({ page: 4, answers: [] }) }),
+    );
     expect(code(saveForm(open.db, formId, { version: form.version, data: answered() }))).toBe('stale');
     expect(value(takeBack(open.db, formId, '2468', NOW))).toEqual({ visitId, personId: 'ines' });
     expect(pathOf(saveForm(open.db, formId, { version: version + 1, data: answered() }))).toBe('state');
@@ -81,11 +104,26 @@ describe('the client’s form', () => {
     const form = value(loadForm(open.db, formId));
     expect(form.standing.map((s) => s.fact)).toEqual(['blood-thinner']);
     const spots = [{ figure: 'front', at: [65, 50], kind: 'sore', zone: 'underarm', side: 'left' }] as const;
-    const data = answered({ answers: [...answered().answers.filter((a) => a.id !== 'products' && a.id !== 'sun'), { id: 'products', answer: 'some', facts: [{ fact: 'acid-exfoliant', daysAgo: 3 }] }, { id: 'sun', answer: 'unsure', facts: [] }], spots });
+    const data = answered({
+      answers: [
+        ...answered().answers.filter((a) => a.id !== 'products' && a.id !== 'sun'),
+        { id: 'products', answer: 'some', facts: [{ fact: 'acid-exfoliant', daysAgo: 3 }] },
+        { id: 'sun', answer: 'unsure', facts: [] },
+      ],
+      spots,
+    });
     value(signForm(open.db, formId, body(form.version, data), NOW));
     const { visit, plan } = value(loadBench(open.db, visitId, NOW));
-    expect(visit.consult.facts).toEqual([{ fact: 'blood-thinner' }, { fact: 'acid-exfoliant', lastOn: addDays(TODAY, -3) }]);
-    expect(visit.consult).toMatchObject({ consent: true, confirmedAtMs: null, unsure: ['sunburn', 'recent-resurfacing'], spots });
+    expect(visit.consult.facts).toEqual([
+      { fact: 'blood-thinner' },
+      { fact: 'acid-exfoliant', lastOn: addDays(TODAY, -3) },
+    ]);
+    expect(visit.consult).toMatchObject({
+      consent: true,
+      confirmedAtMs: null,
+      unsure: ['sunburn', 'recent-resurfacing'],
+      spots,
+    });
     expect(plan.screening).toMatchObject({ outcome: 'postpone', earliestOn: addDays(TODAY, 4) });
     const [consent] = consentsOf(open.db, 'ottilie');
     expect(consent).toMatchObject({ textVersion: 1, signedBy: 'client', signature: drawn });
@@ -98,20 +136,50 @@ describe('the client’s form', () => {
     const { visit } = value(loadBench(open.db, visitId, NOW));
     expect(visit.consult.facts).toEqual([]);
     value(closeVisit(open.db, visitId, { version: visit.version, next: null }, NOW));
-    expect(readClient(open.db, 'ottilie')?.profile.standing).toEqual([{ fact: 'blood-thinner', since: addDays(TODAY, -250), until: addDays(TODAY, -1) }]);
+    expect(readClient(open.db, 'ottilie')?.profile.standing).toEqual([
+      { fact: 'blood-thinner', since: addDays(TODAY, -250), until: addDays(TODAY, -1) },
+    ]);
     expect(value(loadClientCard(open.db, 'ottilie', NOW)).alerts).toEqual([]);
   });
   it('is not signed with an open question, without a signature, or by a minor alone', () => {
     const { formId } = handed('jory', 'bao');
     const data = answered();
-    expect(pathOf(signForm(open.db, formId, body(1, { ...data, answers: data.answers.slice(1) }), NOW))).toBe('data.answers.products');
-    expect(pathOf(signForm(open.db, formId, body(1, data, { signature: { kind: 'drawn', strokes: [] } }), NOW))).toBe('signature');
+    expect(pathOf(signForm(open.db, formId, body(1, { ...data, answers: data.answers.slice(1) }), NOW))).toBe(
+      'data.answers.products',
+    );
+    expect(pathOf(signForm(open.db, formId, body(1, data, { signature: { kind: 'drawn', strokes: [] } }), NOW))).toBe(
+      'signature',
+    );
     expect(pathOf(signForm(open.db, formId, body(1, data), NOW))).toBe('guardianSignature');
-    expect(pathOf(signForm(open.db, formId, body(1, { ...data, guardianName: 'Wren' }, { textVersion: 9, guardianSignature: drawn }), NOW))).toBe('textVersion');
+    expect(
+      pathOf(
+        signForm(
+          open.db,
+          formId,
+          body(1, { ...data, guardianName: 'Wren' }, { textVersion: 9, guardianSignature: drawn }),
+          NOW,
+        ),
+      ),
+    ).toBe('textVersion');
     expect(consentsOf(open.db, 'jory')).toEqual([]);
     expect(readForm(open.db, formId)?.state).toBe('filling');
-    value(signForm(open.db, formId, body(1, { ...data, guardianName: 'Wren Pelham' }, { guardianSignature: { kind: 'typed', name: 'Wren Pelham' } }), NOW));
-    expect(consentsOf(open.db, 'jory').map((c) => c.signedBy).sort()).toEqual(['client', 'guardian']);
+    value(
+      signForm(
+        open.db,
+        formId,
+        body(
+          1,
+          { ...data, guardianName: 'Wren Pelham' },
+          { guardianSignature: { kind: 'typed', name: 'Wren Pelham' } },
+        ),
+        NOW,
+      ),
+    );
+    expect(
+      consentsOf(open.db, 'jory')
+        .map((c) => c.signedBy)
+        .sort(),
+    ).toEqual(['client', 'guardian']);
     expect(readClient(open.db, 'jory')?.profile.guardianConsentOn).toBe(TODAY);
   });
   it('is taken back with a PIN alone; wrong ones make the next try wait, longer each time', () => {
@@ -138,8 +206,19 @@ describe('the confirmed answer', () => {
   it('keeps the rules that gave it, whatever is changed afterwards; the tablet cannot write it', () => {
     const { id, bench } = opened('ottilie');
     const forged = { ruleSet: '9.9', atMs: 1, outcome: 'go', earliestOn: null, reasons: [] } as const;
-    const saved = value(saveConsult(open.db, id, { version: bench.visit.version, consult: { ...bench.visit.consult, judged: forged, confirmedAtMs: NOW } }, NOW));
-    expect(saved.visit.consult.judged).toMatchObject({ ruleSet: '2.0', outcome: 'adapt', reasons: [{ code: 'blood.thinner' }] });
+    const saved = value(
+      saveConsult(
+        open.db,
+        id,
+        { version: bench.visit.version, consult: { ...bench.visit.consult, judged: forged, confirmedAtMs: NOW } },
+        NOW,
+      ),
+    );
+    expect(saved.visit.consult.judged).toMatchObject({
+      ruleSet: '2.0',
+      outcome: 'adapt',
+      reasons: [{ code: 'blood.thinner' }],
+    });
     value(changeRule(open.db, { code: 'blood.thinner', outcome: 'postpone', reason: '' }, 'ines', NOW));
     const later = value(loadBench(open.db, id, NOW));
     expect(later.visit.consult.judged?.ruleSet).toBe('2.0');
@@ -147,11 +226,23 @@ describe('the confirmed answer', () => {
   });
   it('refuses an override of a hard rule and writes nothing', () => {
     const { id, bench } = opened('ottilie');
-    const consult = { ...bench.visit.consult, facts: [{ fact: 'broken-skin' }], overrides: [{ code: 'skin.broken', zone: null, reason: 'it is only small', atMs: NOW }] } as const;
-    expect(pathOf(saveConsult(open.db, id, { version: bench.visit.version, consult }, NOW))).toBe('consult.overrides[0].code');
+    const consult = {
+      ...bench.visit.consult,
+      facts: [{ fact: 'broken-skin' }],
+      overrides: [{ code: 'skin.broken', zone: null, reason: 'it is only small', atMs: NOW }],
+    } as const;
+    expect(pathOf(saveConsult(open.db, id, { version: bench.visit.version, consult }, NOW))).toBe(
+      'consult.overrides[0].code',
+    );
     expect(readVisit(open.db, id)?.consult.facts).toEqual([{ fact: 'blood-thinner' }]);
-    const soft = { ...consult, facts: [{ fact: 'sunburn' }], overrides: [{ code: 'skin.sunburn', zone: null, reason: 'on the shoulders only', atMs: NOW }] } as const;
-    expect(value(saveConsult(open.db, id, { version: bench.visit.version, consult: soft }, NOW)).plan.screening.outcome).toBe('adapt');
+    const soft = {
+      ...consult,
+      facts: [{ fact: 'sunburn' }],
+      overrides: [{ code: 'skin.sunburn', zone: null, reason: 'on the shoulders only', atMs: NOW }],
+    } as const;
+    expect(
+      value(saveConsult(open.db, id, { version: bench.visit.version, consult: soft }, NOW)).plan.screening.outcome,
+    ).toBe('adapt');
   });
 });
 
@@ -160,9 +251,14 @@ describe('rules of the studio', () => {
     value(changeRule(open.db, { code: 'skin.acid', waitDays: 10, reason: 'more careful' }, 'bao', NOW));
     const page = loadRules(open.db);
     expect(page.name).toBe('2.1');
-    expect(page.rows.find((r) => r.code === 'skin.acid')).toMatchObject({ wait: '10 days', shipped: { wait: '7 days' } });
+    expect(page.rows.find((r) => r.code === 'skin.acid')).toMatchObject({
+      wait: '10 days',
+      shipped: { wait: '7 days' },
+    });
     expect(page.changes).toMatchObject([{ code: 'skin.acid', by: 'Bao', reason: 'more careful' }]);
-    expect(pathOf(changeRule(open.db, { code: 'skin.broken', outcome: 'adapt', reason: 'a very good reason' }, 'bao', NOW))).toBe('code');
+    expect(
+      pathOf(changeRule(open.db, { code: 'skin.broken', outcome: 'adapt', reason: 'a very good reason' }, 'bao', NOW)),
+    ).toBe('code');
     expect(pathOf(changeRule(open.db, { code: 'skin.acid', waitDays: 3, reason: '' }, 'bao', NOW))).toBe('reason');
     expect(loadRules(open.db).changes).toHaveLength(1);
   });
@@ -171,7 +267,17 @@ describe('rules of the studio', () => {
 describe('putting off', () => {
   const stopped = (client: string, facts: Bench['visit']['consult']['facts']) => {
     const { id, bench } = opened(client);
-    return { id, bench: value(saveConsult(open.db, id, { version: bench.visit.version, consult: { ...bench.visit.consult, consent: true, facts } }, NOW)) };
+    return {
+      id,
+      bench: value(
+        saveConsult(
+          open.db,
+          id,
+          { version: bench.visit.version, consult: { ...bench.visit.consult, consent: true, facts } },
+          NOW,
+        ),
+      ),
+    };
   };
   it('proposes the first date that suits skin, hair, regatta and the practitioner, with the words', () => {
     const { id } = stopped('corwin', [{ fact: 'sunburn', lastOn: TODAY, zones: ['lower-leg-front'] }]);
@@ -186,10 +292,27 @@ describe('putting off', () => {
     const before = closedVisits(open.db, 'corwin').length;
     const [date] = value(proposePutOff(open.db, id, NOW)).dates;
     if (!date) throw new Error('a date');
-    const { bookingId } = value(putOff(open.db, id, { version: bench.visit.version, as: 'postponed', next: { startsAtMs: date.startsAtMs, minutes: 65 }, words: 'Dear Corwin', post: true }, NOW));
+    const { bookingId } = value(
+      putOff(
+        open.db,
+        id,
+        {
+          version: bench.visit.version,
+          as: 'postponed',
+          next: { startsAtMs: date.startsAtMs, minutes: 65 },
+          words: 'Dear Corwin',
+          post: true,
+        },
+        NOW,
+      ),
+    );
     expect(readBooking(open.db, 'demo-booking-corwin')?.status).toBe('cancelled');
     expect(readBooking(open.db, bookingId ?? '')?.startsAtMs).toBe(date.startsAtMs);
-    expect(readVisit(open.db, id)).toMatchObject({ status: 'closed', endedAs: 'postponed', consult: { judged: { outcome: 'postpone' } } });
+    expect(readVisit(open.db, id)).toMatchObject({
+      status: 'closed',
+      endedAs: 'postponed',
+      consult: { judged: { outcome: 'postpone' } },
+    });
     expect(closedVisits(open.db, 'corwin')).toHaveLength(before);
     expect(messagesOf(open.db, 'corwin')).toMatchObject([{ words: 'Dear Corwin', kind: 'postponed', postedAtMs: NOW }]);
     const card = value(loadClientCard(open.db, 'corwin', NOW));
@@ -199,22 +322,73 @@ describe('putting off', () => {
   it('refuses a date before the skin is ready, a date while the doctor’s word is awaited, a stale tablet, and does nothing then', () => {
     const sun = stopped('corwin', [{ fact: 'sunburn', lastOn: TODAY }]);
     const next = { startsAtMs: NOW + 3 * 86_400_000, minutes: 30 };
-    expect(pathOf(putOff(open.db, sun.id, { version: sun.bench.visit.version, as: 'postponed', next, words: '', post: false }, NOW))).toBe('next.startsAtMs');
-    expect(code(putOff(open.db, sun.id, { version: 1, as: 'postponed', next: null, words: '', post: false }, NOW))).toBe('stale');
+    expect(
+      pathOf(
+        putOff(
+          open.db,
+          sun.id,
+          { version: sun.bench.visit.version, as: 'postponed', next, words: '', post: false },
+          NOW,
+        ),
+      ),
+    ).toBe('next.startsAtMs');
+    expect(
+      code(putOff(open.db, sun.id, { version: 1, as: 'postponed', next: null, words: '', post: false }, NOW)),
+    ).toBe('stale');
     const chemo = stopped('ottilie', [{ fact: 'chemo-radio' }]);
     expect(value(proposePutOff(open.db, chemo.id, NOW)).dates).toEqual([]);
-    expect(pathOf(putOff(open.db, chemo.id, { version: chemo.bench.visit.version, as: 'postponed', next: { startsAtMs: NOW + 90 * 86_400_000, minutes: 30 }, words: '', post: false }, NOW))).toBe('next');
+    expect(
+      pathOf(
+        putOff(
+          open.db,
+          chemo.id,
+          {
+            version: chemo.bench.visit.version,
+            as: 'postponed',
+            next: { startsAtMs: NOW + 90 * 86_400_000, minutes: 30 },
+            words: '',
+            post: false,
+          },
+          NOW,
+        ),
+      ),
+    ).toBe('next');
     expect(bookingsOfClient(open.db, 'corwin').filter((b) => b.status === 'booked')).toHaveLength(1);
     expect(messagesOf(open.db, 'corwin')).toEqual([]);
   });
   it('declines with a note and without a new date', () => {
     const { id, bench } = stopped('ottilie', [{ fact: 'numb-skin' }]);
     expect(value(proposePutOff(open.db, id, NOW)).referral).toContain('cannot feel heat');
-    expect(pathOf(putOff(open.db, id, { version: bench.visit.version, as: 'declined', next: { startsAtMs: NOW + 86_400_000, minutes: 30 }, words: 'x', post: false }, NOW))).toBe('next');
-    value(putOff(open.db, id, { version: bench.visit.version, as: 'declined', next: null, words: 'To the doctor', post: false }, NOW));
+    expect(
+      pathOf(
+        putOff(
+          open.db,
+          id,
+          {
+            version: bench.visit.version,
+            as: 'declined',
+            next: { startsAtMs: NOW + 86_400_000, minutes: 30 },
+            words: 'x',
+            post: false,
+          },
+          NOW,
+        ),
+      ),
+    ).toBe('next');
+    value(
+      putOff(
+        open.db,
+        id,
+        { version: bench.visit.version, as: 'declined', next: null, words: 'To the doctor', post: false },
+        NOW,
+      ),
+    );
     expect(messagesOf(open.db, 'ottilie')).toMatchObject([{ kind: 'referral', postedAtMs: null }]);
     // what stopped it is on the card, and what was on the card stays there
-    expect(readClient(open.db, 'ottilie')?.profile.standing).toMatchObject([{ fact: 'numb-skin', since: TODAY }, { fact: 'blood-thinner' }]);
+    expect(readClient(open.db, 'ottilie')?.profile.standing).toMatchObject([
+      { fact: 'numb-skin', since: TODAY },
+      { fact: 'blood-thinner' },
+    ]);
     expect(value(loadClientCard(open.db, 'ottilie', NOW)).alerts).toContain('Skin that cannot feel heat');
   });
 });
@@ -223,12 +397,32 @@ describe('the card', () => {
   const fieldsOf = (id: string) => {
     const row = readClient(open.db, id);
     if (!row) throw new Error('demo client');
-    return { name: row.name, byline: row.byline, bornOn: row.bornOn, phone: row.phone, note: row.note, profile: row.profile };
+    return {
+      name: row.name,
+      byline: row.byline,
+      bornOn: row.bornOn,
+      phone: row.phone,
+      note: row.note,
+      profile: row.profile,
+    };
   };
   it('writes down who changed what, from what to what, and nothing where nothing changed', () => {
     const fields = fieldsOf('saoirse');
     value(changeClient(open.db, 'saoirse', { version: 1, ...fields }, 'ines', NOW));
-    value(changeClient(open.db, 'saoirse', { version: 2, ...fields, note: 'new note', profile: { ...fields.profile, standing: [...fields.profile.standing, { fact: 'steroid', since: TODAY }] } }, 'ines', NOW));
+    value(
+      changeClient(
+        open.db,
+        'saoirse',
+        {
+          version: 2,
+          ...fields,
+          note: 'new note',
+          profile: { ...fields.profile, standing: [...fields.profile.standing, { fact: 'steroid', since: TODAY }] },
+        },
+        'ines',
+        NOW,
+      ),
+    );
     const { edits } = value(loadClientCard(open.db, 'saoirse', NOW));
     expect(edits).toHaveLength(1);
     expect(edits[0]).toMatchObject({ by: 'Ines', changes: [{ field: 'note', to: 'new note' }, { field: 'facts' }] });
@@ -257,16 +451,24 @@ describe('the card', () => {
   });
   it('learns from patch tests: a new product is out until it has been read calm, a day later at the earliest', () => {
     const client = value(openVisit(open.db, { clientId: 'saoirse', zones: [{ zone: 'underarm', side: 'left' }] }, NOW));
-    const excluded = (product: string): readonly string[] => value(loadBench(open.db, client.visitId, NOW)).plan.zones[0]?.options.find((o) => o.product === product)?.excludedBy ?? [];
+    const excluded = (product: string): readonly string[] =>
+      value(loadBench(open.db, client.visitId, NOW)).plan.zones[0]?.options.find((o) => o.product === product)
+        ?.excludedBy ?? [];
     expect(excluded('sugar-hard')).toContain('patch.new-product');
     expect(excluded('cream-hard')).toContain('patch.reacted');
     expect(excluded('film-hard')).not.toContain('patch.new-product');
-    const { patchTests } = value(patchTest(open.db, 'saoirse', { lay: { product: 'sugar-hard', place: 'inner forearm' } }, 'ines', NOW));
+    const { patchTests } = value(
+      patchTest(open.db, 'saoirse', { lay: { product: 'sugar-hard', place: 'inner forearm' } }, 'ines', NOW),
+    );
     const laid = patchTests.at(-1)?.id ?? '';
-    expect(pathOf(patchTest(open.db, 'saoirse', { read: { id: laid, result: 'calm' } }, 'ines', NOW + 3_600_000))).toBe('read.result');
+    expect(pathOf(patchTest(open.db, 'saoirse', { read: { id: laid, result: 'calm' } }, 'ines', NOW + 3_600_000))).toBe(
+      'read.result',
+    );
     value(patchTest(open.db, 'saoirse', { read: { id: laid, result: 'calm' } }, 'ines', NOW + 86_400_000));
     expect(excluded('sugar-hard')).not.toContain('patch.new-product');
-    expect(pathOf(patchTest(open.db, 'saoirse', { lay: { product: 'no-such', place: 'arm' } }, null, NOW))).toBe('lay.product');
+    expect(pathOf(patchTest(open.db, 'saoirse', { lay: { product: 'no-such', place: 'arm' } }, null, NOW))).toBe(
+      'lay.product',
+    );
   });
   it('is handed out whole, as JSON that can be read again and as a PDF', async () => {
     const { id } = opened('ottilie');
@@ -282,13 +484,18 @@ describe('the card', () => {
     expect(code(clientRecord(open.db, 'nobody', NOW))).toBe('not-found');
   });
   it('comes in from a table all together or not at all, and goes out in the same columns', () => {
-    const bad = 'name,born_on\nNell Ashgrove,1990-01-01\n,1991-01-01\nOtto Vane,1988-04-05\nOtto Vane,1988-04-05\nOttilie Brandvik,' + (readClient(open.db, 'ottilie')?.bornOn ?? '') + '\n';
+    const bad =
+      'name,born_on\nNell Ashgrove,1990-01-01\n,1991-01-01\nOtto Vane,1988-04-05\nOtto Vane,1988-04-05\nOttilie Brandvik,' +
+      (readClient(open.db, 'ottilie')?.bornOn ?? '') +
+      '\n';
     const preview = value(importClients(open.db, { csv: bad, commit: false }, NOW));
     expect(preview).toMatchObject({ good: 2, bad: 3, imported: 0 });
     expect(preview.lines.filter((l) => l.faults.length > 0).map((l) => l.line)).toEqual([3, 5, 6]);
     expect(code(importClients(open.db, { csv: bad, commit: true }, NOW))).toBe('refused');
     expect(searchClients(open.db, 'ashgrove', NOW)).toEqual([]);
-    expect(value(importClients(open.db, { csv: 'name,sensitivity\nNell Ashgrove,4\n', commit: true }, NOW)).imported).toBe(1);
+    expect(
+      value(importClients(open.db, { csv: 'name,sensitivity\nNell Ashgrove,4\n', commit: true }, NOW)).imported,
+    ).toBe(1);
     expect(searchClients(open.db, 'ashgrove', NOW)[0]?.alerts).toContain('Very reactive skin.');
     expect(exportClients(open.db)).toMatch(/^name,known_by[\s\S]*Nell Ashgrove,,,,,4,normal,no/);
   });

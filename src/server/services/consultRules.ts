@@ -1,8 +1,18 @@
-// The rules that a visit is judged by here: the shipped set with the studio's changes; and the answer that is kept with a visit.
+// The rules that a visit is judged by here: the shipped set with the studio's changes; and the answer that is kept with
+// a visit.
 
 import 'server-only';
 import { judgeCase } from '../../core/plan';
-import { checkRuleChange, mayOverride, referenceTable, ruleSetOf, SHIPPED_RULE_SET, type ReferenceRow, type RuleChange, type RuleSet } from '../../core/screening';
+import {
+  checkRuleChange,
+  mayOverride,
+  referenceTable,
+  ruleSetOf,
+  SHIPPED_RULE_SET,
+  type ReferenceRow,
+  type RuleChange,
+  type RuleSet,
+} from '../../core/screening';
 import { ok } from '../../core/shared';
 import type { Db, DbOrTx } from '../db/openDatabase';
 import type { Consult, JudgedBy } from '../db/schema';
@@ -11,7 +21,12 @@ import { insertRuleChange, readPerson, ruleChangesOf, type RuleChangeRow } from 
 import { buildCase, type CaseParts } from './planCase';
 
 export const changesOf = (db: DbOrTx): readonly RuleChange[] => ruleChangesOf(db).map(asChange);
-const asChange = (r: RuleChangeRow): RuleChange => ({ code: r.code, reason: r.reason, ...(r.outcome === null ? {} : { outcome: r.outcome }), ...(r.waitDays === null ? {} : { waitDays: r.waitDays }) });
+const asChange = (r: RuleChangeRow): RuleChange => ({
+  code: r.code,
+  reason: r.reason,
+  ...(r.outcome === null ? {} : { outcome: r.outcome }),
+  ...(r.waitDays === null ? {} : { waitDays: r.waitDays }),
+});
 
 /** The set in force; the shipped one where a stored change no longer fits it. */
 export function currentRuleSet(db: DbOrTx): RuleSet {
@@ -21,8 +36,18 @@ export function currentRuleSet(db: DbOrTx): RuleSet {
 
 export interface RulesPage {
   readonly name: string;
-  readonly rows: readonly (ReferenceRow & { readonly shipped: { readonly outcome: string; readonly wait: string } | null })[];
-  readonly changes: readonly { readonly seq: number; readonly code: string; readonly outcome: string | null; readonly waitDays: number | null; readonly reason: string; readonly by: string; readonly atMs: number }[];
+  readonly rows: readonly (ReferenceRow & {
+    readonly shipped: { readonly outcome: string; readonly wait: string } | null;
+  })[];
+  readonly changes: readonly {
+    readonly seq: number;
+    readonly code: string;
+    readonly outcome: string | null;
+    readonly waitDays: number | null;
+    readonly reason: string;
+    readonly by: string;
+    readonly atMs: number;
+  }[];
 }
 
 /** The reference table as it stands, with what the studio has changed and why. */
@@ -33,34 +58,73 @@ export function loadRules(db: Db): RulesPage {
     name: set.name,
     rows: referenceTable(set).map((row) => {
       const was = shipped.get(row.code);
-      return { ...row, shipped: was && (was.outcome !== row.outcome || was.wait !== row.wait) ? { outcome: was.outcome, wait: was.wait } : null };
+      return {
+        ...row,
+        shipped:
+          was && (was.outcome !== row.outcome || was.wait !== row.wait)
+            ? { outcome: was.outcome, wait: was.wait }
+            : null,
+      };
     }),
-    changes: ruleChangesOf(db).reverse().map((c) => ({
-      seq: c.seq, code: c.code, outcome: c.outcome, waitDays: c.waitDays, reason: c.reason, atMs: c.atMs, by: c.personId === null ? '' : (readPerson(db, c.personId)?.name ?? ''),
-    })),
+    changes: ruleChangesOf(db)
+      .reverse()
+      .map((c) => ({
+        seq: c.seq,
+        code: c.code,
+        outcome: c.outcome,
+        waitDays: c.waitDays,
+        reason: c.reason,
+        atMs: c.atMs,
+        by: c.personId === null ? '' : (readPerson(db, c.personId)?.name ?? ''),
+      })),
   };
 }
 
 /** Writes one change; visits judged before keep the set they were judged by. */
-export function changeRule(db: Db, change: RuleChange, personId: string | null, nowMs: number): ServiceResult<RulesPage> {
+export function changeRule(
+  db: Db,
+  change: RuleChange,
+  personId: string | null,
+  nowMs: number,
+): ServiceResult<RulesPage> {
   const checked = checkRuleChange(change);
   if (!checked.ok) return refused(`${checked.error.message} Nothing was changed.`, checked.error.path);
-  db.transaction((tx) => insertRuleChange(tx, { code: change.code, outcome: change.outcome ?? null, waitDays: change.waitDays ?? null, reason: change.reason.trim(), personId, atMs: nowMs }));
+  db.transaction((tx) =>
+    insertRuleChange(tx, {
+      code: change.code,
+      outcome: change.outcome ?? null,
+      waitDays: change.waitDays ?? null,
+      reason: change.reason.trim(),
+      personId,
+      atMs: nowMs,
+    }),
+  );
   return ok(loadRules(db));
 }
 
 /** The answer to be kept with a confirmed consultation. */
 export function judgedNow(parts: CaseParts, nowMs: number): JudgedBy {
   const { outcome, earliestOn, reasons, ruleSet } = judgeCase(buildCase(parts));
-  return { ruleSet, atMs: nowMs, outcome, earliestOn, reasons: reasons.map(({ code, outcome: o, zone, text }) => ({ code, outcome: o, zone, text })) };
+  return {
+    ruleSet,
+    atMs: nowMs,
+    outcome,
+    earliestOn,
+    reasons: reasons.map(({ code, outcome: o, zone, text }) => ({ code, outcome: o, zone, text })),
+  };
 }
 
 /** Refuses an override of a rule that never gives way. */
-export function overrideFault(db: DbOrTx, consult: Consult): { readonly ok: false; readonly error: ServiceError } | null {
+export function overrideFault(
+  db: DbOrTx,
+  consult: Consult,
+): { readonly ok: false; readonly error: ServiceError } | null {
   const set = currentRuleSet(db);
   const wrong = consult.overrides.findIndex((o) => {
     const rule = set.rules.find((r) => r.code === o.code) ?? set.combinations.find((c) => c.code === o.code);
     return !rule || !mayOverride({ code: rule.code, outcome: rule.outcome }, set);
   });
-  return wrong < 0 ? null : refused('This rule never gives way. Nothing was changed.', `consult.overrides[${wrong}].code`);
+  return wrong < 0
+    ? null
+    : refused('This rule never gives way. Nothing was changed.', `consult.overrides[${wrong}].code`);
 }

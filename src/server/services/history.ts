@@ -29,7 +29,9 @@ export function zonePasts(db: DbOrTx, clientId: string, before?: VisitRow): Read
       const key = keyOf(chart.zone, chart.side);
       const known = pasts.get(key);
       pasts.set(key, {
-        last: chart.data, lastOn: visit.onDate, lastReading: read.get(key) ?? null,
+        last: chart.data,
+        lastOn: visit.onDate,
+        lastReading: read.get(key) ?? null,
         past: [...(known?.past ?? []), { on: visit.onDate, lengthMm: chart.data.hair.lengthMm }],
       });
     }
@@ -49,13 +51,18 @@ export interface KnownMarks {
 const knownOn = (data: ChartData): KnownMarks => ({ marks: data.marks, onCm: data.sheetCm ?? data.drawnOnCm });
 
 /**
- * Marks that stay with the client, per zone: those of the latest chart that someone looked at, whether the visit was done or put off.
+ * Marks that stay with the client, per zone: those of the latest chart that someone looked at, whether the visit was
+ * done or put off.
  */
 export function clientMarks(db: DbOrTx, clientId: string, but?: string): ReadonlyMap<string, KnownMarks> {
   const marks = new Map<string, KnownMarks>();
   for (const visit of [...allVisits(db, clientId)].reverse()) {
     if (visit.status !== 'closed' || visit.id === but) continue;
-    for (const chart of chartsOf(db, visit.id)) if (chart.data.confirmed || !marks.has(keyOf(chart.zone, chart.side))) marks.set(keyOf(chart.zone, chart.side), knownOn(chart.data));
+    for (const chart of chartsOf(db, visit.id)) {
+      if (chart.data.confirmed || !marks.has(keyOf(chart.zone, chart.side))) {
+        marks.set(keyOf(chart.zone, chart.side), knownOn(chart.data));
+      }
+    }
   }
   return marks;
 }
@@ -63,25 +70,68 @@ export function clientMarks(db: DbOrTx, clientId: string, but?: string): Readonl
 /** What changes from visit to visit is assessed anew; how the hair stands is expected again. */
 const LASTING_FLAGS: readonly HairFlag[] = ['flat', 'layers'];
 
-/** The chart to begin with: last time's, its length as this client's growth makes it likely on the date; known marks are to be looked at again. */
-export function startingChart(zone: ZoneId, past: ZonePast | undefined, on: string, known: KnownMarks = past ? knownOn(past.last) : { marks: [] }): ChartData {
+/**
+ * The chart to begin with: last time's, its length as this client's growth makes it likely on the date; known marks are
+ * to be looked at again.
+ */
+export function startingChart(
+  zone: ZoneId,
+  past: ZonePast | undefined,
+  on: string,
+  known: KnownMarks = past ? knownOn(past.last) : { marks: [] },
+): ChartData {
   // growth may come from a chart of another size than the marks: they move to its sheet, so that both move on together
   const onCm = past?.last.sheetCm ?? past?.last.drawnOnCm ?? known.onCm;
-  const marks = fitChart({ strokes: [], marks: known.marks }, known.onCm ?? onCm ?? [1, 1], onCm ?? [1, 1]).marks.map((m): ChartMark => ({ ...m, unseen: true }));
+  const marks = fitChart({ strokes: [], marks: known.marks }, known.onCm ?? onCm ?? [1, 1], onCm ?? [1, 1]).marks.map(
+    (m): ChartMark => ({ ...m, unseen: true }),
+  );
   const drawnOn = onCm ? { drawnOnCm: onCm } : {};
   if (!past) {
-    return { v: 1, hair: { lengthMm: 6, coarseness: 3, density: 3, curl: 1, history: 'first' }, strokes: [], marks, ...drawnOn, product: null, way: null, reason: '', confirmed: false };
+    return {
+      v: 1,
+      hair: { lengthMm: 6, coarseness: 3, density: 3, curl: 1, history: 'first' },
+      strokes: [],
+      marks,
+      ...drawnOn,
+      product: null,
+      way: null,
+      reason: '',
+      confirmed: false,
+    };
   }
   const { growth } = ZONES[zone];
-  const history = past.last.hair.history === 'first' || past.last.hair.history === 'shaved' ? 'regular' : past.last.hair.history;
+  const history =
+    past.last.hair.history === 'first' || past.last.hair.history === 'shaved' ? 'regular' : past.last.hair.history;
   const days = daysBetween(past.lastOn, on);
   const hair = { ...past.last.hair, history, lastWaxOn: past.lastOn, past: past.past.slice(0, -1) };
-  const learned = learnGrowth(growth, history, past.past.length > 1 ? observationsOf({ ...hair, lengthMm: past.last.hair.lengthMm }, past.lastOn) : []);
-  const lengthMm = Math.min(LONGEST_FORECAST_MM, Math.max(0.5, roundHalf(typicalVisibleLength(growth, history, learned.person, Math.max(1, days)))));
+  const learned = learnGrowth(
+    growth,
+    history,
+    past.past.length > 1 ? observationsOf({ ...hair, lengthMm: past.last.hair.lengthMm }, past.lastOn) : [],
+  );
+  const lengthMm = Math.min(
+    LONGEST_FORECAST_MM,
+    Math.max(0.5, roundHalf(typicalVisibleLength(growth, history, learned.person, Math.max(1, days)))),
+  );
   const { coarseness, density, curl } = past.last.hair;
   const lasting = (past.last.hair.flags ?? []).filter((f) => LASTING_FLAGS.includes(f));
   // strips by hand belong to the hair of their day
-  return { ...past.last, ...drawnOn, handStrips: undefined, marks, hair: { coarseness, density, curl, ...(lasting.length > 0 ? { flags: lasting } : {}), history: days > 90 ? 'lapsed' : history, lengthMm }, reason: past.last.product ? past.last.reason : '', confirmed: false };
+  return {
+    ...past.last,
+    ...drawnOn,
+    handStrips: undefined,
+    marks,
+    hair: {
+      coarseness,
+      density,
+      curl,
+      ...(lasting.length > 0 ? { flags: lasting } : {}),
+      history: days > 90 ? 'lapsed' : history,
+      lengthMm,
+    },
+    reason: past.last.product ? past.last.reason : '',
+    confirmed: false,
+  };
 }
 
 export const zoneKeyOf = (ref: { readonly zone: ZoneId; readonly side: Side }): string => keyOf(ref.zone, ref.side);

@@ -1,4 +1,5 @@
-// Which products a client's skin has met: used at an earlier visit, or patch-tested and calm. Asked for only where it matters.
+// Which products a client's skin has met: used at an earlier visit, or patch-tested and calm. Asked for only where it
+// matters.
 
 import 'server-only';
 import { forbidsNew, type FoundFact } from '../../core/screening';
@@ -6,7 +7,9 @@ import type { DbOrTx } from '../db/openDatabase';
 import type { ClientRow } from '../repos/clientRepo';
 import { closedVisits, readPlan } from '../repos/visitRepo';
 
-/** Ids of known products; null where nothing forbids a new one, or where the earlier visits do not tell what was used. */
+/**
+ * Ids of known products; null where nothing forbids a new one, or where the earlier visits do not tell what was used.
+ */
 export function knownProducts(db: DbOrTx, client: ClientRow, facts: readonly FoundFact[]): readonly string[] | null {
   if (!forbidsNew(facts)) return null;
   const calm = client.profile.patchTests.filter((t) => t.result === 'calm').map((t) => t.product);

@@ -25,16 +25,37 @@ export interface OpenVisit {
 
 /** Lasting facts that hold on a date, without what only the card knows. */
 export const standingFacts = (profile: ClientProfile, on: string): readonly FoundFact[] =>
-  profile.standing.filter((f) => f.until === undefined || f.until >= on).map(({ fact, lastOn, zones }) => ({ fact, ...(lastOn === undefined ? {} : { lastOn }), ...(zones === undefined ? {} : { zones }) }));
+  profile.standing
+    .filter((f) => f.until === undefined || f.until >= on)
+    .map(({ fact, lastOn, zones }) => ({
+      fact,
+      ...(lastOn === undefined ? {} : { lastOn }),
+      ...(zones === undefined ? {} : { zones }),
+    }));
 
-/** The consultation as it stands before anyone has asked: the card's lasting facts, consent as on file, what was agreed last time. */
+/**
+ * The consultation as it stands before anyone has asked: the card's lasting facts, consent as on file, what was agreed
+ * last time.
+ */
 export function startingConsult(client: ClientRow, on: string, last: Consult | undefined): Consult {
   const { profile } = client;
   return {
-    v: 2, facts: standingFacts(profile, on), consent: profile.consentOn !== null, guardianConsent: profile.guardianConsentOn !== null, sensitivity: profile.sensitivity,
+    v: 2,
+    facts: standingFacts(profile, on),
+    consent: profile.consentOn !== null,
+    guardianConsent: profile.guardianConsentOn !== null,
+    sensitivity: profile.sensitivity,
     // what is asked once was asked at an earlier visit; what changes is asked each time
-    asked: (last?.asked ?? []).filter((f) => ASKED_ONCE.includes(f)), unsure: [], spots: [], services: [], overrides: [], judged: null, confirmedAtMs: null,
-    agreed: last ? { ...last.agreed, words: '' } : { howMuch: [], coldPack: false, company: 'either', tweezing: true, words: '' },
+    asked: (last?.asked ?? []).filter((f) => ASKED_ONCE.includes(f)),
+    unsure: [],
+    spots: [],
+    services: [],
+    overrides: [],
+    judged: null,
+    confirmedAtMs: null,
+    agreed: last
+      ? { ...last.agreed, words: '' }
+      : { howMuch: [], coldPack: false, company: 'either', tweezing: true, words: '' },
   };
 }
 
@@ -64,8 +85,31 @@ export function openVisit(db: Db, request: OpenVisit, nowMs: number): ServiceRes
   const marks = clientMarks(db, client.id);
   const visitId = randomUUID();
   db.transaction((tx) => {
-    insertVisit(tx, { id: visitId, bookingId: booking?.id ?? null, clientId: client.id, personId, onDate: on, status: 'open', consult: startingConsult(client, on, closedVisits(db, client.id)[0]?.consult), createdAtMs: nowMs });
-    zones.forEach((z, place) => putChart(tx, visitId, z.zone, z.side, place, chartOnSheet(z.zone, z.side, startingChart(z.zone, pasts.get(zoneKeyOf(z)), on, marks.get(zoneKeyOf(z))), bodyOf(client))));
+    insertVisit(tx, {
+      id: visitId,
+      bookingId: booking?.id ?? null,
+      clientId: client.id,
+      personId,
+      onDate: on,
+      status: 'open',
+      consult: startingConsult(client, on, closedVisits(db, client.id)[0]?.consult),
+      createdAtMs: nowMs,
+    });
+    zones.forEach((z, place) =>
+      putChart(
+        tx,
+        visitId,
+        z.zone,
+        z.side,
+        place,
+        chartOnSheet(
+          z.zone,
+          z.side,
+          startingChart(z.zone, pasts.get(zoneKeyOf(z)), on, marks.get(zoneKeyOf(z))),
+          bodyOf(client),
+        ),
+      ),
+    );
   });
   return ok({ visitId });
 }

@@ -1,4 +1,5 @@
-// From stored records to a visit case and its plan. Plans are kept by the hash of their case: the same case is never planned twice.
+// From stored records to a visit case and its plan. Plans are kept by the hash of their case: the same case is never
+// planned twice.
 
 import { createHash } from 'node:crypto';
 import { ZONES, type Side, type ZoneId } from '../../core/anatomy';
@@ -26,11 +27,22 @@ export interface CaseParts {
   readonly studio: StudioRow;
   readonly person: PersonRow;
   readonly products: readonly Product[];
-  readonly zones: readonly { readonly zone: ZoneId; readonly side: Side; readonly data: ChartData; readonly past: ZonePast | undefined }[];
+  readonly zones: readonly {
+    readonly zone: ZoneId;
+    readonly side: Side;
+    readonly data: ChartData;
+    readonly past: ZonePast | undefined;
+  }[];
 }
 
-/** True where the slab asked for by hand lies within the product's label, none was asked for, or the product has left the shelf. */
-export function slabFits({ product, thicknessMm }: NonNullable<ChartData['heat']>, products: readonly Product[]): boolean {
+/**
+ * True where the slab asked for by hand lies within the product's label, none was asked for, or the product has left
+ * the shelf.
+ */
+export function slabFits(
+  { product, thicknessMm }: NonNullable<ChartData['heat']>,
+  products: readonly Product[],
+): boolean {
   const found = products.find((p) => p.id === product);
   return !found || thicknessMm === undefined || allowsThickness(found.manners, thicknessMm);
 }
@@ -41,24 +53,51 @@ function heatWish(data: ChartData, products: readonly Product[]): { readonly hea
   if (!heat || !products.some((p) => p.id === heat.product)) return {};
   const thicknessMm = slabFits(heat, products) ? heat.thicknessMm : undefined;
   if (thicknessMm === undefined && heat.touchC === undefined) return {};
-  return { heat: { product: heat.product, ...(thicknessMm === undefined ? {} : { thicknessMm }), ...(heat.touchC === undefined ? {} : { touchC: heat.touchC }) } };
+  return {
+    heat: {
+      product: heat.product,
+      ...(thicknessMm === undefined ? {} : { thicknessMm }),
+      ...(heat.touchC === undefined ? {} : { touchC: heat.touchC }),
+    },
+  };
 }
 
-function zoneCase({ zone, side, data, past }: CaseParts['zones'][number], on: string, products: readonly Product[]): ZoneCase {
+function zoneCase(
+  { zone, side, data, past }: CaseParts['zones'][number],
+  on: string,
+  products: readonly Product[],
+): ZoneCase {
   // what was taken by hand once may have left the shelf since: then the proposal stands again
   const stocked = (id: string | null | undefined): boolean => products.some((p) => p.id === id);
   const older = (past?.past ?? []).filter((p) => p.on < on);
   return {
-    zone, side,
-    hair: { ...data.hair, ...(past && past.lastOn <= on ? { lastWaxOn: past.lastOn } : {}), ...(older.length > 0 ? { past: older } : {}) },
+    zone,
+    side,
+    hair: {
+      ...data.hair,
+      ...(past && past.lastOn <= on ? { lastWaxOn: past.lastOn } : {}),
+      ...(older.length > 0 ? { past: older } : {}),
+    },
     ...(data.strokes.length > 0 ? { strokes: data.strokes } : {}),
-    ...(data.marks.length > 0 ? { marks: data.marks.map(({ kind, at, radiusMm, note, since }) => ({ kind, at, radiusMm, ...(note ? { note } : {}), ...(since ? { since } : {}) })) } : {}),
+    ...(data.marks.length > 0
+      ? {
+          marks: data.marks.map(({ kind, at, radiusMm, note, since }) => ({
+            kind,
+            at,
+            radiusMm,
+            ...(note ? { note } : {}),
+            ...(since ? { since } : {}),
+          })),
+        }
+      : {}),
     ...(data.densities && data.densities.length > 0 ? { densities: data.densities } : {}),
     ...(data.sheetCm ? { sheetCm: data.sheetCm } : {}),
     ...(data.product && stocked(data.product) ? { product: data.product } : {}),
-    ...(data.way && (!data.product || stocked(data.product)) ? { way: data.way as Way } : {}), // checked by the request's schema
+    // checked by the request's schema
+    ...(data.way && (!data.product || stocked(data.product)) ? { way: data.way as Way } : {}),
     ...heatWish(data, products),
-    ...(data.fade ? { fade: true } : {}), ...(data.handStrips ? { handStrips: data.handStrips } : {}),
+    ...(data.fade ? { fade: true } : {}),
+    ...(data.handStrips ? { handStrips: data.handStrips } : {}),
   };
 }
 
@@ -67,31 +106,71 @@ export function buildCase(parts: CaseParts): VisitCase {
   const { client, consult, studio, person, products } = parts;
   const { profile } = client;
   const body = bodyOf(client);
-  const reacted = [...new Set([...profile.patchTests.filter((t) => t.result === 'reacted').map((t) => t.product), ...profile.reactions.flatMap((r) => r.product ?? [])])];
+  const reacted = [
+    ...new Set([
+      ...profile.patchTests.filter((t) => t.result === 'reacted').map((t) => t.product),
+      ...profile.reactions.flatMap((r) => r.product ?? []),
+    ]),
+  ];
   const age = client.bornOn && client.bornOn < parts.on ? yearsBetween(client.bornOn, parts.on) : undefined;
   return {
-    version: 1, on: parts.on,
+    version: 1,
+    on: parts.on,
     client: {
       ...body,
-      ...(age === undefined ? {} : { ageYears: age }), sensitivity: consult.sensitivity, skin: profile.skin, ingrownProne: profile.ingrownProne,
-      consent: consult.consent, guardianConsent: consult.guardianConsent, screening: consult.facts, blackout: profile.blackout,
-      ...(consult.overrides.length === 0 ? {} : { overrides: consult.overrides.map((o) => ({ code: o.code, reason: o.reason, ...(o.zone === null ? {} : { zone: o.zone }) })) }),
-      ...(parts.knownProducts === null ? {} : { knownProducts: parts.knownProducts }), ...(reacted.length === 0 ? {} : { reactedTo: reacted }),
+      ...(age === undefined ? {} : { ageYears: age }),
+      sensitivity: consult.sensitivity,
+      skin: profile.skin,
+      ingrownProne: profile.ingrownProne,
+      consent: consult.consent,
+      guardianConsent: consult.guardianConsent,
+      screening: consult.facts,
+      blackout: profile.blackout,
+      ...(consult.overrides.length === 0
+        ? {}
+        : {
+            overrides: consult.overrides.map((o) => ({
+              code: o.code,
+              reason: o.reason,
+              ...(o.zone === null ? {} : { zone: o.zone }),
+            })),
+          }),
+      ...(parts.knownProducts === null ? {} : { knownProducts: parts.knownProducts }),
+      ...(reacted.length === 0 ? {} : { reactedTo: reacted }),
       ...(parts.heatFelt.length === 0 ? {} : { heatFelt: parts.heatFelt }),
     },
     studio: {
-      roomC: studio.settings.roomC, humidityPct: studio.settings.humidityPct, level: person.level, walkS: studio.settings.walkS, schools: studio.settings.schools, ...(studio.settings.weights ? { weights: studio.settings.weights } : {}),
-      products: products.map((p) => p.id), ...(parts.rules.length === 0 ? {} : { rules: parts.rules }),
+      roomC: studio.settings.roomC,
+      humidityPct: studio.settings.humidityPct,
+      level: person.level,
+      walkS: studio.settings.walkS,
+      schools: studio.settings.schools,
+      ...(studio.settings.weights ? { weights: studio.settings.weights } : {}),
+      products: products.map((p) => p.id),
+      ...(parts.rules.length === 0 ? {} : { rules: parts.rules }),
     },
-    zones: parts.zones.map((z) => zoneCase({ ...z, data: chartOnSheet(z.zone, z.side, z.data, body) }, parts.on, products)),
+    zones: parts.zones.map((z) =>
+      zoneCase({ ...z, data: chartOnSheet(z.zone, z.side, z.data, body) }, parts.on, products),
+    ),
   };
 }
 
 const EMPTY_PLAN = (on: string, currency: string): Plan => ({
-  version: 1, on, screening: { outcome: 'go', earliestOn: null, reasons: [], ruleSet: '' }, zones: [],
-  schedule: { endS: 0, lowerBoundS: 0, bound: 'proven', maxOnSkin: 1, walkS: 0, groups: [], events: [] }, materials: [],
-  time: { tableMinutes: 0, bookingMinutes: 0, parts: { prepareMin: 0, layPullMin: 0, readMin: 0, finishMin: 0, turnoverMin: 0 } },
-  cost: { materialsMinor: 0, currency }, care: [], regrowth: [], returnOn: null,
+  version: 1,
+  on,
+  screening: { outcome: 'go', earliestOn: null, reasons: [], ruleSet: '' },
+  zones: [],
+  schedule: { endS: 0, lowerBoundS: 0, bound: 'proven', maxOnSkin: 1, walkS: 0, groups: [], events: [] },
+  materials: [],
+  time: {
+    tableMinutes: 0,
+    bookingMinutes: 0,
+    parts: { prepareMin: 0, layPullMin: 0, readMin: 0, finishMin: 0, turnoverMin: 0 },
+  },
+  cost: { materialsMinor: 0, currency },
+  care: [],
+  regrowth: [],
+  returnOn: null,
 });
 
 /** Raised whenever the engines change what they answer, so that kept plans are made anew. */
@@ -107,12 +186,16 @@ export interface PlannedCase {
   readonly faults: readonly { readonly path: string; readonly message: string }[];
 }
 
-/** Plan of the parts, from the shelf or computed now. The field is left out: the chart computes it where it is drawn. */
+/**
+ * Plan of the parts, from the shelf or computed now. The field is left out: the chart computes it where it is drawn.
+ */
 export function planCase(db: DbOrTx, parts: CaseParts, nowMs: number): PlannedCase {
   const { currency } = parts.studio;
   if (parts.zones.length === 0) return { plan: EMPTY_PLAN(parts.on, currency), hash: '', faults: [] };
   const visitCase = buildCase(parts);
-  const hash = createHash('sha256').update(JSON.stringify([ENGINES, currency, visitCase, parts.products])).digest('hex');
+  const hash = createHash('sha256')
+    .update(JSON.stringify([ENGINES, currency, visitCase, parts.products]))
+    .digest('hex');
   const kept = readPlan(db, hash);
   if (kept) return { plan: kept, hash, faults: [] };
   const made = planVisit(visitCase, { currency, catalogue: parts.products, memory });

@@ -20,11 +20,19 @@ const NOTHING_ENTERED: StudioMoney = { labourMinorPerHour: 0, roomMinorPerHour: 
 export function loadPrices(db: Db): ServiceResult<PriceList> {
   const studio = readStudio(db);
   if (!studio) return notFound('studio');
-  return ok({ services: readServices(db).map(({ id, name, says }) => ({ id, name, says })), money: studio.settings.money ?? NOTHING_ENTERED, currency: studio.currency, studioVersion: studio.version });
+  return ok({
+    services: readServices(db).map(({ id, name, says }) => ({ id, name, says })),
+    money: studio.settings.money ?? NOTHING_ENTERED,
+    currency: studio.currency,
+    studioVersion: studio.version,
+  });
 }
 
 /** Saves the whole list at once; a price for a service that is not there is refused. */
-export function savePrices(db: Db, body: { readonly version: number; readonly money: StudioMoney }): ServiceResult<PriceList> {
+export function savePrices(
+  db: Db,
+  body: { readonly version: number; readonly money: StudioMoney },
+): ServiceResult<PriceList> {
   const studio = readStudio(db);
   if (!studio) return notFound('studio');
   const known = new Set(readServices(db).map((s) => s.id));

@@ -1,5 +1,5 @@
-// Ends a visit without wax: put off to a date, or declined. The visit stays in the record with its reasons, the booking is given
-// up, the new one made and the words for the client or the doctor kept, all in one transaction.
+// Ends a visit without wax: put off to a date, or declined. The visit stays in the record with its reasons, the booking
+// is given up, the new one made and the words for the client or the doctor kept, all in one transaction.
 
 import 'server-only';
 import { randomUUID } from 'node:crypto';
@@ -41,7 +41,11 @@ function hairReadyOn(db: Db, visit: VisitRow, nowMs: number): string | null {
   const { plan } = planCase(db, found.parts, nowMs);
   const waits = plan.zones.map((z) => {
     if (z.options.some((o) => o.eligible)) return null;
-    return z.options.flatMap((o) => (o.excludedBy.every((c) => c === 'hair.too-short') ? (o.readyOn ?? []) : [])).sort()[0] ?? null;
+    return (
+      z.options
+        .flatMap((o) => (o.excludedBy.every((c) => c === 'hair.too-short') ? (o.readyOn ?? []) : []))
+        .sort()[0] ?? null
+    );
   });
   return waits.reduce<string | null>((late, d) => (d !== null && (late === null || d > late) ? d : late), null);
 }
@@ -58,22 +62,47 @@ export function proposePutOff(db: Db, visitId: string, nowMs: number): ServiceRe
   const minutes = booking?.minutes ?? DEFAULT_MINUTES;
   const isFree = (on: string): boolean => {
     const start = instantAt(on, hour, minute, studio.timeZone);
-    return bookingsBetween(db, start - DAY_MS, start + DAY_MS).every((b) => b.personId !== person.id || b.startsAtMs + b.minutes * 60_000 <= start || b.startsAtMs >= start + minutes * 60_000);
+    return bookingsBetween(db, start - DAY_MS, start + DAY_MS).every(
+      (b) =>
+        b.personId !== person.id ||
+        b.startsAtMs + b.minutes * 60_000 <= start ||
+        b.startsAtMs >= start + minutes * 60_000,
+    );
   };
   const today = civilDateAt(nowMs, studio.timeZone);
-  const earliestOn = judgement.earliestOn ?? (judgement.reasons.some((r) => r.outcome === 'postpone') ? null : judgement.outcome === 'decline' ? null : today);
-  const days = postponeDates({ today, earliestOn, readyOn: hairReadyOn(db, visit, nowMs), blackouts: client.profile.blackout, isFree });
+  const earliestOn =
+    judgement.earliestOn ??
+    (judgement.reasons.some((r) => r.outcome === 'postpone') ? null : judgement.outcome === 'decline' ? null : today);
+  const days = postponeDates({
+    today,
+    earliestOn,
+    readyOn: hairReadyOn(db, visit, nowMs),
+    blackouts: client.profile.blackout,
+    isFree,
+  });
   const dates = days.map((on) => {
     const startsAtMs = instantAt(on, hour, minute, studio.timeZone);
     return { on, startsAtMs, words: dateAndTimeInWords(startsAtMs, studio.timeZone) };
   });
   const input = {
-    clientName: client.name.split(' ')[0] ?? client.name, studioName: studio.name, practitionerName: person.name, what: zonesInWords(zones),
+    clientName: client.name.split(' ')[0] ?? client.name,
+    studioName: studio.name,
+    practitionerName: person.name,
+    what: zonesInWords(zones),
     reasons: judgement.reasons,
   };
   return ok({
-    outcome: judgement.outcome, earliestOn: judgement.earliestOn, minutes, dates, messages: dates.map((d) => postponeMessage(input, d.words, null)),
-    messageWithoutDate: postponeMessage(input, null, judgement.earliestOn === null ? null : dateInWords(judgement.earliestOn)), referral: referralNote({ ...input, clientName: client.name }, dateInWords(visit.onDate)),
+    outcome: judgement.outcome,
+    earliestOn: judgement.earliestOn,
+    minutes,
+    dates,
+    messages: dates.map((d) => postponeMessage(input, d.words, null)),
+    messageWithoutDate: postponeMessage(
+      input,
+      null,
+      judgement.earliestOn === null ? null : dateInWords(judgement.earliestOn),
+    ),
+    referral: referralNote({ ...input, clientName: client.name }, dateInWords(visit.onDate)),
   });
 }
 
@@ -86,7 +115,12 @@ export interface PutOff {
   readonly post: boolean;
 }
 
-export function putOff(db: Db, visitId: string, body: PutOff, nowMs: number): ServiceResult<{ readonly bookingId: string | null }> {
+export function putOff(
+  db: Db,
+  visitId: string,
+  body: PutOff,
+  nowMs: number,
+): ServiceResult<{ readonly bookingId: string | null }> {
   const visit = readVisit(db, visitId);
   const found = visit && partsOf(db, visit);
   if (!visit || !found) return notFound('visit');
@@ -100,16 +134,53 @@ export function putOff(db: Db, visitId: string, body: PutOff, nowMs: number): Se
   if (body.as === 'declined' && body.next) return refused('A declined visit is not booked anew.', 'next');
   const { client } = found.parts;
   const judged = judgedNow(found.parts, nowMs);
-  if (body.next && judged.earliestOn !== null && civilDateAt(body.next.startsAtMs, found.parts.studio.timeZone) < judged.earliestOn) return refused(`Not before ${dateInWords(judged.earliestOn)}: the skin is not ready.`, 'next.startsAtMs');
-  if (body.next && judged.earliestOn === null && judged.reasons.some((r) => isStopped(r.outcome))) return refused('No date can be named yet: it waits for the doctor’s word.', 'next');
+  if (
+    body.next &&
+    judged.earliestOn !== null &&
+    civilDateAt(body.next.startsAtMs, found.parts.studio.timeZone) < judged.earliestOn
+  ) {
+    return refused(`Not before ${dateInWords(judged.earliestOn)}: the skin is not ready.`, 'next.startsAtMs');
+  }
+  if (body.next && judged.earliestOn === null && judged.reasons.some((r) => isStopped(r.outcome))) {
+    return refused('No date can be named yet: it waits for the doctor’s word.', 'next');
+  }
   const bookingId = body.next ? randomUUID() : null;
   db.transaction((tx) => {
-    updateVisit(tx, visitId, body.version, { status: 'closed', endedAs: body.as, closedAtMs: nowMs, consult: { ...visit.consult, judged } });
+    updateVisit(tx, visitId, body.version, {
+      status: 'closed',
+      endedAs: body.as,
+      closedAtMs: nowMs,
+      consult: { ...visit.consult, judged },
+    });
     // what stopped this visit must be known at the next one
-    updateClient(tx, client.id, client.version, { profile: { ...client.profile, standing: standingAfter(client.profile.standing, visit.consult.facts, visit.onDate, 'not-done') } });
+    updateClient(tx, client.id, client.version, {
+      profile: {
+        ...client.profile,
+        standing: standingAfter(client.profile.standing, visit.consult.facts, visit.onDate, 'not-done'),
+      },
+    });
     if (visit.bookingId !== null) cancelBooking(tx, visit.bookingId);
-    if (body.next && bookingId) insertBooking(tx, { id: bookingId, clientId: visit.clientId, personId: visit.personId, startsAtMs: body.next.startsAtMs, minutes: body.next.minutes, zones: found.parts.zones.map(({ zone, side }) => ({ zone, side })) });
-    if (body.words.trim() !== '') insertMessage(tx, { id: randomUUID(), clientId: visit.clientId, visitId, kind: body.as === 'postponed' ? 'postponed' : 'referral', words: body.words, createdAtMs: nowMs, postedAtMs: body.post ? nowMs : null });
+    if (body.next && bookingId) {
+      insertBooking(tx, {
+        id: bookingId,
+        clientId: visit.clientId,
+        personId: visit.personId,
+        startsAtMs: body.next.startsAtMs,
+        minutes: body.next.minutes,
+        zones: found.parts.zones.map(({ zone, side }) => ({ zone, side })),
+      });
+    }
+    if (body.words.trim() !== '') {
+      insertMessage(tx, {
+        id: randomUUID(),
+        clientId: visit.clientId,
+        visitId,
+        kind: body.as === 'postponed' ? 'postponed' : 'referral',
+        words: body.words,
+        createdAtMs: nowMs,
+        postedAtMs: body.post ? nowMs : null,
+      });
+    }
   });
   return ok({ bookingId });
 }

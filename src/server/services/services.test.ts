@@ -24,7 +24,8 @@ const value = <T>(result: { ok: true; value: T } | { ok: false; error: { code: s
   if (!result.ok) throw new Error(result.error.code);
   return result.value;
 };
-const code = (result: { ok: boolean; error?: { code: string } }): string => (result.ok ? 'ok' : (result.error?.code ?? ''));
+const code = (result: { ok: boolean; error?: { code: string } }): string =>
+  result.ok ? 'ok' : (result.error?.code ?? '');
 const opened = (client: string): { id: string; bench: Bench } => {
   const { visitId } = value(openVisit(open.db, { bookingId: `demo-booking-${client}` }, NOW));
   return { id: visitId, bench: value(loadBench(open.db, visitId, NOW)) };
@@ -62,11 +63,20 @@ describe('a visit', () => {
   });
   it('refuses a stale version with what is newer, and changes nothing', () => {
     const { id, bench } = opened('ottilie');
-    const said = (words: string): typeof bench.visit.consult => ({ ...bench.visit.consult, agreed: { ...bench.visit.consult.agreed, words } });
+    const said = (words: string): typeof bench.visit.consult => ({
+      ...bench.visit.consult,
+      agreed: { ...bench.visit.consult.agreed, words },
+    });
     const consult = said('first');
     const saved = value(saveConsult(open.db, id, { version: bench.visit.version, consult }, NOW));
     const late = saveConsult(open.db, id, { version: bench.visit.version, consult: said('second') }, NOW);
-    expect(late).toMatchObject({ ok: false, error: { code: 'stale', newer: { visit: { version: saved.visit.version, consult: { agreed: { words: 'first' } } } } } });
+    expect(late).toMatchObject({
+      ok: false,
+      error: {
+        code: 'stale',
+        newer: { visit: { version: saved.visit.version, consult: { agreed: { words: 'first' } } } },
+      },
+    });
     expect(readVisit(open.db, id)?.consult.agreed.words).toBe('first');
   });
   it('keeps charts of zones that stay when zones change, and refuses zones in one another', () => {
@@ -74,11 +84,49 @@ describe('a visit', () => {
     const [left] = bench.zones;
     if (!left) throw new Error('a zone');
     const marked = value(saveChart(open.db, id, left, { version: 1, data: { ...left.data, marks: [] } }, NOW));
-    const changed = value(setZones(open.db, id, { version: marked.visit.version, zones: [{ zone: 'underarm', side: 'left' }, { zone: 'upper-lip', side: 'middle' }] }, NOW));
+    const changed = value(
+      setZones(
+        open.db,
+        id,
+        {
+          version: marked.visit.version,
+          zones: [
+            { zone: 'underarm', side: 'left' },
+            { zone: 'upper-lip', side: 'middle' },
+          ],
+        },
+        NOW,
+      ),
+    );
     expect(changed.zones.map((z) => z.zone)).toEqual(['underarm', 'upper-lip']);
     expect(changed.zones[0]?.data.marks).toEqual([]);
-    expect(code(setZones(open.db, id, { version: changed.visit.version, zones: [{ zone: 'bikini-edge', side: 'left' }, { zone: 'bikini-extended', side: 'left' }] }, NOW))).toBe('refused');
-    expect(code(saveChart(open.db, id, left, { version: changed.visit.version, data: { ...left.data, strokes: [{ at: [500, 1], towards: [0, 1] }] } }, NOW))).toBe('invalid');
+    expect(
+      code(
+        setZones(
+          open.db,
+          id,
+          {
+            version: changed.visit.version,
+            zones: [
+              { zone: 'bikini-edge', side: 'left' },
+              { zone: 'bikini-extended', side: 'left' },
+            ],
+          },
+          NOW,
+        ),
+      ),
+    ).toBe('refused');
+    expect(
+      code(
+        saveChart(
+          open.db,
+          id,
+          left,
+          { version: changed.visit.version, data: { ...left.data, strokes: [{ at: [500, 1], towards: [0, 1] }] } },
+          NOW,
+        ),
+      ),
+    ).toBe('invalid');
   });
   it('writes an event once, keeps it from other visits, and holds the plan once wax is laid', () => {
     const first = opened('ottilie');
@@ -90,26 +138,52 @@ describe('a visit', () => {
     expect(code(appendJournal(open.db, second.id, [laid], NOW))).toBe('refused');
     const [zone] = first.bench.zones;
     if (!zone) throw new Error('a zone');
-    const after = value(saveChart(open.db, first.id, zone, { version: 1, data: { ...zone.data, product: 'sugar-firm', way: 'moulded', reason: 'x' } }, NOW));
+    const after = value(
+      saveChart(
+        open.db,
+        first.id,
+        zone,
+        { version: 1, data: { ...zone.data, product: 'sugar-firm', way: 'moulded', reason: 'x' } },
+        NOW,
+      ),
+    );
     expect(after.plan.zones).toEqual(first.bench.plan.zones);
-    const free = value(appendJournal(open.db, first.id, [{ id: 'two', atMs: NOW + 1, kind: 'undo', undoes: 'one' }], NOW));
+    const free = value(
+      appendJournal(open.db, first.id, [{ id: 'two', atMs: NOW + 1, kind: 'undo', undoes: 'one' }], NOW),
+    );
     expect(free.journal).toHaveLength(2);
     expect(value(loadBench(open.db, first.id, NOW)).plan.zones[0]?.choice?.product).toBe('sugar-firm');
   });
   it('closes with its plan, care, card and next booking, all or nothing', () => {
     const { id, bench } = opened('ottilie');
     const facts = [...bench.visit.consult.facts, { fact: 'allergy-rosin' as const }, { fact: 'alcohol' as const }];
-    const ready = value(saveConsult(open.db, id, { version: 1, consult: { ...bench.visit.consult, facts, confirmedAtMs: NOW } }, NOW));
-    expect(code(closeVisit(open.db, id, { version: ready.visit.version, next: { startsAtMs: NOW - 1, minutes: 30 } }, NOW))).toBe('refused');
+    const ready = value(
+      saveConsult(open.db, id, { version: 1, consult: { ...bench.visit.consult, facts, confirmedAtMs: NOW } }, NOW),
+    );
+    expect(
+      code(closeVisit(open.db, id, { version: ready.visit.version, next: { startsAtMs: NOW - 1, minutes: 30 } }, NOW)),
+    ).toBe('refused');
     expect(code(closeVisit(open.db, id, { version: 1, next: null }, NOW))).toBe('stale');
-    const closed = value(closeVisit(open.db, id, { version: ready.visit.version, next: { startsAtMs: NOW + 30 * 86_400_000, minutes: 40 } }, NOW));
+    const closed = value(
+      closeVisit(
+        open.db,
+        id,
+        { version: ready.visit.version, next: { startsAtMs: NOW + 30 * 86_400_000, minutes: 40 } },
+        NOW,
+      ),
+    );
     expect(closed.bookingId).not.toBeNull();
     const record = readVisit(open.db, id);
     expect(record).toMatchObject({ status: 'closed' });
     expect(record?.planHash).not.toBeNull();
     // medicines and what is asked once stay on the card; what passes does not
-    expect(readClient(open.db, 'ottilie')?.profile.standing.map((f) => f.fact)).toEqual(['blood-thinner', 'allergy-rosin']);
-    expect(code(saveConsult(open.db, id, { version: record?.version ?? 0, consult: ready.visit.consult }, NOW))).toBe('refused');
+    expect(readClient(open.db, 'ottilie')?.profile.standing.map((f) => f.fact)).toEqual([
+      'blood-thinner',
+      'allergy-rosin',
+    ]);
+    expect(code(saveConsult(open.db, id, { version: record?.version ?? 0, consult: ready.visit.consult }, NOW))).toBe(
+      'refused',
+    );
     expect(value(loadClientCard(open.db, 'ottilie', NOW)).ahead).toHaveLength(1);
   });
 });
@@ -125,7 +199,9 @@ describe('clients', () => {
     const known = readClient(open.db, 'ottilie');
     if (!known) throw new Error('demo client');
     const { name, byline, bornOn, phone, profile } = known;
-    const { id } = value(createClient(open.db, { name: 'Nell Ashgrove', byline: '', bornOn: null, phone: '', note: '', profile }, NOW));
+    const { id } = value(
+      createClient(open.db, { name: 'Nell Ashgrove', byline: '', bornOn: null, phone: '', note: '', profile }, NOW),
+    );
     expect(readClient(open.db, id)?.name).toBe('Nell Ashgrove');
     const fields = { name, byline, bornOn, phone, note: 'new', profile };
     expect(value(changeClient(open.db, 'ottilie', { version: 1, ...fields }, 'ines', NOW)).version).toBe(2);

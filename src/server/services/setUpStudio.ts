@@ -9,12 +9,34 @@ import type { ServiceResult } from '../errors';
 
 export function setUpStudio(db: Db, timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone): ServiceResult<null> {
   db.transaction((tx) => {
-    tx.insert(studio).values({
-      id: 1, name: 'My studio', timeZone, currency: 'EUR',
-      settings: { v: 1, roomC: 22, humidityPct: 50, walkS: 6, schools: { hardLay: 'with', shortHair: 'crossed', maxHardPasses: 2, prep: 'powder', families: ['hard', 'soft', 'sugar'] }, readySign: 'no-thread' },
-    }).run();
+    tx.insert(studio)
+      .values({
+        id: 1,
+        name: 'My studio',
+        timeZone,
+        currency: 'EUR',
+        settings: {
+          v: 1,
+          roomC: 22,
+          humidityPct: 50,
+          walkS: 6,
+          schools: {
+            hardLay: 'with',
+            shortHair: 'crossed',
+            maxHardPasses: 2,
+            prep: 'powder',
+            families: ['hard', 'soft', 'sugar'],
+          },
+          readySign: 'no-thread',
+        },
+      })
+      .run();
     tx.insert(people).values({ id: 'practitioner', name: 'Practitioner', level: 'practised', active: true }).run();
-    for (const product of SHIPPED_PRODUCTS) tx.insert(products).values({ id: product.id, data: { v: 1, product }, stocked: true }).run();
+    for (const product of SHIPPED_PRODUCTS) {
+      tx.insert(products)
+        .values({ id: product.id, data: { v: 1, product }, stocked: true })
+        .run();
+    }
   });
   return ok(null);
 }

@@ -1,5 +1,5 @@
-// The day: every booking with its plan (from the opened visit, or forecast from last time's charts), its real parts, what needs a
-// word, and the tray of the next visit.
+// The day: every booking with its plan (from the opened visit, or forecast from last time's charts), its real parts,
+// what needs a word, and the tray of the next visit.
 
 import 'server-only';
 import type { Plan } from '../../core/plan';
@@ -55,7 +55,14 @@ export function zonesInWords(zones: BookingRow['zones']): string {
   return names.join('; ');
 }
 
-function forecast(db: Db, booking: BookingRow, client: ClientRow, studio: StudioRow, visit: VisitRow | undefined, nowMs: number): Plan | undefined {
+function forecast(
+  db: Db,
+  booking: BookingRow,
+  client: ClientRow,
+  studio: StudioRow,
+  visit: VisitRow | undefined,
+  nowMs: number,
+): Plan | undefined {
   const known = visit && partsOf(db, visit);
   if (known) return planCase(db, known.parts, nowMs).plan;
   const person = readPerson(db, booking.personId);
@@ -63,10 +70,29 @@ function forecast(db: Db, booking: BookingRow, client: ClientRow, studio: Studio
   const on = civilDateAt(booking.startsAtMs, studio.timeZone);
   const pasts = zonePasts(db, client.id);
   const marks = clientMarks(db, client.id);
-  const zones = booking.zones.map((z) => ({ ...z, data: startingChart(z.zone, pasts.get(zoneKeyOf(z)), on, marks.get(zoneKeyOf(z))), past: pasts.get(zoneKeyOf(z)) }));
+  const zones = booking.zones.map((z) => ({
+    ...z,
+    data: startingChart(z.zone, pasts.get(zoneKeyOf(z)), on, marks.get(zoneKeyOf(z))),
+    past: pasts.get(zoneKeyOf(z)),
+  }));
   // before the client is there, consent is not the question: what is on file is asked for in words
   const consult = { ...startingConsult(client, on, undefined), consent: true };
-  return planCase(db, { on, client, consult, studio, person, products: readProducts(db), zones, rules: changesOf(db), knownProducts: knownProducts(db, client, consult.facts), heatFelt: feltBefore(db, client.id) }, nowMs).plan;
+  return planCase(
+    db,
+    {
+      on,
+      client,
+      consult,
+      studio,
+      person,
+      products: readProducts(db),
+      zones,
+      rules: changesOf(db),
+      knownProducts: knownProducts(db, client, consult.facts),
+      heatFelt: feltBefore(db, client.id),
+    },
+    nowMs,
+  ).plan;
 }
 
 function wordsFor(plan: Plan | undefined, client: ClientRow, on: string): TodayVisit['words'] {
@@ -74,9 +100,23 @@ function wordsFor(plan: Plan | undefined, client: ClientRow, on: string): TodayV
   const open = alertsOf(client, on).filter((a) => a.startsWith('No consent'));
   const alerts = (minor.length > 0 ? minor : open).map((text) => ({ text, weight: 'stop' as const }));
   if (!plan) return alerts;
-  const stopped = minor.length === 0 && (plan.screening.outcome === 'postpone' || plan.screening.outcome === 'decline') ? [{ text: plan.screening.reasons.find((r) => r.outcome === plan.screening.outcome)?.text ?? 'Screening stops this visit.', weight: 'stop' as const }] : [];
-  const short = plan.zones.filter((z) => z.choice === null && z.outcome !== 'postpone' && z.outcome !== 'decline').map((z) => ({ text: `${zoneName(z.zone)}: ${z.reasons[0] ?? ''}`, weight: 'stop' as const }));
-  const trims = plan.zones.filter((z) => z.options.find((o) => o.product === z.choice?.product && o.way === z.choice.way)?.trimFirst).map((z) => ({ text: `${zoneName(z.zone)}: likely too long, trim to about 6 mm first.`, weight: 'note' as const }));
+  const stopped =
+    minor.length === 0 && (plan.screening.outcome === 'postpone' || plan.screening.outcome === 'decline')
+      ? [
+          {
+            text:
+              plan.screening.reasons.find((r) => r.outcome === plan.screening.outcome)?.text ??
+              'Screening stops this visit.',
+            weight: 'stop' as const,
+          },
+        ]
+      : [];
+  const short = plan.zones
+    .filter((z) => z.choice === null && z.outcome !== 'postpone' && z.outcome !== 'decline')
+    .map((z) => ({ text: `${zoneName(z.zone)}: ${z.reasons[0] ?? ''}`, weight: 'stop' as const }));
+  const trims = plan.zones
+    .filter((z) => z.options.find((o) => o.product === z.choice?.product && o.way === z.choice.way)?.trimFirst)
+    .map((z) => ({ text: `${zoneName(z.zone)}: likely too long, trim to about 6 mm first.`, weight: 'note' as const }));
   return [...alerts, ...stopped, ...short, ...trims];
 }
 
@@ -87,23 +127,43 @@ function lineOf(db: Db, booking: BookingRow, studio: StudioRow, nowMs: number): 
   const plan = forecast(db, booking, client, studio, visit, nowMs);
   const events = visit && visit.status === 'open' ? journalOf(db, visit.id) : [];
   const chosen = [...new Set(plan?.zones.flatMap((z) => (z.choice ? [z.choice.product] : [])) ?? [])];
-  const products = readProducts(db).filter((p) => chosen.includes(p.id)).map((p) => p.name);
-  return [{
-    bookingId: booking.id, visitId: visit?.id ?? null, state: visit?.status === 'closed' ? 'closed' : events.length > 0 ? 'at-the-table' : visit ? 'open' : 'ahead',
-    startsAtMs: booking.startsAtMs, minutes: booking.minutes, personId: booking.personId, clientName: client.name, clientId: client.id, what: zonesInWords(booking.zones),
-    product: products.join(', '), parts: plan?.time.parts ?? { prepareMin: 0, layPullMin: 0, readMin: 0, finishMin: 0, turnoverMin: 0 },
-    words: visit?.status === 'closed' ? [] : wordsFor(plan, client, civilDateAt(booking.startsAtMs, studio.timeZone)),
-    tray: plan?.materials.map(({ item, amount, unit }) => ({ item, amount, unit })) ?? [],
-  }];
+  const products = readProducts(db)
+    .filter((p) => chosen.includes(p.id))
+    .map((p) => p.name);
+  return [
+    {
+      bookingId: booking.id,
+      visitId: visit?.id ?? null,
+      state: visit?.status === 'closed' ? 'closed' : events.length > 0 ? 'at-the-table' : visit ? 'open' : 'ahead',
+      startsAtMs: booking.startsAtMs,
+      minutes: booking.minutes,
+      personId: booking.personId,
+      clientName: client.name,
+      clientId: client.id,
+      what: zonesInWords(booking.zones),
+      product: products.join(', '),
+      parts: plan?.time.parts ?? { prepareMin: 0, layPullMin: 0, readMin: 0, finishMin: 0, turnoverMin: 0 },
+      words: visit?.status === 'closed' ? [] : wordsFor(plan, client, civilDateAt(booking.startsAtMs, studio.timeZone)),
+      tray: plan?.materials.map(({ item, amount, unit }) => ({ item, amount, unit })) ?? [],
+    },
+  ];
 }
 
 export function loadToday(db: Db, nowMs: number): ServiceResult<Today> {
   const studio = readStudio(db);
   if (!studio) return notFound('studio');
   const date = civilDateAt(nowMs, studio.timeZone);
-  const rows = bookingsBetween(db, instantAt(date, 0, 0, studio.timeZone), instantAt(addDays(date, 1), 0, 0, studio.timeZone));
+  const rows = bookingsBetween(
+    db,
+    instantAt(date, 0, 0, studio.timeZone),
+    instantAt(addDays(date, 1), 0, 0, studio.timeZone),
+  );
   return ok({
-    studioName: studio.name, timeZone: studio.timeZone, date, nowMs, people: readPeople(db).map((p) => ({ id: p.id, name: p.name })),
+    studioName: studio.name,
+    timeZone: studio.timeZone,
+    date,
+    nowMs,
+    people: readPeople(db).map((p) => ({ id: p.id, name: p.name })),
     visits: rows.flatMap((b) => lineOf(db, b, studio, nowMs)),
   });
 }

@@ -11,10 +11,15 @@ const LONGEST_QUERY = 100;
 export function GET(request: Request): Response {
   return handleRead(() => {
     const query = decodeURIComponent(request.headers.get('x-search') ?? '').slice(0, LONGEST_QUERY);
-    return Response.json({ clients: searchClients(getDb(), query, nowMs(), request.headers.get('x-archived') === 'yes') }, { headers: { 'cache-control': 'no-store' } });
+    return Response.json(
+      { clients: searchClients(getDb(), query, nowMs(), request.headers.get('x-archived') === 'yes') },
+      { headers: { 'cache-control': 'no-store' } },
+    );
   });
 }
 
 export function POST(request: Request): Promise<Response> {
-  return handle<ClientFields>(request, newClientRequest, (body) => toResponse(createClient(getDb(), body, nowMs()), 201));
+  return handle<ClientFields>(request, newClientRequest, (body) =>
+    toResponse(createClient(getDb(), body, nowMs()), 201),
+  );
 }

@@ -7,5 +7,7 @@ import { changeRule } from '@/server/services/consultRules';
 import { handle, toResponse } from '@/server/toResponse';
 
 export function POST(request: Request): Promise<Response> {
-  return handle<RuleChange>(request, ruleRequest, (body) => toResponse(changeRule(getDb(), body, actingPerson(getDb(), request), nowMs())));
+  return handle<RuleChange>(request, ruleRequest, (body) =>
+    toResponse(changeRule(getDb(), body, actingPerson(getDb(), request), nowMs())),
+  );
 }

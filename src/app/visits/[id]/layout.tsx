@@ -23,7 +23,7 @@ export default async function VisitLayout({ children, params }: Props) {
   const { onDate } = bench.value.visit;
   return (
     <BenchProvider first={bench.value}>
-      <TopBar day={`${weekday(onDate)} ${dayMonth(onDate)}`} {...(await topBarPeople(getDb()))} />
+      <TopBar day={`${weekday(onDate)} ${dayMonth(onDate)}`} {...await topBarPeople(getDb())} />
       <BenchFrame>{children}</BenchFrame>
     </BenchProvider>
   );

@@ -6,8 +6,13 @@ import { handleForm } from '@/server/toResponse';
 
 /** What a name on Today does before the page's script runs. */
 export function POST(request: Request): Promise<Response> {
-  return handleForm<OpenVisit>(request, openVisitRequest, (body) => {
-    const opened = openVisit(getDb(), body, nowMs());
-    return opened.ok ? `/visits/${opened.value.visitId}` : null;
-  }, '/');
+  return handleForm<OpenVisit>(
+    request,
+    openVisitRequest,
+    (body) => {
+      const opened = openVisit(getDb(), body, nowMs());
+      return opened.ok ? `/visits/${opened.value.visitId}` : null;
+    },
+    '/',
+  );
 }

@@ -1,7 +1,7 @@
 'use client';
 
 import { Slider } from 'antd';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { hairsPerCm2, type Zone } from '@/core/anatomy';
 import { HAIR_FLAGS, lengthSpreadCv, tooLongShare, type HairFlag, type HairHistory } from '@/core/hair';
 import { logNormalStrata, seededRandom } from '@/core/shared';
@@ -12,9 +12,18 @@ import { ShortOrUnder } from './ShortOrUnder.client';
 import styles from './Chart.module.css';
 
 const LONGEST = 18;
-const HISTORY: readonly (readonly [HairHistory, string])[] = [['first', 'first wax'], ['regular', 'regular'], ['lapsed', 'lapsed'], ['shaved', 'shaved since']];
+const HISTORY: readonly (readonly [HairHistory, string])[] = [
+  ['first', 'first wax'],
+  ['regular', 'regular'],
+  ['lapsed', 'lapsed'],
+  ['shaved', 'shaved since'],
+];
 
-const FLAGS: Readonly<Record<HairFlag, string>> = { flat: 'lies flat', layers: 'in layers', 'under-skin': 'under the skin' };
+const FLAGS: Readonly<Record<HairFlag, string>> = {
+  flat: 'lies flat',
+  layers: 'in layers',
+  'under-skin': 'under the skin',
+};
 /** Past this hairs tangle and too many are caught at once; trimmed, they are about 6 mm. */
 const TRIM_OVER_MM = 12;
 /** From this share of too long hair on it is trimmed first. */
@@ -32,52 +41,157 @@ interface Props {
 /** Length on a scale with each family's shortest hair, coarseness and density as drawn hairs, history in words. */
 export function Assessment({ hair, zone, disabled, onChange }: Props) {
   const [length, setLength] = useState(hair.lengthMm);
+  const [charted, setCharted] = useState(hair.lengthMm);
   const [testing, setTesting] = useState(false);
-  useEffect(() => setLength(hair.lengthMm), [hair.lengthMm]);
+  // a length that came from elsewhere (undo, another tablet) moves the slider too
+  if (charted !== hair.lengthMm) {
+    setCharted(hair.lengthMm);
+    setLength(hair.lengthMm);
+  }
   const usual = logNormalStrata(length, lengthSpreadCv(hair), 10);
   const shortest = hair.shortestMm ?? Math.min(length, half(usual[0] ?? 0.5));
   const longest = hair.longestMm ?? Math.max(length, half(usual[9] ?? LONGEST));
   /** The typical length; what was found beyond it gives way. */
-  const took = (mm: number): void => onChange({ ...hair, lengthMm: mm, ...(hair.shortestMm === undefined ? {} : { shortestMm: Math.min(hair.shortestMm, mm) }), ...(hair.longestMm === undefined ? {} : { longestMm: Math.max(hair.longestMm, mm) }) });
+  const took = (mm: number): void =>
+    onChange({
+      ...hair,
+      lengthMm: mm,
+      ...(hair.shortestMm === undefined ? {} : { shortestMm: Math.min(hair.shortestMm, mm) }),
+      ...(hair.longestMm === undefined ? {} : { longestMm: Math.max(hair.longestMm, mm) }),
+    });
   const flags = hair.flags ?? [];
-  const setFlag = (flag: HairFlag, on: boolean): void => onChange({ ...hair, flags: HAIR_FLAGS.filter((f) => (f === flag ? on : flags.includes(f))) });
+  const setFlag = (flag: HairFlag, on: boolean): void =>
+    onChange({ ...hair, flags: HAIR_FLAGS.filter((f) => (f === flag ? on : flags.includes(f))) });
   const tooLong = tooLongShare(hair, TRIM_OVER_MM);
   const f = zone.shortestFactor;
-  const marks = Object.fromEntries(([[1.6 * f, 'sugar'], [4 * f, 'hard'], [6 * f, 'soft'], [12, 'trim']] as const).map(([mm, word]) => [mm, <span key={word} className={styles.tick}>{Math.round(mm * 10) / 10}<br />{word}</span>]));
+  const marks = Object.fromEntries(
+    (
+      [
+        [1.6 * f, 'sugar'],
+        [4 * f, 'hard'],
+        [6 * f, 'soft'],
+        [12, 'trim'],
+      ] as const
+    ).map(([mm, word]) => [
+      mm,
+      <span key={word} className={styles.tick}>
+        {Math.round(mm * 10) / 10}
+        <br />
+        {word}
+      </span>,
+    ]),
+  );
   return (
     <div className={styles.assess}>
       <div className={styles.length}>
-        <h3>Length <strong>{length} mm</strong> <span className="quiet">{hair.shortestMm === undefined && hair.longestMm === undefined ? 'most' : 'found'} {shortest}–{longest}</span></h3>
-        <Slider min={0.5} max={LONGEST} step={0.5} value={length} disabled={disabled} marks={marks} included={false} onChange={setLength} onChangeComplete={took} tooltip={{ open: false }} ariaLabelForHandle="Typical length, mm" />
+        <h3>
+          Length <strong>{length} mm</strong>{' '}
+          <span className="quiet">
+            {hair.shortestMm === undefined && hair.longestMm === undefined ? 'most' : 'found'} {shortest}–{longest}
+          </span>
+        </h3>
+        <Slider
+          min={0.5}
+          max={LONGEST}
+          step={0.5}
+          value={length}
+          disabled={disabled}
+          marks={marks}
+          included={false}
+          onChange={setLength}
+          onChangeComplete={took}
+          tooltip={{ open: false }}
+          ariaLabelForHandle="Typical length, mm"
+        />
         <div className={styles.ends}>
-          <End name="Shortest" mm={shortest} disabled={disabled} onChange={(mm) => onChange({ ...hair, shortestMm: Math.min(hair.lengthMm, Math.max(0.5, mm)) })} />
-          <End name="Longest" mm={longest} disabled={disabled} onChange={(mm) => onChange({ ...hair, longestMm: Math.min(60, Math.max(hair.lengthMm, mm)) })} />
+          <End
+            name="Shortest"
+            mm={shortest}
+            disabled={disabled}
+            onChange={(mm) => onChange({ ...hair, shortestMm: Math.min(hair.lengthMm, Math.max(0.5, mm)) })}
+          />
+          <End
+            name="Longest"
+            mm={longest}
+            disabled={disabled}
+            onChange={(mm) => onChange({ ...hair, longestMm: Math.min(60, Math.max(hair.lengthMm, mm)) })}
+          />
         </div>
-        {tooLong >= TRIM_SHARE ? <p className={styles.trim} role="status">Trim to about 6 mm first: {percent(tooLong)} is over {TRIM_OVER_MM} mm and tangles. Never shorter than the house rule.</p> : null}
+        {tooLong >= TRIM_SHARE ? (
+          <p className={styles.trim} role="status">
+            Trim to about 6 mm first: {percent(tooLong)} is over {TRIM_OVER_MM} mm and tangles. Never shorter than the
+            house rule.
+          </p>
+        ) : null}
       </div>
       <div>
         <h3 id="coarseness">Coarseness</h3>
-        <Steps labelledBy="coarseness" value={hair.coarseness} words={['fine', 'soft', 'mid', 'coarse', 'very']} disabled={disabled} onChange={(coarseness) => onChange({ ...hair, coarseness })} draw={(s) => <OneHair thick={s} />} />
+        <Steps
+          labelledBy="coarseness"
+          value={hair.coarseness}
+          words={['fine', 'soft', 'mid', 'coarse', 'very']}
+          disabled={disabled}
+          onChange={(coarseness) => onChange({ ...hair, coarseness })}
+          draw={(s) => <OneHair thick={s} />}
+        />
       </div>
       <div>
         <h3 id="density">Density, hairs per cm²</h3>
-        <Steps labelledBy="density" value={hair.density} words={[1, 2, 3, 4, 5].map((s) => String(Math.round(hairsPerCm2(zone.hairsPerCm2, s) * 10) / 10))} disabled={disabled} onChange={(density) => onChange({ ...hair, density })} draw={(s) => <Patch count={[3, 6, 10, 16, 24][s - 1] ?? 10} />} />
+        <Steps
+          labelledBy="density"
+          value={hair.density}
+          words={[1, 2, 3, 4, 5].map((s) => String(Math.round(hairsPerCm2(zone.hairsPerCm2, s) * 10) / 10))}
+          disabled={disabled}
+          onChange={(density) => onChange({ ...hair, density })}
+          draw={(s) => <Patch count={[3, 6, 10, 16, 24][s - 1] ?? 10} />}
+        />
       </div>
       <div>
         <h3 id="curl">Curl</h3>
-        <Steps labelledBy="curl" value={hair.curl} words={['straight', 'slight', 'wavy', 'curly', 'tight']} disabled={disabled} onChange={(curl) => onChange({ ...hair, curl })} />
+        <Steps
+          labelledBy="curl"
+          value={hair.curl}
+          words={['straight', 'slight', 'wavy', 'curly', 'tight']}
+          disabled={disabled}
+          onChange={(curl) => onChange({ ...hair, curl })}
+        />
       </div>
       <div>
         <h3 id="history">History</h3>
         <div className={styles.history} role="radiogroup" aria-labelledby="history">
-          {HISTORY.map(([value, word]) => <button key={value} type="button" role="radio" aria-checked={hair.history === value} disabled={disabled} onClick={() => onChange({ ...hair, history: value })}>{word}</button>)}
+          {HISTORY.map(([value, word]) => (
+            <button
+              key={value}
+              type="button"
+              role="radio"
+              aria-checked={hair.history === value}
+              disabled={disabled}
+              onClick={() => onChange({ ...hair, history: value })}
+            >
+              {word}
+            </button>
+          ))}
         </div>
       </div>
       <div className={styles.flags}>
         <h3 id="flags">How it stands</h3>
         <div className={styles.history} role="group" aria-labelledby="flags">
-          {HAIR_FLAGS.map((f) => <button key={f} type="button" aria-pressed={flags.includes(f)} disabled={disabled} onClick={() => setFlag(f, !flags.includes(f))}>{FLAGS[f]}</button>)}
-          {disabled ? null : <button type="button" onClick={() => setTesting(true)}>Short, or under the skin?</button>}
+          {HAIR_FLAGS.map((f) => (
+            <button
+              key={f}
+              type="button"
+              aria-pressed={flags.includes(f)}
+              disabled={disabled}
+              onClick={() => setFlag(f, !flags.includes(f))}
+            >
+              {FLAGS[f]}
+            </button>
+          ))}
+          {disabled ? null : (
+            <button type="button" onClick={() => setTesting(true)}>
+              Short, or under the skin?
+            </button>
+          )}
         </div>
       </div>
       {testing ? <ShortOrUnder onFlag={(flag) => setFlag(flag, true)} onClose={() => setTesting(false)} /> : null}
@@ -86,18 +200,52 @@ export function Assessment({ hair, zone, disabled, onChange }: Props) {
 }
 
 /** One end of the lengths found, in steps that a glove hits. */
-function End({ name, mm, disabled, onChange }: { readonly name: string; readonly mm: number; readonly disabled: boolean; readonly onChange: (mm: number) => void }) {
+function End({
+  name,
+  mm,
+  disabled,
+  onChange,
+}: {
+  readonly name: string;
+  readonly mm: number;
+  readonly disabled: boolean;
+  readonly onChange: (mm: number) => void;
+}) {
   return (
     <div role="group" aria-label={`${name} hair`}>
-      <span>{name} <b>{mm}</b></span>
-      <button type="button" disabled={disabled} aria-label={`${name} hair, half a millimetre less`} onClick={() => onChange(mm - 0.5)}>−</button>
-      <button type="button" disabled={disabled} aria-label={`${name} hair, half a millimetre more`} onClick={() => onChange(mm + 0.5)}>+</button>
+      <span>
+        {name} <b>{mm}</b>
+      </span>
+      <button
+        type="button"
+        disabled={disabled}
+        aria-label={`${name} hair, half a millimetre less`}
+        onClick={() => onChange(mm - 0.5)}
+      >
+        −
+      </button>
+      <button
+        type="button"
+        disabled={disabled}
+        aria-label={`${name} hair, half a millimetre more`}
+        onClick={() => onChange(mm + 0.5)}
+      >
+        +
+      </button>
     </div>
   );
 }
 
 const OneHair = ({ thick }: { readonly thick: number }) => (
-  <svg width="22" height="24" viewBox="0 0 22 24" aria-hidden="true"><path d="M9 2 C14 8 7 14 12 22" stroke="var(--walnut)" strokeWidth={0.6 + thick * 0.62} fill="none" strokeLinecap="round" /></svg>
+  <svg width="22" height="24" viewBox="0 0 22 24" aria-hidden="true">
+    <path
+      d="M9 2 C14 8 7 14 12 22"
+      stroke="var(--walnut)"
+      strokeWidth={0.6 + thick * 0.62}
+      fill="none"
+      strokeLinecap="round"
+    />
+  </svg>
 );
 
 function Patch({ count }: { readonly count: number }) {

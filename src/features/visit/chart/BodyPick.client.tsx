@@ -11,7 +11,9 @@ import { keyOfZone } from '../stations';
 export function BodyPick({ onClose }: { readonly onClose: () => void }) {
   const { bench, wantedZones, saveZones } = useBench();
   const { choose } = useZone();
-  const stopped = new Set(bench.plan.zones.filter((z) => z.outcome === 'postpone' || z.outcome === 'decline').map(keyOfZone));
+  const stopped = new Set(
+    bench.plan.zones.filter((z) => z.outcome === 'postpone' || z.outcome === 'decline').map(keyOfZone),
+  );
   const pick = (ref: ZoneRef): void => {
     const index = bench.zones.findIndex((z) => keyOfZone(z) === keyOfZone(ref));
     if (index < 0) return saveZones([...wantedZones, ref].map(({ zone, side }) => ({ zone, side })));
@@ -21,8 +23,13 @@ export function BodyPick({ onClose }: { readonly onClose: () => void }) {
   return (
     <Modal open title="Zones on the body" footer={null} width={860} onCancel={onClose} destroyOnHidden>
       <ZonePicker
-        chosen={new Set(wantedZones.map(keyOfZone))} stopped={stopped} seen={new Set(bench.zones.filter((z) => z.data.confirmed).map(keyOfZone))}
-        lastOn={new Map(bench.client.lastWaxOn.map((z) => [z.zone, z.on]))} disabled={bench.visit.status === 'closed'} hint="tap a zone of today to chart it, another one to put it on the bench" onToggle={pick}
+        chosen={new Set(wantedZones.map(keyOfZone))}
+        stopped={stopped}
+        seen={new Set(bench.zones.filter((z) => z.data.confirmed).map(keyOfZone))}
+        lastOn={new Map(bench.client.lastWaxOn.map((z) => [z.zone, z.on]))}
+        disabled={bench.visit.status === 'closed'}
+        hint="tap a zone of today to chart it, another one to put it on the bench"
+        onToggle={pick}
       />
     </Modal>
   );

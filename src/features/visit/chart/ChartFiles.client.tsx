@@ -26,26 +26,67 @@ export function ChartFiles({ visitId, zone, facts, sheet, disabled, onRead }: Pr
   const download = (): void => {
     const link = document.createElement('a');
     const { strokes, marks, hair, densities = [] } = zone.data;
-    link.href = URL.createObjectURL(new Blob([chartSvg({ zone: facts, side: zone.side, sheet, strokes, marks, hair, densities })], { type: 'image/svg+xml' }));
+    link.href = URL.createObjectURL(
+      new Blob([chartSvg({ zone: facts, side: zone.side, sheet, strokes, marks, hair, densities })], {
+        type: 'image/svg+xml',
+      }),
+    );
     link.download = `chart-${zone.zone}-${zone.side}.svg`;
     link.click();
     setTimeout(() => URL.revokeObjectURL(link.href), 1000);
   };
   const read = async (file: File): Promise<void> => {
     if (file.size > LARGEST_BYTES) return setSaid('This file is too large for a chart. Nothing was changed.');
-    const found = await sendJson<ReadChart>('POST', `/api/visits/${visitId}/charts/${zone.zone}/${zone.side}/read`, { text: await file.text(), sheetCm: [sheet.widthCm, sheet.heightCm] });
-    if (!found.ok) return setSaid([found.error.message, ...found.error.details.slice(0, 3).map((d) => `${d.path === '' || d.path === 'text' ? '' : `${d.path}: `}${d.message}`)].join(' '));
-    setSaid(found.value.mirrored ? 'Read in, mirrored from the other side. Undo takes it back.' : 'Read in. Undo takes growth, densities and marks back.');
+    const found = await sendJson<ReadChart>('POST', `/api/visits/${visitId}/charts/${zone.zone}/${zone.side}/read`, {
+      text: await file.text(),
+      sheetCm: [sheet.widthCm, sheet.heightCm],
+    });
+    if (!found.ok) {
+      return setSaid(
+        [
+          found.error.message,
+          ...found.error.details
+            .slice(0, 3)
+            .map((d) => `${d.path === '' || d.path === 'text' ? '' : `${d.path}: `}${d.message}`),
+        ].join(' '),
+      );
+    }
+    setSaid(
+      found.value.mirrored
+        ? 'Read in, mirrored from the other side. Undo takes it back.'
+        : 'Read in. Undo takes growth, densities and marks back.',
+    );
     onRead(found.value);
   };
   return (
     <>
       <div className={styles.pair}>
-        <button type="button" className={styles.tool} onClick={download}>As SVG</button>
-        {disabled ? null : <button type="button" className={styles.tool} onClick={() => input.current?.click()}>Read in</button>}
+        <button type="button" className={styles.tool} onClick={download}>
+          As SVG
+        </button>
+        {disabled ? null : (
+          <button type="button" className={styles.tool} onClick={() => input.current?.click()}>
+            Read in
+          </button>
+        )}
       </div>
-      <input ref={input} type="file" accept=".svg,.json,image/svg+xml,application/json" hidden aria-label="Chart file" onChange={(e) => { const [file] = e.target.files ?? []; e.target.value = ''; if (file) void read(file); }} />
-      {said === '' ? null : <p role="status" className={styles.said}>{said}</p>}
+      <input
+        ref={input}
+        type="file"
+        accept=".svg,.json,image/svg+xml,application/json"
+        hidden
+        aria-label="Chart file"
+        onChange={(e) => {
+          const [file] = e.target.files ?? [];
+          e.target.value = '';
+          if (file) void read(file);
+        }}
+      />
+      {said === '' ? null : (
+        <p role="status" className={styles.said}>
+          {said}
+        </p>
+      )}
     </>
   );
 }

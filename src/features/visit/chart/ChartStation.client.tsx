@@ -16,7 +16,9 @@ function confirmWord(zones: readonly BenchZone[], unseen: readonly BenchZone[]):
   const marks = zones.some((z) => z.data.marks.some((m) => m.unseen)) ? ', marks too' : '';
   if (unseen.length === 0 && marks === '') return 'On to the match';
   if (unseen.length === 0) return 'Marks still there: on to the match';
-  return unseen.every((z) => z.last !== null) ? `As last time${marks}${zones.length > 1 ? ', all zones' : ''}` : `Charted${marks}: on to the match`;
+  return unseen.every((z) => z.last !== null)
+    ? `As last time${marks}${zones.length > 1 ? ', all zones' : ''}`
+    : `Charted${marks}: on to the match`;
 }
 
 /** Hair on the body as it really grows: comb, mark, assess. */
@@ -29,14 +31,36 @@ export function ChartStation() {
   const unseen = bench.zones.filter((z) => !z.data.confirmed);
   const open = bench.zones.filter((z) => !z.data.confirmed || z.data.marks.some((m) => m.unseen));
   const confirmAll = (): void => {
-    for (const z of open) saveChart(z, { ...z.data, marks: z.data.marks.map(({ kind, at, radiusMm, note, since }) => ({ kind, at, radiusMm, ...(note ? { note } : {}), ...(since ? { since } : {}) })), confirmed: true });
+    for (const z of open) {
+      saveChart(z, {
+        ...z.data,
+        marks: z.data.marks.map(({ kind, at, radiusMm, note, since }) => ({
+          kind,
+          at,
+          radiusMm,
+          ...(note ? { note } : {}),
+          ...(since ? { since } : {}),
+        })),
+        confirmed: true,
+      });
+    }
     router.push(`/visits/${bench.visit.id}/match`);
   };
   return (
     <div className={styles.station}>
       <ZoneChart
-        key={keyOfZone(zone)} zone={zone}
-        action={<><Button size="large" onClick={() => setBody(true)}>Body</Button><Button type="primary" size="large" onClick={confirmAll} disabled={bench.visit.status === 'closed'}>{confirmWord(bench.zones, unseen)}</Button></>}
+        key={keyOfZone(zone)}
+        zone={zone}
+        action={
+          <>
+            <Button size="large" onClick={() => setBody(true)}>
+              Body
+            </Button>
+            <Button type="primary" size="large" onClick={confirmAll} disabled={bench.visit.status === 'closed'}>
+              {confirmWord(bench.zones, unseen)}
+            </Button>
+          </>
+        }
       />
       {body ? <BodyPick onClose={() => setBody(false)} /> : null}
     </div>

@@ -20,7 +20,8 @@ interface Props {
 /** Every mark with its place, what it keeps clear, since when it is known and a note. They stay with the client. */
 export function MarkList({ zone, side, sheet, marks, disabled, onMarks }: Props) {
   if (marks.length === 0) return null;
-  const put = (mark: ChartMark, more: Partial<ChartMark>): void => onMarks(marks.map((m) => (m === mark ? { ...m, ...more } : m)));
+  const put = (mark: ChartMark, more: Partial<ChartMark>): void =>
+    onMarks(marks.map((m) => (m === mark ? { ...m, ...more } : m)));
   return (
     <section className={styles.marks}>
       <h3>Marks, kept with the client</h3>
@@ -29,8 +30,19 @@ export function MarkList({ zone, side, sheet, marks, disabled, onMarks }: Props)
           const place = subdivisionAt(zone, side, sheet, m.at);
           return (
             <li key={`${m.kind}${m.at.join()}`}>
-              <span><strong>{m.kind}</strong>{place ? `, ${place}` : ''} · {2 * m.radiusMm} mm, keep {CLEARANCE_MM[m.kind]} mm: {markAreaCm2(sheet.outline, m).toFixed(1)} cm² kept clear{m.since ? ` · since ${dayMonthYear(m.since)}` : ''}</span>
-              <Note key={m.note ?? ''} label={`Note on the ${m.kind}`} text={m.note ?? ''} disabled={disabled} onText={(note) => put(m, { note })} />
+              <span>
+                <strong>{m.kind}</strong>
+                {place ? `, ${place}` : ''} · {2 * m.radiusMm} mm, keep {CLEARANCE_MM[m.kind]} mm:{' '}
+                {markAreaCm2(sheet.outline, m).toFixed(1)} cm² kept clear
+                {m.since ? ` · since ${dayMonthYear(m.since)}` : ''}
+              </span>
+              <Note
+                key={m.note ?? ''}
+                label={`Note on the ${m.kind}`}
+                text={m.note ?? ''}
+                disabled={disabled}
+                onText={(note) => put(m, { note })}
+              />
             </li>
           );
         })}
@@ -40,7 +52,30 @@ export function MarkList({ zone, side, sheet, marks, disabled, onMarks }: Props)
 }
 
 /** Saved when it is left, not at every key. */
-function Note({ label, text, disabled, onText }: { readonly label: string; readonly text: string; readonly disabled: boolean; readonly onText: (text: string) => void }) {
+function Note({
+  label,
+  text,
+  disabled,
+  onText,
+}: {
+  readonly label: string;
+  readonly text: string;
+  readonly disabled: boolean;
+  readonly onText: (text: string) => void;
+}) {
   const [words, setWords] = useState(text);
-  return <Input aria-label={label} placeholder="Note" value={words} maxLength={300} disabled={disabled} onChange={(e) => setWords(e.target.value)} onBlur={() => { if (words.trim() !== text) onText(words.trim()); }} onPressEnter={(e) => e.currentTarget.blur()} />;
+  return (
+    <Input
+      aria-label={label}
+      placeholder="Note"
+      value={words}
+      maxLength={300}
+      disabled={disabled}
+      onChange={(e) => setWords(e.target.value)}
+      onBlur={() => {
+        if (words.trim() !== text) onText(words.trim());
+      }}
+      onPressEnter={(e) => e.currentTarget.blur()}
+    />
+  );
 }

@@ -16,23 +16,69 @@ export function ShortOrUnder({ onFlag, onClose }: Props) {
   const now = shortOrUnder(answers);
   const asked = Object.keys(answers).length;
   return (
-    <Modal open title="Short, or under the skin?" onCancel={onClose} destroyOnHidden footer={[
-      ...(asked > 0 ? [<Button key="again" onClick={() => setAnswers({})}>From the start</Button>] : []),
-      now.kind === 'found'
-        ? <Button key="take" type="primary" onClick={() => { if (now.flag) onFlag(now.flag); onClose(); }}>{now.flag ? 'Note it on the chart' : 'Understood'}</Button>
-        : <Button key="leave" onClick={onClose}>Leave it</Button>,
-    ]}>
+    <Modal
+      open
+      title="Short, or under the skin?"
+      onCancel={onClose}
+      destroyOnHidden
+      footer={[
+        ...(asked > 0
+          ? [
+              <Button key="again" onClick={() => setAnswers({})}>
+                From the start
+              </Button>,
+            ]
+          : []),
+        now.kind === 'found' ? (
+          <Button
+            key="take"
+            type="primary"
+            onClick={() => {
+              if (now.flag) onFlag(now.flag);
+              onClose();
+            }}
+          >
+            {now.flag ? 'Note it on the chart' : 'Understood'}
+          </Button>
+        ) : (
+          <Button key="leave" onClick={onClose}>
+            Leave it
+          </Button>
+        ),
+      ]}
+    >
       {now.kind === 'ask' ? (
         <div className={styles.ask}>
           <p className="quiet">{now.question.how}</p>
-          <p><strong>{now.question.text}</strong></p>
-          {now.question.id === 'long-enough' ? <div className={styles.grain} role="img" aria-label="A line of 1.6 mm beside one of 6 mm, five times enlarged"><i style={{ width: 8 * 3.78 }} /><span>1.6 mm</span><i style={{ width: 30 * 3.78 }} /><span>6 mm, five times enlarged</span></div> : null}
+          <p>
+            <strong>{now.question.text}</strong>
+          </p>
+          {now.question.id === 'long-enough' ? (
+            <div
+              className={styles.grain}
+              role="img"
+              aria-label="A line of 1.6 mm beside one of 6 mm, five times enlarged"
+            >
+              <i style={{ width: 8 * 3.78 }} />
+              <span>1.6 mm</span>
+              <i style={{ width: 30 * 3.78 }} />
+              <span>6 mm, five times enlarged</span>
+            </div>
+          ) : null}
           <div className={styles.yesNo}>
-            <Button size="large" onClick={() => setAnswers({ ...answers, [now.question.id]: true })}>Yes</Button>
-            <Button size="large" onClick={() => setAnswers({ ...answers, [now.question.id]: false })}>No</Button>
+            <Button size="large" onClick={() => setAnswers({ ...answers, [now.question.id]: true })}>
+              Yes
+            </Button>
+            <Button size="large" onClick={() => setAnswers({ ...answers, [now.question.id]: false })}>
+              No
+            </Button>
           </div>
         </div>
-      ) : <p role="status" className={styles.found}>{now.say}</p>}
+      ) : (
+        <p role="status" className={styles.found}>
+          {now.say}
+        </p>
+      )}
     </Modal>
   );
 }

@@ -30,14 +30,22 @@ const SORE_MM = 8;
 const TAPPED_MM = 3;
 
 /** Places tapped on the form of one kind beyond those that are on the chart. */
-const beyond = (spots: readonly Spot[], charted: number): readonly Spot[] => spots.slice(Math.min(spots.length, charted));
+const beyond = (spots: readonly Spot[], charted: number): readonly Spot[] =>
+  spots.slice(Math.min(spots.length, charted));
 
 /** One zone's chart: the sheet, the tools, marks and the assessment of its hair. */
 export function ZoneChart({ zone, action }: { readonly zone: BenchZone; readonly action: React.ReactNode }) {
   const { bench, saveChart } = useBench();
   const planned = bench.plan.zones.find((z) => keyOfZone(z) === keyOfZone(zone));
   const facts = ZONES[zone.zone];
-  const [choice, setChoice] = useState<ToolChoice>({ tool: 'comb', brush: facts.sheetCm[0] < 8 ? 1 : facts.sheetCm[0] > 15 ? 4 : 3, markKind: 'mole', markSize: 2, share: 0.25, density: 2 });
+  const [choice, setChoice] = useState<ToolChoice>({
+    tool: 'comb',
+    brush: facts.sheetCm[0] < 8 ? 1 : facts.sheetCm[0] > 15 ? 4 : 3,
+    markKind: 'mole',
+    markSize: 2,
+    share: 0.25,
+    density: 2,
+  });
   const [panel, setPanel] = useState<'find' | 'measure' | null>(null);
   const closed = bench.visit.status === 'closed';
   const [width, height] = zone.data.sheetCm ?? planned?.sheetCm ?? facts.sheetCm;
@@ -45,76 +53,248 @@ export function ZoneChart({ zone, action }: { readonly zone: BenchZone; readonly
     const made = sheetFor(facts, zone.side, {}, [width, height]);
     return made.ok ? made.value : null;
   }, [facts, zone.side, width, height]);
-  const content = useMemo((): SheetContent => ({ strokes: zone.data.strokes, marks: zone.data.marks, densities: zone.data.densities ?? NOWHERE }), [zone.data.strokes, zone.data.marks, zone.data.densities]);
+  const content = useMemo(
+    (): SheetContent => ({
+      strokes: zone.data.strokes,
+      marks: zone.data.marks,
+      densities: zone.data.densities ?? NOWHERE,
+    }),
+    [zone.data.strokes, zone.data.marks, zone.data.densities],
+  );
   const save = (more: Partial<ChartData>): void => saveChart(zone, { ...zone.data, confirmed: true, ...more });
   const edits = useChartEdits(content, closed, save);
   const put = (next: SheetContent): void => edits.done(content, next);
   const putMarks = (marks: readonly ChartMark[]): void => put({ ...content, marks });
   const size = (by: number): void => setChoice((c) => resized(c, by));
-  const hold = (tool: Tool) => (): void => { if (!closed) setChoice((c) => ({ ...c, tool })); };
+  const hold = (tool: Tool) => (): void => {
+    if (!closed) setChoice((c) => ({ ...c, tool }));
+  };
   const felt = (by: number) => (): void => setChoice((c) => thicker(c, by));
-  useKeys({ c: hold('comb'), x: hold('cross'), d: hold('density'), m: hold('mark'), e: hold('erase'), z: edits.undo, 'Shift+Z': edits.redo, '[': () => size(-1), ']': () => size(1), '-': felt(-1), '+': felt(1), 'Shift++': felt(1), '=': felt(1) });
+  useKeys({
+    c: hold('comb'),
+    x: hold('cross'),
+    d: hold('density'),
+    m: hold('mark'),
+    e: hold('erase'),
+    z: edits.undo,
+    'Shift+Z': edits.redo,
+    '[': () => size(-1),
+    ']': () => size(1),
+    '-': felt(-1),
+    '+': felt(1),
+    'Shift++': felt(1),
+    '=': felt(1),
+  });
   const other = bench.zones.find((z) => z.zone === zone.zone && z.side !== zone.side);
   const lost = planned ? planned.areaCm2 - planned.hairAreaCm2 : 0;
   const here = bench.visit.consult.spots.filter((s) => s.zone === zone.zone && s.side === zone.side);
   const sore = (m: ChartMark): boolean => m.kind === 'irritated';
-  const tapped = [...beyond(here.filter((s) => s.kind === 'mark'), content.marks.filter((m) => !sore(m)).length), ...beyond(here.filter((s) => s.kind === 'sore'), content.marks.filter(sore).length)];
+  const tapped = [
+    ...beyond(
+      here.filter((s) => s.kind === 'mark'),
+      content.marks.filter((m) => !sore(m)).length,
+    ),
+    ...beyond(
+      here.filter((s) => s.kind === 'sore'),
+      content.marks.filter(sore).length,
+    ),
+  ];
   const putTapped = (spot: Spot): void => {
     const region = BODY_REGIONS.find((r) => r.figure === spot.figure && r.zone === spot.zone && r.side === spot.side);
     const [u, v] = region ? shareOnSheet(region, [spot.at[0], spot.at[1]]) : [0.5, 0.5];
-    putMarks([...content.marks, newMark([u * width, v * height], spot.kind === 'sore' ? 'irritated' : 'mole', spot.kind === 'sore' ? SORE_MM : TAPPED_MM, bench.visit.onDate)]);
+    putMarks([
+      ...content.marks,
+      newMark(
+        [u * width, v * height],
+        spot.kind === 'sore' ? 'irritated' : 'mole',
+        spot.kind === 'sore' ? SORE_MM : TAPPED_MM,
+        bench.visit.onDate,
+      ),
+    ]);
   };
   const measure = (to: readonly [number, number] | null): void => {
     const scaled = sheetFor(facts, zone.side, bench.client.body);
-    const size = to ?? (scaled.ok ? [scaled.value.widthCm, scaled.value.heightCm] as const : null);
+    const size = to ?? (scaled.ok ? ([scaled.value.widthCm, scaled.value.heightCm] as const) : null);
     if (!size) return;
     // an undo would put marks where they lay on the other sheet
     edits.clear();
     const { handStrips } = zone.data;
-    save({ ...fitChart(content, [width, height], size), sheetCm: to ?? undefined, drawnOnCm: size, ...(handStrips ? { handStrips: { ...handStrips, strips: fitStrips(handStrips.strips, [width, height], size) } } : {}) });
+    save({
+      ...fitChart(content, [width, height], size),
+      sheetCm: to ?? undefined,
+      drawnOnCm: size,
+      ...(handStrips
+        ? { handStrips: { ...handStrips, strips: fitStrips(handStrips.strips, [width, height], size) } }
+        : {}),
+    });
   };
   const readIn = (read: ReadChart): void => {
-    const { shortestMm, longestMm, flags, lengthMm, coarseness, density, curl = zone.data.hair.curl, history = zone.data.hair.history } = read.hair;
+    const {
+      shortestMm,
+      longestMm,
+      flags,
+      lengthMm,
+      coarseness,
+      density,
+      curl = zone.data.hair.curl,
+      history = zone.data.hair.history,
+    } = read.hair;
     const chart = { strokes: read.strokes, marks: read.marks, densities: read.densities ?? NOWHERE };
     put(chart);
-    save({ ...chart, hair: { lengthMm, coarseness, density, curl, history, ...(shortestMm === undefined ? {} : { shortestMm }), ...(longestMm === undefined ? {} : { longestMm }), ...(flags === undefined ? {} : { flags }) } });
+    save({
+      ...chart,
+      hair: {
+        lengthMm,
+        coarseness,
+        density,
+        curl,
+        history,
+        ...(shortestMm === undefined ? {} : { shortestMm }),
+        ...(longestMm === undefined ? {} : { longestMm }),
+        ...(flags === undefined ? {} : { flags }),
+      },
+    });
   };
   const basis = planned ? BASIS[planned.basis] : '';
   return (
     <>
       <StationTop
-        title={sideWord(zone.name, zone.side)} action={<div className={styles.actions}>{action}</div>} note={(key) => (bench.zones.find((z) => keyOfZone(z) === key)?.data.confirmed ? 'seen' : '')}
-        meta={<>{width.toFixed(1)} × {height.toFixed(1)} cm{basis === '' ? '' : `, ${basis}`} · {Math.round(planned?.hairAreaCm2 ?? 0)} cm² of hair{lost > 0.5 ? `, ${Math.round(lost)} cm² kept clear` : ''}{zone.last ? ` · chart of ${dayMonth(zone.last.on)}` : ' · usual growth, comb it to fit'}</>}
+        title={sideWord(zone.name, zone.side)}
+        action={<div className={styles.actions}>{action}</div>}
+        note={(key) => (bench.zones.find((z) => keyOfZone(z) === key)?.data.confirmed ? 'seen' : '')}
+        meta={
+          <>
+            {width.toFixed(1)} × {height.toFixed(1)} cm{basis === '' ? '' : `, ${basis}`} ·{' '}
+            {Math.round(planned?.hairAreaCm2 ?? 0)} cm² of hair
+            {lost > 0.5 ? `, ${Math.round(lost)} cm² kept clear` : ''}
+            {zone.last ? ` · chart of ${dayMonth(zone.last.on)}` : ' · usual growth, comb it to fit'}
+          </>
+        }
       />
       <MarksAgain marks={content.marks} tapped={tapped} disabled={closed} onMarks={putMarks} onTapped={putTapped} />
       <div className={styles.surface}>
         <ChartTools choice={choice} onChange={setChoice} disabled={closed} />
         {sheet ? (
           <HairSheet
-            zone={facts} side={zone.side} sheet={sheet} hair={zone.data.hair} content={content} readOnly={closed} onDone={edits.done}
-            held={{ tool: choice.tool, radiusCm: BRUSHES_CM[choice.brush] ?? 1, markKind: choice.markKind, markMm: MARKS_MM[choice.markSize] ?? 3, share: choice.share, density: choice.density, today: bench.visit.onDate }}
+            zone={facts}
+            side={zone.side}
+            sheet={sheet}
+            hair={zone.data.hair}
+            content={content}
+            readOnly={closed}
+            onDone={edits.done}
+            held={{
+              tool: choice.tool,
+              radiusCm: BRUSHES_CM[choice.brush] ?? 1,
+              markKind: choice.markKind,
+              markMm: MARKS_MM[choice.markSize] ?? 3,
+              share: choice.share,
+              density: choice.density,
+              today: bench.visit.onDate,
+            }}
           />
         ) : null}
         <div className={styles.aids}>
-          {closed ? null : <button type="button" className={styles.tool} disabled={edits.undos === 0} onClick={edits.undo}>Undo<kbd>Z</kbd></button>}
-          {edits.redos > 0 && !closed ? <button type="button" className={styles.tool} onClick={edits.redo}>Redo<kbd>⇧Z</kbd></button> : null}
-          {closed ? null : <button type="button" className={styles.tool} onClick={() => setPanel('find')}>Find the way</button>}
-          {closed ? null : <button type="button" className={styles.tool} onClick={() => setPanel('measure')}>Measure</button>}
-          {other && other.data.strokes.length + (other.data.densities?.length ?? 0) > 0 && !closed ? <button type="button" className={styles.tool} onClick={() => put({ strokes: mirrorStrokes(other.data.strokes, width), marks: content.marks, densities: mirrorDensity(other.data.densities ?? NOWHERE, width) })}>From {other.side}</button> : null}
-          {sheet ? <ChartFiles visitId={bench.visit.id} zone={zone} facts={facts} sheet={sheet} disabled={closed} onRead={readIn} /> : null}
+          {closed ? null : (
+            <button type="button" className={styles.tool} disabled={edits.undos === 0} onClick={edits.undo}>
+              Undo<kbd>Z</kbd>
+            </button>
+          )}
+          {edits.redos > 0 && !closed ? (
+            <button type="button" className={styles.tool} onClick={edits.redo}>
+              Redo<kbd>⇧Z</kbd>
+            </button>
+          ) : null}
+          {closed ? null : (
+            <button type="button" className={styles.tool} onClick={() => setPanel('find')}>
+              Find the way
+            </button>
+          )}
+          {closed ? null : (
+            <button type="button" className={styles.tool} onClick={() => setPanel('measure')}>
+              Measure
+            </button>
+          )}
+          {other && other.data.strokes.length + (other.data.densities?.length ?? 0) > 0 && !closed ? (
+            <button
+              type="button"
+              className={styles.tool}
+              onClick={() =>
+                put({
+                  strokes: mirrorStrokes(other.data.strokes, width),
+                  marks: content.marks,
+                  densities: mirrorDensity(other.data.densities ?? NOWHERE, width),
+                })
+              }
+            >
+              From {other.side}
+            </button>
+          ) : null}
+          {sheet ? (
+            <ChartFiles
+              visitId={bench.visit.id}
+              zone={zone}
+              facts={facts}
+              sheet={sheet}
+              disabled={closed}
+              onRead={readIn}
+            />
+          ) : null}
         </div>
       </div>
-      {panel === 'find' ? <FindGrowth sheetCm={[width, height]} onClose={() => setPanel(null)} onFound={(found) => put({ ...content, strokes: [...content.strokes, ...found.strokes] })} /> : null}
-      {panel === 'measure' ? <MeasureSheet sheetCm={[width, height]} measured={zone.data.sheetCm !== undefined} onSize={measure} onClose={() => setPanel(null)} /> : null}
+      {panel === 'find' ? (
+        <FindGrowth
+          sheetCm={[width, height]}
+          onClose={() => setPanel(null)}
+          onFound={(found) => put({ ...content, strokes: [...content.strokes, ...found.strokes] })}
+        />
+      ) : null}
+      {panel === 'measure' ? (
+        <MeasureSheet
+          sheetCm={[width, height]}
+          measured={zone.data.sheetCm !== undefined}
+          onSize={measure}
+          onClose={() => setPanel(null)}
+        />
+      ) : null}
       <Assessment hair={zone.data.hair} zone={facts} disabled={closed} onChange={(hair) => save({ hair })} />
-      {sheet ? <MarkList zone={zone.zone} side={zone.side} sheet={sheet} marks={content.marks} disabled={closed} onMarks={putMarks} /> : null}
+      {sheet ? (
+        <MarkList
+          zone={zone.zone}
+          side={zone.side}
+          sheet={sheet}
+          marks={content.marks}
+          disabled={closed}
+          onMarks={putMarks}
+        />
+      ) : null}
       <details className={styles.table}>
-        <summary>{plural(zone.data.strokes.length, 'combed place')}{content.densities.length === 0 ? '' : ` and ${plural(content.densities.length, 'place thinner or thicker', 'places thinner or thicker')}`} as a list</summary>
-        <ul>{content.densities.slice(0, 40).map((d, i) => <li key={`d${i}`}>round {d.at[0]}, {d.at[1]} cm, {d.radiusCm} cm about: about {Math.round(hairsPerCm2(facts.hairsPerCm2, d.density) * 10) / 10} hairs per cm²</li>)}{zone.data.strokes.slice(0, 40).map((s, i) => <li key={i}>at {s.at[0]}, {s.at[1]} cm the tips {s.share === undefined ? '' : `of ${Math.round(100 * s.share)} % `}point {compass(s.towards)}</li>)}</ul>
+        <summary>
+          {plural(zone.data.strokes.length, 'combed place')}
+          {content.densities.length === 0
+            ? ''
+            : ` and ${plural(content.densities.length, 'place thinner or thicker', 'places thinner or thicker')}`}{' '}
+          as a list
+        </summary>
+        <ul>
+          {content.densities.slice(0, 40).map((d, i) => (
+            <li key={`d${i}`}>
+              round {d.at[0]}, {d.at[1]} cm, {d.radiusCm} cm about: about{' '}
+              {Math.round(hairsPerCm2(facts.hairsPerCm2, d.density) * 10) / 10} hairs per cm²
+            </li>
+          ))}
+          {zone.data.strokes.slice(0, 40).map((s, i) => (
+            <li key={i}>
+              at {s.at[0]}, {s.at[1]} cm the tips {s.share === undefined ? '' : `of ${Math.round(100 * s.share)} % `}
+              point {compass(s.towards)}
+            </li>
+          ))}
+        </ul>
       </details>
     </>
   );
 }
 
 const WAYS = ['right', 'down and right', 'down', 'down and left', 'left', 'up and left', 'up', 'up and right'];
-const compass = ([dx, dy]: readonly [number, number]): string => WAYS[(Math.round((Math.atan2(dy, dx) * 4) / Math.PI) + 8) % 8] ?? '';
+const compass = ([dx, dy]: readonly [number, number]): string =>
+  WAYS[(Math.round((Math.atan2(dy, dx) * 4) / Math.PI) + 8) % 8] ?? '';

@@ -1,5 +1,5 @@
-// A chart as an SVG file: outline, growth as short hairs on a grid, marks with their clearance. In centimetres; it names the zone, never
-// the client.
+// A chart as an SVG file: outline, growth as short hairs on a grid, marks with their clearance. In centimetres; it
+// names the zone, never the client.
 
 import { growthAt, growthField, exclusionOf, type DensityPlace, type Mark, type Stroke } from '@/core/field';
 import type { Sheet, Side, Zone } from '@/core/anatomy';
@@ -26,8 +26,28 @@ const escaped = (text: string): string => text.replaceAll('&', '&amp;').replaceA
 
 /** The chart itself, for reading it back: formats/chartFile.ts. */
 function dataOf({ zone, side, sheet, strokes, marks, hair, densities }: ChartToDraw): string {
-  const plain = marks.map(({ kind, at, radiusMm, note, since }) => ({ kind, at, radiusMm, ...(note ? { note } : {}), ...(since ? { since } : {}) }));
-  return escaped(JSON.stringify({ strickle: 'chart', version: 1, zone: { zone: zone.id, side, sheetCm: [sheet.widthCm, sheet.heightCm], hair, strokes, marks: plain, ...(densities.length > 0 ? { densities } : {}) } }));
+  const plain = marks.map(({ kind, at, radiusMm, note, since }) => ({
+    kind,
+    at,
+    radiusMm,
+    ...(note ? { note } : {}),
+    ...(since ? { since } : {}),
+  }));
+  return escaped(
+    JSON.stringify({
+      strickle: 'chart',
+      version: 1,
+      zone: {
+        zone: zone.id,
+        side,
+        sheetCm: [sheet.widthCm, sheet.heightCm],
+        hair,
+        strokes,
+        marks: plain,
+        ...(densities.length > 0 ? { densities } : {}),
+      },
+    }),
+  );
 }
 
 /** The drawing; growth that lies within a mark's clearance is left out. */
@@ -40,16 +60,25 @@ export function chartSvg(chart: ChartToDraw): string {
   for (let y = STEP_CM / 2; y < heightCm; y += STEP_CM) {
     for (let x = STEP_CM / 2; x < widthCm; x += STEP_CM) {
       const at: Vec = [x, y];
-      if (!isInside([outline], at) || cleared.some((c) => Math.hypot(c.at[0] - x, c.at[1] - y) * 10 < c.clearanceMm)) continue;
+      if (!isInside([outline], at) || cleared.some((c) => Math.hypot(c.at[0] - x, c.at[1] - y) * 10 < c.clearanceMm)) {
+        continue;
+      }
       const [dx, dy] = growthAt(field, at);
       hairs.push(`<path d="M${n(x)} ${n(y)}l${n(dx * HAIR_CM)} ${n(dy * HAIR_CM)}"/>`);
     }
   }
   const title = `${zone.name}${side === 'middle' ? '' : `, ${side}`}`;
   const [w, h] = [widthCm + 2 * MARGIN_CM, heightCm + 2 * MARGIN_CM];
-  return `<svg xmlns="http://www.w3.org/2000/svg" width="${n(w)}cm" height="${n(h)}cm" viewBox="${n(-MARGIN_CM)} ${n(-MARGIN_CM)} ${n(w)} ${n(h)}"><title>${title}, ${n(widthCm)} by ${n(heightCm)} cm, tips point away from the dots</title><metadata>${dataOf(chart)}</metadata>`
-    + `<path d="M${outline.map(([x, y]) => `${n(x)} ${n(y)}`).join('L')}Z" fill="#FFFDF8" stroke="#B86A12" stroke-width="0.05"/>`
-    + `<g stroke="#2A211A" stroke-width="0.03" stroke-linecap="round">${hairs.join('')}</g>`
-    + marks.map((m, i) => `<g fill="none" stroke="#9E2F2A" stroke-width="0.03"><circle cx="${n(m.at[0])}" cy="${n(m.at[1])}" r="${n(m.radiusMm / 10)}" fill="#9E2F2A"><title>${m.kind}</title></circle><circle cx="${n(m.at[0])}" cy="${n(m.at[1])}" r="${n((cleared[i]?.clearanceMm ?? 0) / 10)}" stroke-dasharray="0.12 0.1"/></g>`).join('')
-    + '</svg>';
+  return (
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${n(w)}cm" height="${n(h)}cm" viewBox="${n(-MARGIN_CM)} ${n(-MARGIN_CM)} ${n(w)} ${n(h)}"><title>${title}, ${n(widthCm)} by ${n(heightCm)} cm, tips point away from the dots</title><metadata>${dataOf(chart)}</metadata>` +
+    `<path d="M${outline.map(([x, y]) => `${n(x)} ${n(y)}`).join('L')}Z" fill="#FFFDF8" stroke="#B86A12" stroke-width="0.05"/>` +
+    `<g stroke="#2A211A" stroke-width="0.03" stroke-linecap="round">${hairs.join('')}</g>` +
+    marks
+      .map(
+        (m, i) =>
+          `<g fill="none" stroke="#9E2F2A" stroke-width="0.03"><circle cx="${n(m.at[0])}" cy="${n(m.at[1])}" r="${n(m.radiusMm / 10)}" fill="#9E2F2A"><title>${m.kind}</title></circle><circle cx="${n(m.at[0])}" cy="${n(m.at[1])}" r="${n((cleared[i]?.clearanceMm ?? 0) / 10)}" stroke-dasharray="0.12 0.1"/></g>`,
+      )
+      .join('') +
+    '</svg>'
+  );
 }

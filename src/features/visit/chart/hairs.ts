@@ -51,31 +51,55 @@ function plantEven({ outline, excluded }: HairGround, perCm2: number, seed: numb
   for (let y = Math.min(...ys); y < Math.max(...ys); y += step) {
     for (let x = Math.min(...xs); x < Math.max(...xs); x += step) {
       const at: Vec = [x + random.between(0.05, 0.95) * step, y + random.between(0.05, 0.95) * step];
-      const root = { at, length: random.next(), turnDeg: 7 * random.normal(), bend: random.between(-1, 1), pick: random.next(), stays: random.next() };
-      if (isInside([outline], at) && !excluded.some((e) => Math.hypot(at[0] - e.at[0], at[1] - e.at[1]) < e.clearanceMm / 10)) roots.push(root);
+      const root = {
+        at,
+        length: random.next(),
+        turnDeg: 7 * random.normal(),
+        bend: random.between(-1, 1),
+        pick: random.next(),
+        stays: random.next(),
+      };
+      if (
+        isInside([outline], at) &&
+        !excluded.some((e) => Math.hypot(at[0] - e.at[0], at[1] - e.at[1]) < e.clearanceMm / 10)
+      ) {
+        roots.push(root);
+      }
     }
   }
   return roots;
 }
 
 /**
- * Hair on its ground, planted once; gives the roots that stand where some places are thinner or thicker. There some of the usual roots
- * are left out, or others stand between them: painting a place moves no hair beside it and costs no planting anew. `usual` is the zone's
- * density, 1–5; `most` caps the hairs drawn, a denser zone is thinned evenly.
+ * Hair on its ground, planted once; gives the roots that stand where some places are thinner or thicker. There some of
+ * the usual roots are left out, or others stand between them: painting a place moves no hair beside it and costs no
+ * planting anew. `usual` is the zone's density, 1–5; `most` caps the hairs drawn, a denser zone is thinned evenly.
  */
-export function plantHair(ground: HairGround, zone: Pick<Zone, 'hairsPerCm2'>, usual: number, most = MOST): (places: readonly DensityPlace[]) => readonly Root[] {
+export function plantHair(
+  ground: HairGround,
+  zone: Pick<Zone, 'hairsPerCm2'>,
+  usual: number,
+  most = MOST,
+): (places: readonly DensityPlace[]) => readonly Root[] {
   const here = hairsPerCm2(zone.hairsPerCm2, usual);
   const cap = most / Math.max(1, ground.areaCm2);
   const drawn = Math.min(1, cap / here);
   const even: Planting = { roots: plantEven(ground, here * drawn, SEED), noneAt: 0, allAt: here };
   let more: Planting | null = null;
   const standing = ({ roots, noneAt, allAt }: Planting, places: readonly DensityPlace[]): readonly Root[] =>
-    roots.filter(({ at, stays }) => stays < (hairsPerCm2(zone.hairsPerCm2, densityAt(places, usual, at)) - noneAt) / (allAt - noneAt));
+    roots.filter(
+      ({ at, stays }) =>
+        stays < (hairsPerCm2(zone.hairsPerCm2, densityAt(places, usual, at)) - noneAt) / (allAt - noneAt),
+    );
   return (places) => {
     if (places.length === 0) return even.roots;
     if (!places.some((p) => p.density > usual)) return standing(even, places);
     const densest = hairsPerCm2(zone.hairsPerCm2, 5);
-    more ??= { roots: plantEven(ground, Math.min((densest - here) * drawn, cap), SEED + 1), noneAt: here, allAt: densest };
+    more ??= {
+      roots: plantEven(ground, Math.min((densest - here) * drawn, cap), SEED + 1),
+      noneAt: here,
+      allAt: densest,
+    };
     return [...standing(even, places), ...standing(more, places)];
   };
 }
@@ -85,7 +109,14 @@ const LENGTHS = 12;
 const BOW_FROM_PX = 14;
 
 /** Draws every root's hair. `pxPerCm` scales, the context is already moved to the sheet's origin. */
-export function drawHairs(ctx: CanvasRenderingContext2D, roots: readonly Root[], field: GrowthField, hair: Pick<Hair, 'lengthMm' | 'shortestMm' | 'longestMm' | 'coarseness' | 'curl' | 'history'>, pxPerCm: number, colour: string): void {
+export function drawHairs(
+  ctx: CanvasRenderingContext2D,
+  roots: readonly Root[],
+  field: GrowthField,
+  hair: Pick<Hair, 'lengthMm' | 'shortestMm' | 'longestMm' | 'coarseness' | 'curl' | 'history'>,
+  pxPerCm: number,
+  colour: string,
+): void {
   const lengths = logNormalStrata(hair.lengthMm, lengthSpreadCv(hair), LENGTHS);
   ctx.strokeStyle = colour;
   ctx.lineWidth = Math.max(0.7, (0.35 + 0.16 * hair.coarseness) * Math.min(2.2, pxPerCm / 22));
@@ -103,11 +134,19 @@ export function drawHairs(ctx: CanvasRenderingContext2D, roots: readonly Root[],
     }
     // a straight hair in one slight bow, a curly one in waves that grow with the curl
     const bows = hair.curl < 3 ? 1 : Math.round(hair.curl);
-    const bend = (hair.curl < 3 ? root.bend : Math.sign(root.bend)) * (length / bows) * (hair.curl < 3 ? 0.05 + 0.09 * (hair.curl - 1) : 0.2 * (hair.curl - 1.4));
+    const bend =
+      (hair.curl < 3 ? root.bend : Math.sign(root.bend)) *
+      (length / bows) *
+      (hair.curl < 3 ? 0.05 + 0.09 * (hair.curl - 1) : 0.2 * (hair.curl - 1.4));
     for (let k = 0; k < bows; k++) {
       const [mid, end] = [(length * (k + 0.5)) / bows, (length * (k + 1)) / bows];
       const side = k % 2 === 0 ? bend : -bend;
-      ctx.quadraticCurveTo((x + dx * mid - dy * side) * pxPerCm, (y + dy * mid + dx * side) * pxPerCm, (x + dx * end) * pxPerCm, (y + dy * end) * pxPerCm);
+      ctx.quadraticCurveTo(
+        (x + dx * mid - dy * side) * pxPerCm,
+        (y + dy * mid + dx * side) * pxPerCm,
+        (x + dx * end) * pxPerCm,
+        (y + dy * end) * pxPerCm,
+      );
     }
   }
   ctx.stroke();

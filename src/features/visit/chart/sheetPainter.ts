@@ -1,5 +1,5 @@
-// What is drawn on the three layers of the sheet: below the ground with its grid and the names of its parts, between them partings and
-// hair, above marks and the brush. Sheet centimetres in, pixels out.
+// What is drawn on the three layers of the sheet: below the ground with its grid and the names of its parts, between
+// them partings and hair, above marks and the brush. Sheet centimetres in, pixels out.
 
 import { SUBDIVISIONS, type Sheet, type Side, type Zone } from '@/core/anatomy';
 import { exclusionOf, partingEdges, type GrowthField } from '@/core/field';
@@ -22,7 +22,15 @@ export interface Colours {
 export function pageColours(): Colours {
   const css = getComputedStyle(document.documentElement);
   const of = (name: string): string => css.getPropertyValue(name).trim();
-  return { hairline: of('--hairline'), strong: of('--hairline-strong'), ink: of('--walnut'), second: of('--second-ink'), wax: of('--wax'), waxDark: of('--wax-dark'), madder: of('--madder') };
+  return {
+    hairline: of('--hairline'),
+    strong: of('--hairline-strong'),
+    ink: of('--walnut'),
+    second: of('--second-ink'),
+    wax: of('--wax'),
+    waxDark: of('--wax-dark'),
+    madder: of('--madder'),
+  };
 }
 
 export interface View {
@@ -47,7 +55,14 @@ export function layer(canvas: HTMLCanvasElement | null, view: View): CanvasRende
   return ctx;
 }
 
-export function paintGround(ctx: CanvasRenderingContext2D, zone: Zone, side: Side, sheet: Sheet, view: View, c: Colours): void {
+export function paintGround(
+  ctx: CanvasRenderingContext2D,
+  zone: Zone,
+  side: Side,
+  sheet: Sheet,
+  view: View,
+  c: Colours,
+): void {
   drawGrid(ctx, sheet, view.pxPerCm, c.hairline, c.second);
   outlinePath(ctx, sheet, view.pxPerCm);
   ctx.fillStyle = '#fbf4e6';
@@ -58,7 +73,15 @@ export function paintGround(ctx: CanvasRenderingContext2D, zone: Zone, side: Sid
   drawPlaces(ctx, zone, side, sheet, view, c.strong, c.second);
 }
 
-export function paintHair(ctx: CanvasRenderingContext2D, sheet: Sheet, field: GrowthField, roots: readonly Root[], hair: ChartHair, pxPerCm: number, c: Colours): void {
+export function paintHair(
+  ctx: CanvasRenderingContext2D,
+  sheet: Sheet,
+  field: GrowthField,
+  roots: readonly Root[],
+  hair: ChartHair,
+  pxPerCm: number,
+  c: Colours,
+): void {
   ctx.save();
   outlinePath(ctx, sheet, pxPerCm);
   ctx.clip();
@@ -90,20 +113,36 @@ function drawGrid(ctx: CanvasRenderingContext2D, sheet: Sheet, px: number, line:
   ctx.lineWidth = 1;
   const step = sheet.heightCm > 20 ? 5 : 1;
   ctx.beginPath();
-  for (let x = 0; x <= sheet.widthCm; x += step) { ctx.moveTo(x * px, -6); ctx.lineTo(x * px, sheet.heightCm * px + 6); }
-  for (let y = 0; y <= sheet.heightCm; y += step) { ctx.moveTo(-6, y * px); ctx.lineTo(sheet.widthCm * px + 6, y * px); }
+  for (let x = 0; x <= sheet.widthCm; x += step) {
+    ctx.moveTo(x * px, -6);
+    ctx.lineTo(x * px, sheet.heightCm * px + 6);
+  }
+  for (let y = 0; y <= sheet.heightCm; y += step) {
+    ctx.moveTo(-6, y * px);
+    ctx.lineTo(sheet.widthCm * px + 6, y * px);
+  }
   ctx.stroke();
   ctx.fillStyle = ink;
   ctx.font = `13px ${bodyFont()}`;
   const labels = sheet.heightCm > 20 ? 10 : sheet.heightCm > 4 ? 2 : 1;
-  for (let y = 0; y <= sheet.heightCm; y += labels) ctx.fillText(y === 0 ? '0 cm' : String(y), sheet.widthCm * px + 12, y * px + 5);
+  for (let y = 0; y <= sheet.heightCm; y += labels) {
+    ctx.fillText(y === 0 ? '0 cm' : String(y), sheet.widthCm * px + 12, y * px + 5);
+  }
 }
 
 /** Least room beside the sheet in which the names of its parts stand, px. */
 const NAME_ROOM = 96;
 
 /** Borders of the zone's parts as dots, their names beside or below the sheet where there is room. */
-function drawPlaces(ctx: CanvasRenderingContext2D, zone: Zone, side: Side, sheet: Sheet, { pxPerCm: px, origin }: View, line: string, ink: string): void {
+function drawPlaces(
+  ctx: CanvasRenderingContext2D,
+  zone: Zone,
+  side: Side,
+  sheet: Sheet,
+  { pxPerCm: px, origin }: View,
+  line: string,
+  ink: string,
+): void {
   const [w, h] = [sheet.widthCm * px, sheet.heightCm * px];
   ctx.font = `13px ${bodyFont()}`;
   ctx.fillStyle = ink;
@@ -111,20 +150,41 @@ function drawPlaces(ctx: CanvasRenderingContext2D, zone: Zone, side: Side, sheet
   ctx.lineWidth = 1;
   ctx.setLineDash([2, 5]);
   ctx.beginPath();
-  for (const { name, box: [u0, v0, u1, v1] } of SUBDIVISIONS[zone.id]) {
+  for (const {
+    name,
+    box: [u0, v0, u1, v1],
+  } of SUBDIVISIONS[zone.id]) {
     const [x0, x1] = side === 'right' ? [(1 - u1) * w, (1 - u0) * w] : [u0 * w, u1 * w];
-    if (v1 < 1) { ctx.moveTo(0, v1 * h); ctx.lineTo(w, v1 * h); }
-    if (x1 < w - 1) { ctx.moveTo(x1, 0); ctx.lineTo(x1, h); }
+    if (v1 < 1) {
+      ctx.moveTo(0, v1 * h);
+      ctx.lineTo(w, v1 * h);
+    }
+    if (x1 < w - 1) {
+      ctx.moveTo(x1, 0);
+      ctx.lineTo(x1, h);
+    }
     const isRow = u1 - u0 === 1;
-    if (isRow && origin[0] > NAME_ROOM) { ctx.textAlign = 'right'; ctx.fillText(name, -10, ((v0 + v1) / 2) * h + 5, origin[0] - 14); }
-    if (!isRow && ctx.measureText(name).width < x1 - x0) { ctx.textAlign = 'center'; ctx.fillText(name, (x0 + x1) / 2, h + 18); }
+    if (isRow && origin[0] > NAME_ROOM) {
+      ctx.textAlign = 'right';
+      ctx.fillText(name, -10, ((v0 + v1) / 2) * h + 5, origin[0] - 14);
+    }
+    if (!isRow && ctx.measureText(name).width < x1 - x0) {
+      ctx.textAlign = 'center';
+      ctx.fillText(name, (x0 + x1) / 2, h + 18);
+    }
   }
   ctx.stroke();
   ctx.setLineDash([]);
   ctx.textAlign = 'start';
 }
 
-export function drawMarks(ctx: CanvasRenderingContext2D, content: SheetContent, { pxPerCm: px, origin, width }: View, ring: string, ink: string): void {
+export function drawMarks(
+  ctx: CanvasRenderingContext2D,
+  content: SheetContent,
+  { pxPerCm: px, origin, width }: View,
+  ring: string,
+  ink: string,
+): void {
   for (const mark of content.marks) {
     const [x, y] = [mark.at[0] * px, mark.at[1] * px];
     const { clearanceMm } = exclusionOf(mark);
@@ -157,7 +217,14 @@ export function drawMarks(ctx: CanvasRenderingContext2D, content: SheetContent, 
   }
 }
 
-export function drawBrush(ctx: CanvasRenderingContext2D, at: Vec, radiusCm: number, growth: Vec | null, px: number, colour: string): void {
+export function drawBrush(
+  ctx: CanvasRenderingContext2D,
+  at: Vec,
+  radiusCm: number,
+  growth: Vec | null,
+  px: number,
+  colour: string,
+): void {
   const [x, y, r] = [at[0] * px, at[1] * px, radiusCm * px];
   ctx.strokeStyle = colour;
   ctx.lineWidth = 2.5;

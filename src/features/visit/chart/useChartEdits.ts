@@ -15,7 +15,11 @@ export interface ChartEdits {
 }
 
 /** Undo and redo without limit while the station is open; every step is saved like any other change. */
-export function useChartEdits(content: SheetContent, locked: boolean, save: (content: SheetContent) => void): ChartEdits {
+export function useChartEdits(
+  content: SheetContent,
+  locked: boolean,
+  save: (content: SheetContent) => void,
+): ChartEdits {
   const before = useRef<SheetContent[]>([]);
   const after = useRef<SheetContent[]>([]);
   const [counts, setCounts] = useState({ undos: 0, redos: 0 });
@@ -37,7 +41,8 @@ export function useChartEdits(content: SheetContent, locked: boolean, save: (con
       count();
       save(now);
     },
-    undo: () => step(before, after), redo: () => step(after, before),
+    undo: () => step(before, after),
+    redo: () => step(after, before),
     clear: () => {
       before.current = [];
       after.current = [];

@@ -9,7 +9,11 @@ import { sideWord } from '@/ui/words';
 import { keyOfZone } from '../stations';
 import styles from './Consult.module.css';
 
-const COMPANY: readonly (readonly [Agreed['company'], string])[] = [['either', 'As it comes'], ['talk', 'Talk'], ['quiet', 'Quiet']];
+const COMPANY: readonly (readonly [Agreed['company'], string])[] = [
+  ['either', 'As it comes'],
+  ['talk', 'Talk'],
+  ['quiet', 'Quiet'],
+];
 
 interface Props {
   readonly agreed: Agreed;
@@ -21,10 +25,15 @@ interface Props {
 /** What comes off and how much, in plain words, and what makes it bearable. */
 export function Agreement({ agreed, zones, disabled, onChange }: Props) {
   const [words, setWords] = useState(agreed.words);
-  const choice = (z: BenchZone): string => agreed.howMuch.find((h) => keyOfZone(h) === keyOfZone(z))?.choice ?? howMuchFor(z.zone)[0]?.id ?? 'all';
+  const choice = (z: BenchZone): string =>
+    agreed.howMuch.find((h) => keyOfZone(h) === keyOfZone(z))?.choice ?? howMuchFor(z.zone)[0]?.id ?? 'all';
   // the two sides are agreed together: one asks about brows, not about each brow
   const pairs = zones.filter((z, i) => zones.findIndex((o) => o.zone === z.zone) === i);
-  const set = (zone: string, id: string): void => onChange({ ...agreed, howMuch: zones.map((z) => ({ zone: z.zone, side: z.side, choice: z.zone === zone ? id : choice(z) })) });
+  const set = (zone: string, id: string): void =>
+    onChange({
+      ...agreed,
+      howMuch: zones.map((z) => ({ zone: z.zone, side: z.side, choice: z.zone === zone ? id : choice(z) })),
+    });
   return (
     <>
       {pairs.map((z) => {
@@ -34,21 +43,68 @@ export function Agreement({ agreed, zones, disabled, onChange }: Props) {
         return (
           <div key={z.zone} className={styles.howMuch} role="radiogroup" aria-label={`How much: ${z.name}`}>
             <strong>{both ? `${z.name}, both` : sideWord(z.name, z.side)}</strong>
-            {choices.length > 1 ? <span className={styles.chips}>{choices.map((c) => (
-              <button key={c.id} type="button" role="radio" aria-checked={c === chosen} className={styles.chip} disabled={disabled} onClick={() => set(z.zone, c.id)}>{c.label}</button>
-            ))}</span> : null}
+            {choices.length > 1 ? (
+              <span className={styles.chips}>
+                {choices.map((c) => (
+                  <button
+                    key={c.id}
+                    type="button"
+                    role="radio"
+                    aria-checked={c === chosen}
+                    className={styles.chip}
+                    disabled={disabled}
+                    onClick={() => set(z.zone, c.id)}
+                  >
+                    {c.label}
+                  </button>
+                ))}
+              </span>
+            ) : null}
             <span className="quiet">{chosen?.says}</span>
           </div>
         );
       })}
       <div className={styles.comfort}>
         <span className={styles.chips} role="radiogroup" aria-label="Talk or quiet">
-          {COMPANY.map(([id, word]) => <button key={id} type="button" role="radio" aria-checked={agreed.company === id} className={styles.chip} disabled={disabled} onClick={() => onChange({ ...agreed, company: id })}>{word}</button>)}
+          {COMPANY.map(([id, word]) => (
+            <button
+              key={id}
+              type="button"
+              role="radio"
+              aria-checked={agreed.company === id}
+              className={styles.chip}
+              disabled={disabled}
+              onClick={() => onChange({ ...agreed, company: id })}
+            >
+              {word}
+            </button>
+          ))}
         </span>
-        <Checkbox checked={agreed.coldPack} disabled={disabled} onChange={(e) => onChange({ ...agreed, coldPack: e.target.checked })}>Cold pack, 5–10 min before</Checkbox>
-        <Checkbox checked={agreed.tweezing} disabled={disabled} onChange={(e) => onChange({ ...agreed, tweezing: e.target.checked })}>Tweezing allowed</Checkbox>
+        <Checkbox
+          checked={agreed.coldPack}
+          disabled={disabled}
+          onChange={(e) => onChange({ ...agreed, coldPack: e.target.checked })}
+        >
+          Cold pack, 5–10 min before
+        </Checkbox>
+        <Checkbox
+          checked={agreed.tweezing}
+          disabled={disabled}
+          onChange={(e) => onChange({ ...agreed, tweezing: e.target.checked })}
+        >
+          Tweezing allowed
+        </Checkbox>
       </div>
-      <Input.TextArea aria-label="What was agreed" value={words} rows={2} maxLength={2000} disabled={disabled} placeholder="Anything else agreed" onChange={(e) => setWords(e.target.value)} onBlur={() => words !== agreed.words && onChange({ ...agreed, words })} />
+      <Input.TextArea
+        aria-label="What was agreed"
+        value={words}
+        rows={2}
+        maxLength={2000}
+        disabled={disabled}
+        placeholder="Anything else agreed"
+        onChange={(e) => setWords(e.target.value)}
+        onBlur={() => words !== agreed.words && onChange({ ...agreed, words })}
+      />
     </>
   );
 }

@@ -9,7 +9,9 @@ import styles from './Consult.module.css';
 const SHOWN = 3;
 
 function changes(q: NextQuestion, zones: number): string {
-  if (q.stops > 0) return `${q.worst === 'decline' ? 'would rule out' : 'would put off'} ${q.stops >= zones && zones > 1 ? 'everything' : zones === 1 ? 'the visit' : plural(q.stops, 'zone')}`;
+  if (q.stops > 0) {
+    return `${q.worst === 'decline' ? 'would rule out' : 'would put off'} ${q.stops >= zones && zones > 1 ? 'everything' : zones === 1 ? 'the visit' : plural(q.stops, 'zone')}`;
+  }
   return q.weight >= 100 ? 'would take a product out or ask for care' : 'would ask for care';
 }
 
@@ -36,13 +38,24 @@ export function AskNext({ questions, unsure, zones, disabled, onYes, onNo }: Pro
       <ul className={styles.ask}>
         {shown.map((q, i) => (
           <li key={q.fact}>
-            <span><strong>{FACT_WORDS[q.fact]}?</strong> <span className="quiet">A yes {changes(q, zones)}.{unsure.includes(q.fact) ? ' The client was not sure.' : ''}</span></span>
-            <Button onClick={() => onYes(q.fact)} aria-label={`${FACT_WORDS[q.fact]}: yes`}>Yes{i === 0 ? <kbd className={styles.key}>Y</kbd> : null}</Button>
-            <Button onClick={() => onNo(q.fact)} aria-label={`${FACT_WORDS[q.fact]}: no`}>No{i === 0 ? <kbd className={styles.key}>N</kbd> : null}</Button>
+            <span>
+              <strong>{FACT_WORDS[q.fact]}?</strong>{' '}
+              <span className="quiet">
+                A yes {changes(q, zones)}.{unsure.includes(q.fact) ? ' The client was not sure.' : ''}
+              </span>
+            </span>
+            <Button onClick={() => onYes(q.fact)} aria-label={`${FACT_WORDS[q.fact]}: yes`}>
+              Yes{i === 0 ? <kbd className={styles.key}>Y</kbd> : null}
+            </Button>
+            <Button onClick={() => onNo(q.fact)} aria-label={`${FACT_WORDS[q.fact]}: no`}>
+              No{i === 0 ? <kbd className={styles.key}>N</kbd> : null}
+            </Button>
           </li>
         ))}
       </ul>
-      {ordered.length > SHOWN ? <p className="quiet">{plural(ordered.length - SHOWN, 'more question')} could still change it.</p> : null}
+      {ordered.length > SHOWN ? (
+        <p className="quiet">{plural(ordered.length - SHOWN, 'more question')} could still change it.</p>
+      ) : null}
     </section>
   );
 }

@@ -9,11 +9,43 @@ import { keyOfZone } from '../stations';
 import styles from './Consult.module.css';
 
 /** Facts for which it matters how long ago. */
-const DATED: readonly Fact[] = ['acid-exfoliant', 'physical-exfoliant', 'retinoid-topical', 'retinoid-oral', 'sunburn', 'broken-skin', 'rash', 'infection', 'cold-sore', 'recent-resurfacing', 'injectable', 'permanent-makeup', 'surgery'];
-const LOCAL: readonly Fact[] = ['acid-exfoliant', 'physical-exfoliant', 'retinoid-topical', 'sunburn', 'broken-skin', 'rash', 'infection', 'recent-resurfacing', 'injectable', 'permanent-makeup', 'surgery', 'numb-skin', 'numbing-cream', 'shaved'];
+const DATED: readonly Fact[] = [
+  'acid-exfoliant',
+  'physical-exfoliant',
+  'retinoid-topical',
+  'retinoid-oral',
+  'sunburn',
+  'broken-skin',
+  'rash',
+  'infection',
+  'cold-sore',
+  'recent-resurfacing',
+  'injectable',
+  'permanent-makeup',
+  'surgery',
+];
+const LOCAL: readonly Fact[] = [
+  'acid-exfoliant',
+  'physical-exfoliant',
+  'retinoid-topical',
+  'sunburn',
+  'broken-skin',
+  'rash',
+  'infection',
+  'recent-resurfacing',
+  'injectable',
+  'permanent-makeup',
+  'surgery',
+  'numb-skin',
+  'numbing-cream',
+  'shaved',
+];
 
 /** A fact as it is first ticked: today, where the day matters. */
-export const startingFact = (fact: Fact, on: string): FoundFact => ({ fact, ...(DATED.includes(fact) ? { lastOn: on } : {}) });
+export const startingFact = (fact: Fact, on: string): FoundFact => ({
+  fact,
+  ...(DATED.includes(fact) ? { lastOn: on } : {}),
+});
 
 interface Props {
   readonly asked: readonly Fact[];
@@ -34,32 +66,82 @@ export function FactChips({ facts, asked, found, zones, on, disabled, onChange }
         {facts.map((fact) => {
           const isOn = found.some((f) => f.fact === fact);
           return (
-            <button key={fact} type="button" className={styles.chip} aria-pressed={isOn} disabled={disabled} data-asked={asked.includes(fact) && !isOn} onClick={() => onChange(fact, isOn ? null : startingFact(fact, on))}>
-              {FACT_WORDS[fact]}{asked.includes(fact) && !isOn ? <small> no</small> : null}
+            <button
+              key={fact}
+              type="button"
+              className={styles.chip}
+              aria-pressed={isOn}
+              disabled={disabled}
+              data-asked={asked.includes(fact) && !isOn}
+              onClick={() => onChange(fact, isOn ? null : startingFact(fact, on))}
+            >
+              {FACT_WORDS[fact]}
+              {asked.includes(fact) && !isOn ? <small> no</small> : null}
             </button>
           );
         })}
       </div>
-      {ticked.filter((f) => DATED.includes(f.fact) || LOCAL.includes(f.fact)).map((f) => (
-        <div key={f.fact} className={styles.detail}>
-          <strong>{FACT_WORDS[f.fact]}</strong>
-          {DATED.includes(f.fact) ? (
-            <span className={styles.when}>
-              last on <Input type="date" aria-label={`${FACT_WORDS[f.fact]}: last on`} max={on} value={f.lastOn ?? on} disabled={disabled} onChange={(e) => e.target.value !== '' && e.target.value <= on && onChange(f.fact, { ...f, lastOn: e.target.value })} />
-              {([['today', 0], ['3 days ago', 3], ['a week ago', 7], ['a month ago', 30]] as const).map(([word, days]) => (
-                <button key={word} type="button" className={styles.quick} disabled={disabled} aria-pressed={f.lastOn === addDays(on, -days)} onClick={() => onChange(f.fact, { ...f, lastOn: addDays(on, -days) })}>{word}</button>
-              ))}
-            </span>
-          ) : null}
-          {LOCAL.includes(f.fact) && zones.length > 1 ? (
-            <Select
-              mode="multiple" allowClear className={styles.where ?? ''} placeholder="everywhere" aria-label={`${FACT_WORDS[f.fact]}: where`} value={[...(f.zones ?? [])]} disabled={disabled}
-              options={zones.map((z) => ({ value: keyOfZone(z), label: sideWord(z.name, z.side) }))}
-              onChange={(value: string[]) => onChange(f.fact, value.length > 0 ? { ...f, zones: value } : { fact: f.fact, ...(f.lastOn ? { lastOn: f.lastOn } : {}) })}
-            />
-          ) : null}
-        </div>
-      ))}
+      {ticked
+        .filter((f) => DATED.includes(f.fact) || LOCAL.includes(f.fact))
+        .map((f) => (
+          <div key={f.fact} className={styles.detail}>
+            <strong>{FACT_WORDS[f.fact]}</strong>
+            {DATED.includes(f.fact) ? (
+              <span className={styles.when}>
+                last on{' '}
+                <Input
+                  type="date"
+                  aria-label={`${FACT_WORDS[f.fact]}: last on`}
+                  max={on}
+                  value={f.lastOn ?? on}
+                  disabled={disabled}
+                  onChange={(e) =>
+                    e.target.value !== '' && e.target.value <= on && onChange(f.fact, { ...f, lastOn: e.target.value })
+                  }
+                />
+                {(
+                  [
+                    ['today', 0],
+                    ['3 days ago', 3],
+                    ['a week ago', 7],
+                    ['a month ago', 30],
+                  ] as const
+                ).map(([word, days]) => (
+                  <button
+                    key={word}
+                    type="button"
+                    className={styles.quick}
+                    disabled={disabled}
+                    aria-pressed={f.lastOn === addDays(on, -days)}
+                    onClick={() => onChange(f.fact, { ...f, lastOn: addDays(on, -days) })}
+                  >
+                    {word}
+                  </button>
+                ))}
+              </span>
+            ) : null}
+            {LOCAL.includes(f.fact) && zones.length > 1 ? (
+              <Select
+                mode="multiple"
+                allowClear
+                className={styles.where ?? ''}
+                placeholder="everywhere"
+                aria-label={`${FACT_WORDS[f.fact]}: where`}
+                value={[...(f.zones ?? [])]}
+                disabled={disabled}
+                options={zones.map((z) => ({ value: keyOfZone(z), label: sideWord(z.name, z.side) }))}
+                onChange={(value: string[]) =>
+                  onChange(
+                    f.fact,
+                    value.length > 0
+                      ? { ...f, zones: value }
+                      : { fact: f.fact, ...(f.lastOn ? { lastOn: f.lastOn } : {}) },
+                  )
+                }
+              />
+            ) : null}
+          </div>
+        ))}
     </>
   );
 }

@@ -19,27 +19,74 @@ export function HandOver({ onClose }: { readonly onClose: () => void }) {
     if (!hasPin && !/^\d{4,8}$/.test(pin)) return setFault('Four to eight digits, please.');
     if (!hasPin && pin !== again) return setFault('The two are not the same.');
     setBusy(true);
-    const sent = await sendJson<{ formId: string }>('POST', `/api/visits/${bench.visit.id}/form`, { personId, ...(hasPin ? {} : { newPin: pin }) });
+    const sent = await sendJson<{ formId: string }>('POST', `/api/visits/${bench.visit.id}/form`, {
+      personId,
+      ...(hasPin ? {} : { newPin: pin }),
+    });
     setBusy(false);
     // a full load, not a step within the page: nothing of the bench stays in the tablet's memory
     if (sent.ok) window.location.replace(`/form/${sent.value.formId}`);
     else setFault(`${sent.error.message} The tablet is still yours.`);
   };
   return (
-    <Modal open title="Hand the tablet over" onCancel={onClose} destroyOnHidden footer={[<Button key="no" onClick={onClose}>Keep it</Button>, <Button key="yes" type="primary" loading={busy} disabled={sync !== 'saved'} onClick={() => void go()}>Lock and hand over</Button>]}>
+    <Modal
+      open
+      title="Hand the tablet over"
+      onCancel={onClose}
+      destroyOnHidden
+      footer={[
+        <Button key="no" onClick={onClose}>
+          Keep it
+        </Button>,
+        <Button key="yes" type="primary" loading={busy} disabled={sync !== 'saved'} onClick={() => void go()}>
+          Lock and hand over
+        </Button>,
+      ]}
+    >
       <div className={styles.putOff}>
         <p>{bench.client.name} sees the form and nothing else. You take the tablet back with your PIN.</p>
-        <label>Your name
-          <select className={styles.select} value={personId} onChange={(e) => setPersonId(e.target.value)}>{bench.people.map((p) => <option key={p.id} value={p.id}>{p.name}</option>)}</select>
+        <label>
+          Your name
+          <select className={styles.select} value={personId} onChange={(e) => setPersonId(e.target.value)}>
+            {bench.people.map((p) => (
+              <option key={p.id} value={p.id}>
+                {p.name}
+              </option>
+            ))}
+          </select>
         </label>
-        {hasPin ? <p className="quiet">Your PIN is set.</p> : (
+        {hasPin ? (
+          <p className="quiet">Your PIN is set.</p>
+        ) : (
           <>
             <p>You have no PIN yet. Choose one you will remember with gloves on.</p>
-            <label>New PIN<Input.Password inputMode="numeric" autoComplete="off" maxLength={8} value={pins[0]} onChange={(e) => setPins([e.target.value, pins[1] ?? ''])} /></label>
-            <label>Once more<Input.Password inputMode="numeric" autoComplete="off" maxLength={8} value={pins[1]} onChange={(e) => setPins([pins[0] ?? '', e.target.value])} /></label>
+            <label>
+              New PIN
+              <Input.Password
+                inputMode="numeric"
+                autoComplete="off"
+                maxLength={8}
+                value={pins[0]}
+                onChange={(e) => setPins([e.target.value, pins[1] ?? ''])}
+              />
+            </label>
+            <label>
+              Once more
+              <Input.Password
+                inputMode="numeric"
+                autoComplete="off"
+                maxLength={8}
+                value={pins[1]}
+                onChange={(e) => setPins([pins[0] ?? '', e.target.value])}
+              />
+            </label>
           </>
         )}
-        {fault ? <p role="alert" className={styles.needs}>{fault}</p> : null}
+        {fault ? (
+          <p role="alert" className={styles.needs}>
+            {fault}
+          </p>
+        ) : null}
       </div>
     </Modal>
   );

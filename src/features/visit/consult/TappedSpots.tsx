@@ -25,9 +25,21 @@ export function TappedSpots({ spots, here, disabled, onLeaveOut, onSeen }: Props
           const onBench = here.includes(`${s.zone}/${s.side}`);
           return (
             <li key={i}>
-              <span><strong>{name}</strong> <span className="quiet">{s.kind === 'sore' ? 'tapped as sore' : 'tapped as a mark or mole'}{onBench ? '' : ', not on the bench today'}</span></span>
-              {onBench && s.kind === 'sore' ? <Button disabled={disabled} onClick={() => onLeaveOut(s)}>Sore: leave this zone</Button> : null}
-              <Button disabled={disabled} onClick={() => onSeen(s)}>{s.kind === 'sore' ? 'Looked: fine' : onBench ? 'Seen, marked on the chart' : 'Seen'}</Button>
+              <span>
+                <strong>{name}</strong>{' '}
+                <span className="quiet">
+                  {s.kind === 'sore' ? 'tapped as sore' : 'tapped as a mark or mole'}
+                  {onBench ? '' : ', not on the bench today'}
+                </span>
+              </span>
+              {onBench && s.kind === 'sore' ? (
+                <Button disabled={disabled} onClick={() => onLeaveOut(s)}>
+                  Sore: leave this zone
+                </Button>
+              ) : null}
+              <Button disabled={disabled} onClick={() => onSeen(s)}>
+                {s.kind === 'sore' ? 'Looked: fine' : onBench ? 'Seen, marked on the chart' : 'Seen'}
+              </Button>
             </li>
           );
         })}

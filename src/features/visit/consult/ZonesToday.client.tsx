@@ -10,7 +10,10 @@ import styles from './Consult.module.css';
 
 const ALL: readonly ZoneRef[] = ZONE_IDS.flatMap((zone) => sidesOf(ZONES[zone]).map((side) => ({ zone, side })));
 /** The edge lies within the extended bikini: the larger takes the smaller's place. */
-const withoutInner = (zones: readonly ZoneRef[]): readonly ZoneRef[] => zones.filter((z) => z.zone !== 'bikini-edge' || !zones.some((o) => o.zone === 'bikini-extended' && o.side === z.side));
+const withoutInner = (zones: readonly ZoneRef[]): readonly ZoneRef[] =>
+  zones.filter(
+    (z) => z.zone !== 'bikini-edge' || !zones.some((o) => o.zone === 'bikini-extended' && o.side === z.side),
+  );
 
 interface Props {
   readonly zones: readonly ZoneRef[];
@@ -33,17 +36,31 @@ export function ZonesToday({ zones, planning, stopped, lastOn, services, chosen,
   const set = (wanted: readonly ZoneRef[], picked: readonly string[]): void => {
     if (wanted.length === 0) return;
     const there = new Set(withoutInner(wanted).map(keyOfZone));
-    onChange(ALL.filter((z) => there.has(keyOfZone(z))), picked);
+    onChange(
+      ALL.filter((z) => there.has(keyOfZone(z))),
+      picked,
+    );
   };
   const toggleService = (s: Service): void => {
     if (!whole.has(s.id)) return set([...zones, ...s.zones], [...chosen.filter((id) => id !== s.id), s.id]);
     const others = zonesOf(services.filter((o) => o.id !== s.id && chosen.includes(o.id) && whole.has(o.id)));
     const gone = new Set(s.zones.map(keyOfZone).filter((k) => !others.some((o) => keyOfZone(o) === k)));
-    set(zones.filter((z) => !gone.has(keyOfZone(z))), chosen.filter((id) => id !== s.id));
+    set(
+      zones.filter((z) => !gone.has(keyOfZone(z))),
+      chosen.filter((id) => id !== s.id),
+    );
   };
-  const toggleZone = (ref: ZoneRef): void => set(keys.has(keyOfZone(ref)) ? zones.filter((z) => keyOfZone(z) !== keyOfZone(ref)) : [...zones, ref], chosen);
+  const toggleZone = (ref: ZoneRef): void =>
+    set(keys.has(keyOfZone(ref)) ? zones.filter((z) => keyOfZone(z) !== keyOfZone(ref)) : [...zones, ref], chosen);
   const chip = (o: ZoneRef): React.ReactNode => (
-    <button key={keyOfZone(o)} type="button" className={styles.chip} aria-pressed={keys.has(keyOfZone(o))} disabled={disabled || (keys.size === 1 && keys.has(keyOfZone(o)))} onClick={() => toggleZone(o)}>
+    <button
+      key={keyOfZone(o)}
+      type="button"
+      className={styles.chip}
+      aria-pressed={keys.has(keyOfZone(o))}
+      disabled={disabled || (keys.size === 1 && keys.has(keyOfZone(o)))}
+      onClick={() => toggleZone(o)}
+    >
       {sideWord(ZONES[o.zone].name, o.side)}
     </button>
   );
@@ -51,14 +68,38 @@ export function ZonesToday({ zones, planning, stopped, lastOn, services, chosen,
   return (
     <>
       <div className={styles.chips} role="group" aria-label="Services">
-        {services.map((s) => <button key={s.id} type="button" className={styles.chip} aria-pressed={whole.has(s.id)} title={s.says} disabled={disabled} onClick={() => toggleService(s)}>{s.name}</button>)}
+        {services.map((s) => (
+          <button
+            key={s.id}
+            type="button"
+            className={styles.chip}
+            aria-pressed={whole.has(s.id)}
+            title={s.says}
+            disabled={disabled}
+            onClick={() => toggleService(s)}
+          >
+            {s.name}
+          </button>
+        ))}
       </div>
-      <h3 className={styles.label}>{plural(zones.length, 'zone')} on the bench{planning ? <span className="quiet" role="status"> · planning …</span> : null}</h3>
-      <div className={styles.chips} role="group" aria-label="Zones today">{ALL.filter((o) => keys.has(keyOfZone(o))).map(chip)}</div>
+      <h3 className={styles.label}>
+        {plural(zones.length, 'zone')} on the bench
+        {planning ? (
+          <span className="quiet" role="status">
+            {' '}
+            · planning …
+          </span>
+        ) : null}
+      </h3>
+      <div className={styles.chips} role="group" aria-label="Zones today">
+        {ALL.filter((o) => keys.has(keyOfZone(o))).map(chip)}
+      </div>
       <ZonePicker chosen={keys} stopped={stopped} lastOn={lastOn} disabled={disabled} onToggle={toggleZone} />
       <details className={styles.more}>
         <summary>Other zones by name</summary>
-        <div className={styles.chips} role="group" aria-label="Other zones">{outside.map(chip)}</div>
+        <div className={styles.chips} role="group" aria-label="Other zones">
+          {outside.map(chip)}
+        </div>
       </details>
     </>
   );

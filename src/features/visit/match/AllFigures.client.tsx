@@ -12,7 +12,10 @@ interface Props {
   readonly nameOf: (product: string) => string;
 }
 
-/** Every figure of every option that can be used, with what it costs: for the desk, closed again when the station is left. */
+/**
+ * Every figure of every option that can be used, with what it costs: for the desk, closed again when the station is
+ * left.
+ */
 export function AllFigures({ options, currency, nameOf }: Props) {
   const [open, setOpen] = useState(false);
   const money = new Intl.NumberFormat('en-GB', { style: 'currency', currency });
@@ -22,13 +25,37 @@ export function AllFigures({ options, currency, nameOf }: Props) {
       {open ? (
         <div className={styles.scroll}>
           <table className={styles.allFigures}>
-            <thead><tr><th>Product and way</th><th>strips</th><th>passes</th><th>removed</th><th>broken</th><th>to tweeze</th><th>skin load</th><th>felt margin</th><th>min</th><th>g</th><th>material</th></tr></thead>
+            <thead>
+              <tr>
+                <th>Product and way</th>
+                <th>strips</th>
+                <th>passes</th>
+                <th>removed</th>
+                <th>broken</th>
+                <th>to tweeze</th>
+                <th>skin load</th>
+                <th>felt margin</th>
+                <th>min</th>
+                <th>g</th>
+                <th>material</th>
+              </tr>
+            </thead>
             <tbody>
               {options.map((o) => (
                 <tr key={o.product + o.way}>
-                  <th scope="row">{nameOf(o.product)}, {WAYS[o.way] ?? o.way}</th>
-                  <td>{o.strips}</td><td>{o.passes}</td><td>{percent(o.removedShare)}</td><td>{percent(o.brokenShare)}</td><td>{o.toTweeze}</td><td>{o.skinLoad.toFixed(2)}</td>
-                  <td>{o.feltMarginK === null ? '–' : `${o.feltMarginK.toFixed(1)} K`}</td><td>{o.tableMinutes.toFixed(1)}</td><td>{o.massG.toFixed(0)}</td><td>{money.format(o.costMinor / 100)}</td>
+                  <th scope="row">
+                    {nameOf(o.product)}, {WAYS[o.way] ?? o.way}
+                  </th>
+                  <td>{o.strips}</td>
+                  <td>{o.passes}</td>
+                  <td>{percent(o.removedShare)}</td>
+                  <td>{percent(o.brokenShare)}</td>
+                  <td>{o.toTweeze}</td>
+                  <td>{o.skinLoad.toFixed(2)}</td>
+                  <td>{o.feltMarginK === null ? '–' : `${o.feltMarginK.toFixed(1)} K`}</td>
+                  <td>{o.tableMinutes.toFixed(1)}</td>
+                  <td>{o.massG.toFixed(0)}</td>
+                  <td>{money.format(o.costMinor / 100)}</td>
                 </tr>
               ))}
             </tbody>

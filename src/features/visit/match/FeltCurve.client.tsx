@@ -21,36 +21,115 @@ interface Props {
 }
 
 /** The key is plain text: a chart's own legend is measured anew at every step of the slider. */
-const KEY = [['#256b63', 'solid', 'skin feels'], ['#b86a12', 'dashed', 'wax, mean'], ['#9e2f2a', 'dotted', 'its limit']] as const;
+const KEY = [
+  ['#256b63', 'solid', 'skin feels'],
+  ['#b86a12', 'dashed', 'wax, mean'],
+  ['#9e2f2a', 'dotted', 'its limit'],
+] as const;
 
-/** What the skin feels at nerve depth under the slab, with the wax's own mean, this client's limit, and the seconds for the pull. */
+/**
+ * What the skin feels at nerve depth under the slab, with the wax's own mean, this client's limit, and the seconds for
+ * the pull.
+ */
 export const FeltCurve = memo(function FeltCurve({ reading, limitC, pullFromS, pullToS }: Props) {
   const data = useMemo(() => {
-    const points = (pick: (p: HeatReading['curve'][number]) => number) => reading.curve.filter((p) => p.timeS <= SHOWN_S).map((p) => ({ x: p.timeS, y: pick(p) }));
+    const points = (pick: (p: HeatReading['curve'][number]) => number) =>
+      reading.curve.filter((p) => p.timeS <= SHOWN_S).map((p) => ({ x: p.timeS, y: pick(p) }));
     return {
       datasets: [
-        { label: 'skin feels', data: points((p) => p.nerveC), borderColor: '#256b63', borderWidth: 3, pointRadius: 0, tension: 0.2 },
-        { label: 'wax, mean', data: points((p) => p.slabC), borderColor: '#b86a12', borderWidth: 2, borderDash: [6, 4], pointRadius: 0, tension: 0.2 },
-        { label: 'its limit', data: [{ x: 0, y: limitC }, { x: SHOWN_S, y: limitC }], borderColor: '#9e2f2a', borderWidth: 2, borderDash: [2, 3], pointRadius: 0 },
+        {
+          label: 'skin feels',
+          data: points((p) => p.nerveC),
+          borderColor: '#256b63',
+          borderWidth: 3,
+          pointRadius: 0,
+          tension: 0.2,
+        },
+        {
+          label: 'wax, mean',
+          data: points((p) => p.slabC),
+          borderColor: '#b86a12',
+          borderWidth: 2,
+          borderDash: [6, 4],
+          pointRadius: 0,
+          tension: 0.2,
+        },
+        {
+          label: 'its limit',
+          data: [
+            { x: 0, y: limitC },
+            { x: SHOWN_S, y: limitC },
+          ],
+          borderColor: '#9e2f2a',
+          borderWidth: 2,
+          borderDash: [2, 3],
+          pointRadius: 0,
+        },
         // a box from the ready sign to the latest pull, behind the lines
-        ...(pullFromS !== null ? [{ label: 'ready to pull', data: [pullFromS, pullToS].map((s) => ({ x: Math.min(SHOWN_S, s), y: SHOWN_C.most })), borderWidth: 0, borderColor: '#cfe2dc', backgroundColor: 'rgba(37, 107, 99, 0.14)', fill: 'start', pointRadius: 0, order: 1 }] : []),
+        ...(pullFromS !== null
+          ? [
+              {
+                label: 'ready to pull',
+                data: [pullFromS, pullToS].map((s) => ({ x: Math.min(SHOWN_S, s), y: SHOWN_C.most })),
+                borderWidth: 0,
+                borderColor: '#cfe2dc',
+                backgroundColor: 'rgba(37, 107, 99, 0.14)',
+                fill: 'start',
+                pointRadius: 0,
+                order: 1,
+              },
+            ]
+          : []),
       ],
     };
   }, [reading, limitC, pullFromS, pullToS]);
-  const options = useMemo((): ChartOptions<'line'> => ({
-    animation: false, maintainAspectRatio: false, events: [],
-    plugins: { legend: { display: false } },
-    scales: {
-      x: { type: 'linear', min: 0, max: SHOWN_S, ticks: { color: '#6b5d50', stepSize: 15, font: { size: 13 }, callback: (v) => `${v} s` }, grid: { color: '#e9e0d0' } },
-      y: { min: SHOWN_C.least, max: SHOWN_C.most, ticks: { color: '#6b5d50', stepSize: 6, font: { size: 13 }, callback: (v) => `${v}°` }, grid: { color: '#e9e0d0' } },
-    },
-  }), []);
+  const options = useMemo(
+    (): ChartOptions<'line'> => ({
+      animation: false,
+      maintainAspectRatio: false,
+      events: [],
+      plugins: { legend: { display: false } },
+      scales: {
+        x: {
+          type: 'linear',
+          min: 0,
+          max: SHOWN_S,
+          ticks: { color: '#6b5d50', stepSize: 15, font: { size: 13 }, callback: (v) => `${v} s` },
+          grid: { color: '#e9e0d0' },
+        },
+        y: {
+          min: SHOWN_C.least,
+          max: SHOWN_C.most,
+          ticks: { color: '#6b5d50', stepSize: 6, font: { size: 13 }, callback: (v) => `${v}°` },
+          grid: { color: '#e9e0d0' },
+        },
+      },
+    }),
+    [],
+  );
   return (
     <>
-      <div className={styles.canvas}><Line data={data} options={options} role="img" aria-label={`What the skin feels: up to about ${Math.round(reading.feltPeakC)} degrees; this skin’s limit is about ${Math.round(limitC)}. Estimate.`} /></div>
+      <div className={styles.canvas}>
+        <Line
+          data={data}
+          options={options}
+          role="img"
+          aria-label={`What the skin feels: up to about ${Math.round(reading.feltPeakC)} degrees; this skin’s limit is about ${Math.round(limitC)}. Estimate.`}
+        />
+      </div>
       <ul className={styles.key} aria-hidden="true">
-        {KEY.map(([colour, line, words]) => <li key={words}><i style={{ borderTop: `3px ${line} ${colour}` }} />{words}</li>)}
-        {pullFromS === null ? null : <li><i className={styles.band} />ready to pull</li>}
+        {KEY.map(([colour, line, words]) => (
+          <li key={words}>
+            <i style={{ borderTop: `3px ${line} ${colour}` }} />
+            {words}
+          </li>
+        ))}
+        {pullFromS === null ? null : (
+          <li>
+            <i className={styles.band} />
+            ready to pull
+          </li>
+        )}
       </ul>
     </>
   );

@@ -11,7 +11,8 @@ export type BandWindow = Pick<WorkingWindow, 'flowC' | 'feelMaxC' | 'labelC' | '
 export function HeatBands({ window: w, targetC }: { readonly window: BandWindow; readonly targetC: number }) {
   const low = Math.floor(Math.min(w.flowC.min, w.labelC.min) / 2) * 2 - 2;
   const high = Math.ceil(Math.max(Math.min(w.flowC.max, w.labelC.max + 6), w.labelC.max) / 2) * 2 + 2;
-  const x = (c: number): number => LEFT + ((Math.min(high, Math.max(low, c)) - low) / (high - low)) * (WIDTH - LEFT - 12);
+  const x = (c: number): number =>
+    LEFT + ((Math.min(high, Math.max(low, c)) - low) / (high - low)) * (WIDTH - LEFT - 12);
   const step = high - low > 16 ? 4 : 2;
   const ticks = Array.from({ length: Math.floor((high - low) / step) + 1 }, (_, i) => low + i * step);
   const rows = [
@@ -19,21 +20,65 @@ export function HeatBands({ window: w, targetC }: { readonly window: BandWindow;
     { name: 'feels right', from: low, to: w.feelMaxC, fill: 'var(--verdigris-tint)', line: 'var(--verdigris)' },
     { name: 'label', from: w.labelC.min, to: w.labelC.max, fill: '#eee5d5', line: 'var(--second-ink)' },
   ];
-  const said = w.empty ? 'No working heat: the bands do not overlap.' : `Working heat at touch ${Math.round(w.minC)} to ${Math.round(w.maxC)} degrees, at ${Math.round(targetC)}.`;
+  const said = w.empty
+    ? 'No working heat: the bands do not overlap.'
+    : `Working heat at touch ${Math.round(w.minC)} to ${Math.round(w.maxC)} degrees, at ${Math.round(targetC)}.`;
   return (
-    <svg viewBox={`0 0 ${WIDTH} 150`} role="img" aria-label={`${said} Estimate.`} className={styles.bands} data-feel-max={w.feelMaxC.toFixed(2)}>
+    <svg
+      viewBox={`0 0 ${WIDTH} 150`}
+      role="img"
+      aria-label={`${said} Estimate.`}
+      className={styles.bands}
+      data-feel-max={w.feelMaxC.toFixed(2)}
+    >
       {ticks.map((c) => (
-        <g key={c}><line x1={x(c)} x2={x(c)} y1="4" y2="112" stroke="var(--hairline)" /><text x={x(c)} y="128" textAnchor="middle" fontSize="13" fill="var(--second-ink)">{c}°</text></g>
+        <g key={c}>
+          <line x1={x(c)} x2={x(c)} y1="4" y2="112" stroke="var(--hairline)" />
+          <text x={x(c)} y="128" textAnchor="middle" fontSize="13" fill="var(--second-ink)">
+            {c}°
+          </text>
+        </g>
       ))}
       {rows.map((r, i) => (
         <g key={r.name}>
-          <text x="0" y={24 + i * 34} fontSize="14" fill="var(--walnut)">{r.name}</text>
-          <rect x={x(r.from)} y={8 + i * 34} width={Math.max(2, x(r.to) - x(r.from))} height="24" fill={r.fill} stroke={r.line} rx="4" />
+          <text x="0" y={24 + i * 34} fontSize="14" fill="var(--walnut)">
+            {r.name}
+          </text>
+          <rect
+            x={x(r.from)}
+            y={8 + i * 34}
+            width={Math.max(2, x(r.to) - x(r.from))}
+            height="24"
+            fill={r.fill}
+            stroke={r.line}
+            rx="4"
+          />
         </g>
       ))}
-      {w.empty ? null : <rect x={x(w.minC)} y="3" width={Math.max(2, x(w.maxC) - x(w.minC))} height="108" fill="none" stroke="var(--walnut)" strokeWidth="2" strokeDasharray="5 3" rx="4" />}
+      {w.empty ? null : (
+        <rect
+          x={x(w.minC)}
+          y="3"
+          width={Math.max(2, x(w.maxC) - x(w.minC))}
+          height="108"
+          fill="none"
+          stroke="var(--walnut)"
+          strokeWidth="2"
+          strokeDasharray="5 3"
+          rx="4"
+        />
+      )}
       <line x1={x(targetC)} x2={x(targetC)} y1="2" y2="114" stroke="var(--wax-dark)" strokeWidth="3" />
-      <text x={Math.min(WIDTH - 52, Math.max(LEFT, x(targetC)))} y="147" textAnchor="middle" fontSize="16" fontWeight="700" fill="var(--wax-dark)">{degrees(targetC)} at touch</text>
+      <text
+        x={Math.min(WIDTH - 52, Math.max(LEFT, x(targetC)))}
+        y="147"
+        textAnchor="middle"
+        fontSize="16"
+        fontWeight="700"
+        fill="var(--wax-dark)"
+      >
+        {degrees(targetC)} at touch
+      </text>
     </svg>
   );
 }

@@ -24,8 +24,18 @@ function WhyNot({ option: o }: { readonly option: PlanOption }) {
   const more = o.why.length - shown.length;
   return (
     <span>
-      Left out: {withDates(shown.join(' '))}{more === 0 && o.readyOn && !o.why.some((w) => w.includes('From')) ? ` Possible from ${dayMonth(o.readyOn)}.` : ''}
-      {more > 0 ? <> <button type="button" className={styles.moreWhy} onClick={() => setAll(true)}>and {plural(more, 'more reason')}</button></> : null}
+      Left out: {withDates(shown.join(' '))}
+      {more === 0 && o.readyOn && !o.why.some((w) => w.includes('From'))
+        ? ` Possible from ${dayMonth(o.readyOn)}.`
+        : ''}
+      {more > 0 ? (
+        <>
+          {' '}
+          <button type="button" className={styles.moreWhy} onClick={() => setAll(true)}>
+            and {plural(more, 'more reason')}
+          </button>
+        </>
+      ) : null}
     </span>
   );
 }
@@ -74,54 +84,142 @@ function Comparison() {
     router.push(`/visits/${bench.visit.id}/strips`);
   };
   const proposal = (): void => {
-    for (const z of bench.zones.filter((b) => b.zone === zone.zone)) saveChart(z, { ...z.data, product: null, way: null, reason: '' });
+    for (const z of bench.zones.filter((b) => b.zone === zone.zone)) {
+      saveChart(z, { ...z.data, product: null, way: null, reason: '' });
+    }
   };
   const name = selected ? productName(bench, selected.product).toLowerCase() : '';
   return (
     <>
       <StationTop
-        title="What would hold this hair" note={(key) => { const c = bench.plan.zones.find((z) => keyOfZone(z) === key)?.choice; return c ? productName(bench, c.product).toLowerCase() : 'nothing yet'; }}
-        action={<Button type="primary" size="large" onClick={take} disabled={!selected?.eligible || (isOther && reason.trim() === '') || closed}>{isOther ? `Take ${name} instead` : selected ? `Take ${name}` : 'Nothing holds'}</Button>}
+        title="What would hold this hair"
+        note={(key) => {
+          const c = bench.plan.zones.find((z) => keyOfZone(z) === key)?.choice;
+          return c ? productName(bench, c.product).toLowerCase() : 'nothing yet';
+        }}
+        action={
+          <Button
+            type="primary"
+            size="large"
+            onClick={take}
+            disabled={!selected?.eligible || (isOther && reason.trim() === '') || closed}
+          >
+            {isOther ? `Take ${name} instead` : selected ? `Take ${name}` : 'Nothing holds'}
+          </Button>
+        }
       />
-      {isOther ? <Input aria-label="Why another" placeholder="Say why; it stays with the visit" value={reason} maxLength={500} onChange={(e) => setReason(e.target.value)} className={styles.reason ?? ''} autoFocus /> : null}
-      {zone.data.product !== null && !isOther ? <p className={styles.forced}>Your choice: {zone.data.reason || 'no reason noted'}. <button type="button" disabled={closed} onClick={proposal}>Back to the proposal</button></p> : null}
+      {isOther ? (
+        <Input
+          aria-label="Why another"
+          placeholder="Say why; it stays with the visit"
+          value={reason}
+          maxLength={500}
+          onChange={(e) => setReason(e.target.value)}
+          className={styles.reason ?? ''}
+          autoFocus
+        />
+      ) : null}
+      {zone.data.product !== null && !isOther ? (
+        <p className={styles.forced}>
+          Your choice: {zone.data.reason || 'no reason noted'}.{' '}
+          <button type="button" disabled={closed} onClick={proposal}>
+            Back to the proposal
+          </button>
+        </p>
+      ) : null}
       <div className={styles.table} role="radiogroup" aria-label="Products and ways">
-        <div className={styles.row} data-head aria-hidden="true"><span>Product and way</span><span>At touch, about</span><span>Share of hair it can hold</span><span>left to tweeze</span><span>min</span><span>skin load</span></div>
+        <div className={styles.row} data-head aria-hidden="true">
+          <span>Product and way</span>
+          <span>At touch, about</span>
+          <span>Share of hair it can hold</span>
+          <span>left to tweeze</span>
+          <span>min</span>
+          <span>skin load</span>
+        </div>
         {eligible.map((o) => (
-          <button key={keyOf(o)} type="button" role="radio" aria-checked={keyOf(o) === (picked ?? current)} className={styles.row} disabled={closed} onClick={() => setPicked(keyOf(o) === current ? null : keyOf(o))}>
-            <span><strong>{productName(bench, o.product)}</strong><small>{o.coats === 2 ? 'two coats, ' : ''}{WAYS[o.way]}{o.trimFirst ? ', trim first' : ''}</small></span>
-            <span><b>{o.targetC === null ? '' : degrees(o.targetC)}</b></span>
-            <span><HoldCurve hair={zone.data.hair} shortestMm={o.shortestMm} longestMm={o.longestMm} /><small>{percent(o.workableShare)}</small></span>
+          <button
+            key={keyOf(o)}
+            type="button"
+            role="radio"
+            aria-checked={keyOf(o) === (picked ?? current)}
+            className={styles.row}
+            disabled={closed}
+            onClick={() => setPicked(keyOf(o) === current ? null : keyOf(o))}
+          >
+            <span>
+              <strong>{productName(bench, o.product)}</strong>
+              <small>
+                {o.coats === 2 ? 'two coats, ' : ''}
+                {WAYS[o.way]}
+                {o.trimFirst ? ', trim first' : ''}
+              </small>
+            </span>
+            <span>
+              <b>{o.targetC === null ? '' : degrees(o.targetC)}</b>
+            </span>
+            <span>
+              <HoldCurve hair={zone.data.hair} shortestMm={o.shortestMm} longestMm={o.longestMm} />
+              <small>{percent(o.workableShare)}</small>
+            </span>
             <span>{o.toTweeze}</span>
             <span>{Math.round(o.tableMinutes)}</span>
-            <span><i className={styles.load} role="img" aria-label={`skin load ${Math.round(o.skinLoad * 100)} of 100`}><i style={{ width: `${100 * o.skinLoad}%` }} /></i></span>
+            <span>
+              <i className={styles.load} role="img" aria-label={`skin load ${Math.round(o.skinLoad * 100)} of 100`}>
+                <i style={{ width: `${100 * o.skinLoad}%` }} />
+              </i>
+            </span>
           </button>
         ))}
         {left.map((o) => (
           <div key={keyOf(o)} className={styles.out}>
-            <span><strong>{productName(bench, o.product)}</strong><small>{WAYS[o.way]}</small></span>
+            <span>
+              <strong>{productName(bench, o.product)}</strong>
+              <small>{WAYS[o.way]}</small>
+            </span>
             <WhyNot option={o} />
           </div>
         ))}
       </div>
       <div className={styles.more}>
-      {ruled.length > 0 ? (
-        <details className={styles.ruled} open={open} onToggle={(e) => setOpen(e.currentTarget.open)}>
-          <summary>{ruled.length} more ways the house rules leave out</summary>
-          {ruled.map((o) => <p key={keyOf(o)}><strong>{productName(bench, o.product)}</strong>, {WAYS[o.way]}: {withDates(o.why.join(' '))}</p>)}
-        </details>
-      ) : null}
-      {eligible.length > 0 ? <AllFigures options={eligible} currency={bench.plan.cost.currency} nameOf={(id) => productName(bench, id)} /> : null}
+        {ruled.length > 0 ? (
+          <details className={styles.ruled} open={open} onToggle={(e) => setOpen(e.currentTarget.open)}>
+            <summary>{ruled.length} more ways the house rules leave out</summary>
+            {ruled.map((o) => (
+              <p key={keyOf(o)}>
+                <strong>{productName(bench, o.product)}</strong>, {WAYS[o.way]}: {withDates(o.why.join(' '))}
+              </p>
+            ))}
+          </details>
+        ) : null}
+        {eligible.length > 0 ? (
+          <AllFigures options={eligible} currency={bench.plan.cost.currency} nameOf={(id) => productName(bench, id)} />
+        ) : null}
       </div>
-      {heat && chosenProduct && choice ? <HeatPanel key={`${choice.product}/${choice.way}`} zone={zone} product={chosenProduct} way={choice.way} heat={heat} /> : null}
+      {heat && chosenProduct && choice ? (
+        <HeatPanel
+          key={`${choice.product}/${choice.way}`}
+          zone={zone}
+          product={chosenProduct}
+          way={choice.way}
+          heat={heat}
+        />
+      ) : null}
       <div className={styles.two}>
         <section className={styles.reasons}>
           <h2>Why</h2>
-          <ul>{planned.reasons.map((r) => <li key={r}>{withDates(r)}</li>)}</ul>
+          <ul>
+            {planned.reasons.map((r) => (
+              <li key={r}>{withDates(r)}</li>
+            ))}
+          </ul>
         </section>
-        {closed ? null : <Flips index={bench.zones.findIndex((z) => keyOfZone(z) === keyOfZone(zone))} isChosen={choice !== null} />}
+        {closed ? null : (
+          <Flips index={bench.zones.findIndex((z) => keyOfZone(z) === keyOfZone(zone))} isChosen={choice !== null} />
+        )}
       </div>
-      <p className="quiet"><Link href="/products">The catalogue</Link>: what each label says, and what counts when products are compared.</p>
+      <p className="quiet">
+        <Link href="/products">The catalogue</Link>: what each label says, and what counts when products are compared.
+      </p>
     </>
   );
 }

@@ -18,7 +18,18 @@ export function Choice<T extends string>({ name, value, options, disabled, onCha
     <div className={styles.choice}>
       <h3 id={id}>{name}</h3>
       <div role="radiogroup" aria-labelledby={id}>
-        {options.map(([key, word]) => <button key={key} type="button" role="radio" aria-checked={value === key} disabled={disabled} onClick={() => onChange(key)}>{word}</button>)}
+        {options.map(([key, word]) => (
+          <button
+            key={key}
+            type="button"
+            role="radio"
+            aria-checked={value === key}
+            disabled={disabled}
+            onClick={() => onChange(key)}
+          >
+            {word}
+          </button>
+        ))}
       </div>
     </div>
   );

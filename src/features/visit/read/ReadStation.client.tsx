@@ -37,8 +37,16 @@ function startOf(zone: PlanZone, marks: ReadonlyMap<string, string>): Reading {
   const broke = own.filter((m) => m === 'broke').length;
   const share = (n: number): number => (own.length === 0 ? 0 : n / own.length);
   return {
-    v: 1, removedPct: Math.round(100 - 25 * share(some) - 4), brokenPct: Math.round(2 + 30 * share(broke)), left: some === 0 ? 'none' : share(some) > 0.4 ? 'patch' : 'few', leftKind: some === 0 ? 'none' : 'anywhere',
-    bleeding: 'none', skin: own.includes('sore') ? 'red' : 'pink', tweezed: 0, heatFelt: 'right', note: '',
+    v: 1,
+    removedPct: Math.round(100 - 25 * share(some) - 4),
+    brokenPct: Math.round(2 + 30 * share(broke)),
+    left: some === 0 ? 'none' : share(some) > 0.4 ? 'patch' : 'few',
+    leftKind: some === 0 ? 'none' : 'anywhere',
+    bleeding: 'none',
+    skin: own.includes('sore') ? 'red' : 'pink',
+    tweezed: 0,
+    heatFelt: 'right',
+    note: '',
   };
 }
 
@@ -46,59 +54,234 @@ function OneZone({ zone, planned }: { readonly zone: BenchZone; readonly planned
   const { bench, saveReading } = useBench();
   const closed = bench.visit.status === 'closed';
   const stored = bench.readings.find((r) => keyOfZone(r) === keyOfZone(zone))?.data;
-  const marks = useMemo(() => new Map(bench.journal.flatMap((e) => (e.kind === 'mark' && e.strip && e.mark ? [[e.strip, e.mark] as const] : []))), [bench.journal]);
+  const marks = useMemo(
+    () =>
+      new Map(
+        bench.journal.flatMap((e) => (e.kind === 'mark' && e.strip && e.mark ? [[e.strip, e.mark] as const] : [])),
+      ),
+    [bench.journal],
+  );
   const reading = stored ?? startOf(planned, marks);
   const [note, setNote] = useState(reading.note);
   const [removed, setRemoved] = useState(reading.removedPct);
   const [broken, setBroken] = useState(reading.brokenPct);
-  const save = (more: Partial<Reading>): void => saveReading(zone, { ...reading, note, removedPct: removed, brokenPct: broken, ...more });
+  const save = (more: Partial<Reading>): void =>
+    saveReading(zone, { ...reading, note, removedPct: removed, brokenPct: broken, ...more });
   const { choice, heat } = planned;
   const family = choice?.family ?? 'hard';
   const option = planned.options.find((o) => o.product === choice?.product && o.way === choice.way);
-  const worked = stored !== undefined || bench.journal.some((e) => e.kind === 'pulled' && planned.strips.some((p) => p.id === e.strip));
-  const action = choice && worked ? nextAction({ family, passesDone: 1, passLimit: choice.passes, left: reading.left, skin: reading.skin, bleeding: reading.bleeding, tweezingAllowed: bench.visit.consult.agreed.tweezing }) : null;
+  const worked =
+    stored !== undefined ||
+    bench.journal.some((e) => e.kind === 'pulled' && planned.strips.some((p) => p.id === e.strip));
+  const action =
+    choice && worked
+      ? nextAction({
+          family,
+          passesDone: 1,
+          passLimit: choice.passes,
+          left: reading.left,
+          skin: reading.skin,
+          bleeding: reading.bleeding,
+          tweezingAllowed: bench.visit.consult.agreed.tweezing,
+        })
+      : null;
   const causes = likelyCauses({
-    removedShare: reading.removedPct / 100, brokenShare: reading.brokenPct / 100, leftKind: reading.leftKind, family, workableShare: option?.workableShare ?? 1,
-    crossingGrowth: zone.data.hair.curl >= 4 || planned.crossingShare >= LEAST_CROSSING || (zone.data.hair.flags ?? []).includes('layers'), drySkin: bench.client.skin === 'dry', heatFelt: reading.heatFelt, shaved: zone.data.hair.history === 'shaved',
+    removedShare: reading.removedPct / 100,
+    brokenShare: reading.brokenPct / 100,
+    leftKind: reading.leftKind,
+    family,
+    workableShare: option?.workableShare ?? 1,
+    crossingGrowth:
+      zone.data.hair.curl >= 4 ||
+      planned.crossingShare >= LEAST_CROSSING ||
+      (zone.data.hair.flags ?? []).includes('layers'),
+    drySkin: bench.client.skin === 'dry',
+    heatFelt: reading.heatFelt,
+    shaved: zone.data.hair.history === 'shaved',
   }).slice(0, 3);
   return (
     <>
       <StationTop
-        title="Strip and skin" note={(key) => (bench.readings.some((r) => keyOfZone(r) === key) ? 'read' : '')}
-        meta={<>{sideWord(zone.name, zone.side)}. {option ? `Expected: ${percent(option.removedShare)} removed, ${percent(option.brokenShare)} broken, about ${option.toTweeze} to tweeze.` : 'Nothing was planned here.'}</>}
-        action={<Link className={styles.go} href={`/visits/${bench.visit.id}/return`} onClick={() => { if (!stored && worked && !closed) save({}); }}>On to the return</Link>}
+        title="Strip and skin"
+        note={(key) => (bench.readings.some((r) => keyOfZone(r) === key) ? 'read' : '')}
+        meta={
+          <>
+            {sideWord(zone.name, zone.side)}.{' '}
+            {option
+              ? `Expected: ${percent(option.removedShare)} removed, ${percent(option.brokenShare)} broken, about ${option.toTweeze} to tweeze.`
+              : 'Nothing was planned here.'}
+          </>
+        }
+        action={
+          <Link
+            className={styles.go}
+            href={`/visits/${bench.visit.id}/return`}
+            onClick={() => {
+              if (!stored && worked && !closed) save({});
+            }}
+          >
+            On to the return
+          </Link>
+        }
       />
       {action ? (
         <div className={styles.action} data-code={action.code} role="status">
-          <strong>{ACTION_WORDS[action.code]}</strong> {action.text}{action.code === 'second-pass' && heat?.laterPass ? ` On waxed skin about ${degrees(heat.laterPass.target)}, an estimate.` : ''}
+          <strong>{ACTION_WORDS[action.code]}</strong> {action.text}
+          {action.code === 'second-pass' && heat?.laterPass
+            ? ` On waxed skin about ${degrees(heat.laterPass.target)}, an estimate.`
+            : ''}
         </div>
-      ) : <p className="quiet">Nothing has been pulled here yet; what the table marks fills this page.</p>}
+      ) : (
+        <p className="quiet">Nothing has been pulled here yet; what the table marks fills this page.</p>
+      )}
       <div className={styles.grid}>
         <section>
           <h2>On the strip</h2>
-          <label className={styles.slide} id="removed">Came out with the root or whole: <strong>{removed} %</strong><Slider value={removed} min={0} max={100} disabled={closed} onChange={setRemoved} onChangeComplete={(removedPct) => save({ removedPct })} tooltip={{ open: false }} ariaLabelledByForHandle="removed" /></label>
-          <label className={styles.slide} id="broken">Broken, blunt ends: <strong>{broken} %</strong><Slider value={broken} min={0} max={60} disabled={closed} onChange={setBroken} onChangeComplete={(brokenPct) => save({ brokenPct })} tooltip={{ open: false }} ariaLabelledByForHandle="broken" /></label>
-          <Choice name="Left behind" value={reading.left} disabled={closed} options={[['none', 'nothing'], ['few', 'a few'], ['patch', 'a patch'], ['many', 'much']]} onChange={(left) => save({ left, leftKind: left === 'none' ? 'none' : reading.leftKind === 'none' ? 'anywhere' : reading.leftKind })} />
-          {reading.left !== 'none' ? <Choice name="What kind" value={reading.leftKind} disabled={closed} options={[['short', 'too short'], ['flat', 'lying flat'], ['other-way', 'growing another way'], ['anywhere', 'anywhere']]} onChange={(leftKind) => save({ leftKind })} /> : null}
-          <label className={styles.count}>Tweezed <InputNumber min={0} max={2000} precision={0} value={reading.tweezed} disabled={closed} onChange={(n) => n !== null && save({ tweezed: n })} aria-label="Hairs tweezed" /></label>
+          <label className={styles.slide} id="removed">
+            Came out with the root or whole: <strong>{removed} %</strong>
+            <Slider
+              value={removed}
+              min={0}
+              max={100}
+              disabled={closed}
+              onChange={setRemoved}
+              onChangeComplete={(removedPct) => save({ removedPct })}
+              tooltip={{ open: false }}
+              ariaLabelledByForHandle="removed"
+            />
+          </label>
+          <label className={styles.slide} id="broken">
+            Broken, blunt ends: <strong>{broken} %</strong>
+            <Slider
+              value={broken}
+              min={0}
+              max={60}
+              disabled={closed}
+              onChange={setBroken}
+              onChangeComplete={(brokenPct) => save({ brokenPct })}
+              tooltip={{ open: false }}
+              ariaLabelledByForHandle="broken"
+            />
+          </label>
+          <Choice
+            name="Left behind"
+            value={reading.left}
+            disabled={closed}
+            options={[
+              ['none', 'nothing'],
+              ['few', 'a few'],
+              ['patch', 'a patch'],
+              ['many', 'much'],
+            ]}
+            onChange={(left) =>
+              save({
+                left,
+                leftKind: left === 'none' ? 'none' : reading.leftKind === 'none' ? 'anywhere' : reading.leftKind,
+              })
+            }
+          />
+          {reading.left !== 'none' ? (
+            <Choice
+              name="What kind"
+              value={reading.leftKind}
+              disabled={closed}
+              options={[
+                ['short', 'too short'],
+                ['flat', 'lying flat'],
+                ['other-way', 'growing another way'],
+                ['anywhere', 'anywhere'],
+              ]}
+              onChange={(leftKind) => save({ leftKind })}
+            />
+          ) : null}
+          <label className={styles.count}>
+            Tweezed{' '}
+            <InputNumber
+              min={0}
+              max={2000}
+              precision={0}
+              value={reading.tweezed}
+              disabled={closed}
+              onChange={(n) => n !== null && save({ tweezed: n })}
+              aria-label="Hairs tweezed"
+            />
+          </label>
         </section>
         <section>
           <h2>On the skin</h2>
-          <Choice name="Skin" value={reading.skin} disabled={closed} options={[['calm', 'calm'], ['pink', 'pink, usual'], ['red', 'very red'], ['shiny', 'shiny, raw'], ['blister', 'blister']]} onChange={(skin) => save({ skin })} />
-          <Choice name="Bleeding" value={reading.bleeding} disabled={closed} options={[['none', 'none'], ['points', 'points, usual on coarse hair'], ['keeps-on', 'does not stop']]} onChange={(bleeding) => save({ bleeding })} />
-          <Choice name="The heat felt" value={reading.heatFelt} disabled={closed} options={[['too-cool', 'too cool'], ['right', 'right'], ['too-warm', 'too warm']]} onChange={(heatFelt) => save({ heatFelt })} />
-          <label className={styles.note}>Note for next time<Input.TextArea value={note} rows={2} maxLength={2000} disabled={closed} onChange={(e) => setNote(e.target.value)} onBlur={() => note !== reading.note && save({ note })} /></label>
+          <Choice
+            name="Skin"
+            value={reading.skin}
+            disabled={closed}
+            options={[
+              ['calm', 'calm'],
+              ['pink', 'pink, usual'],
+              ['red', 'very red'],
+              ['shiny', 'shiny, raw'],
+              ['blister', 'blister'],
+            ]}
+            onChange={(skin) => save({ skin })}
+          />
+          <Choice
+            name="Bleeding"
+            value={reading.bleeding}
+            disabled={closed}
+            options={[
+              ['none', 'none'],
+              ['points', 'points, usual on coarse hair'],
+              ['keeps-on', 'does not stop'],
+            ]}
+            onChange={(bleeding) => save({ bleeding })}
+          />
+          <Choice
+            name="The heat felt"
+            value={reading.heatFelt}
+            disabled={closed}
+            options={[
+              ['too-cool', 'too cool'],
+              ['right', 'right'],
+              ['too-warm', 'too warm'],
+            ]}
+            onChange={(heatFelt) => save({ heatFelt })}
+          />
+          <label className={styles.note}>
+            Note for next time
+            <Input.TextArea
+              value={note}
+              rows={2}
+              maxLength={2000}
+              disabled={closed}
+              onChange={(e) => setNote(e.target.value)}
+              onBlur={() => note !== reading.note && save({ note })}
+            />
+          </label>
         </section>
       </div>
-      {action?.code === 'second-pass' ? <SecondRoundPanel zone={zone} planned={planned} reading={reading} marks={marks} /> : null}
+      {action?.code === 'second-pass' ? (
+        <SecondRoundPanel zone={zone} planned={planned} reading={reading} marks={marks} />
+      ) : null}
       {causes.length > 0 ? (
         <section className={styles.causes}>
           <h2>Likely causes</h2>
-          <ol>{causes.map((c) => <li key={c.code}><strong>{c.text}</strong> <span className="quiet">about {percent(c.probability)}</span><br />{c.remedy}</li>)}</ol>
+          <ol>
+            {causes.map((c) => (
+              <li key={c.code}>
+                <strong>{c.text}</strong> <span className="quiet">about {percent(c.probability)}</span>
+                <br />
+                {c.remedy}
+              </li>
+            ))}
+          </ol>
         </section>
       ) : null}
     </>
   );
 }
 
-const ACTION_WORDS = { stop: 'Stop here.', finish: 'Finish.', tweeze: 'Tweeze.', 'second-pass': 'Second pass.', 'next-visit': 'Next visit.' } as const;
+const ACTION_WORDS = {
+  stop: 'Stop here.',
+  finish: 'Finish.',
+  tweeze: 'Tweeze.',
+  'second-pass': 'Second pass.',
+  'next-visit': 'Next visit.',
+} as const;

@@ -1,6 +1,16 @@
 'use client';
 
-import { CategoryScale, Chart, Legend, LinearScale, LineElement, PointElement, Tooltip, type ChartOptions, type Plugin } from 'chart.js';
+import {
+  CategoryScale,
+  Chart,
+  Legend,
+  LinearScale,
+  LineElement,
+  PointElement,
+  Tooltip,
+  type ChartOptions,
+  type Plugin,
+} from 'chart.js';
 import { useMemo } from 'react';
 import { Line } from 'react-chartjs-2';
 import { addDays } from '@/core/shared';
@@ -23,46 +33,96 @@ interface Props {
 
 /** Share of the visible hair that each family can hold, over ten weeks; the window and the chosen day behind it. */
 export function RegrowthChart({ lines, on, window, chosenDay }: Props) {
-  const data = useMemo(() => ({
-    labels: Array.from({ length: 71 }, (_, day) => day),
-    datasets: lines.map((l) => ({
-      label: `${WORDS[l.family] ?? l.family}, from ${Math.round(l.shortestMm * 10) / 10} mm`, data: l.days.map((d) => (d.visible < 0.02 ? 0 : Math.round(100 * d.workableOfVisible))),
-      borderColor: COLOURS[l.family] ?? '#2a211a', borderDash: DASHES[l.family] ?? [], borderWidth: 2.5, pointRadius: 0, pointHitRadius: 12, tension: 0.25,
-    })),
-  }), [lines]);
-  const band = useMemo((): Plugin<'line'> => ({
-    id: 'window',
-    beforeDatasetsDraw: (chart) => {
-      const { ctx, chartArea: a, scales } = chart;
-      const x = scales['x'];
-      if (!x) return;
-      ctx.save();
-      if (window) {
-        ctx.fillStyle = 'rgba(37, 107, 99, 0.13)';
-        ctx.fillRect(x.getPixelForValue(window.from), a.top, x.getPixelForValue(window.to) - x.getPixelForValue(window.from), a.bottom - a.top);
-      }
-      if (chosenDay !== null) {
-        ctx.strokeStyle = '#94530b';
-        ctx.lineWidth = 3;
-        ctx.beginPath();
-        ctx.moveTo(x.getPixelForValue(chosenDay), a.top);
-        ctx.lineTo(x.getPixelForValue(chosenDay), a.bottom);
-        ctx.stroke();
-      }
-      ctx.restore();
-    },
-  }), [window, chosenDay]);
-  const options = useMemo((): ChartOptions<'line'> => ({
-    animation: false, maintainAspectRatio: false, interaction: { mode: 'index', intersect: false },
-    plugins: {
-      legend: { position: 'bottom', labels: { color: '#2a211a', font: { size: 14 }, boxWidth: 34, boxHeight: 0 } },
-      tooltip: { callbacks: { title: ([item]) => (item ? `day ${item.label}, ${dayMonth(addDays(on, Number(item.label)))}` : ''), label: (item) => `${item.dataset.label ?? ''}: ${item.formattedValue} %` } },
-    },
-    scales: {
-      x: { ticks: { color: '#6b5d50', maxRotation: 0, autoSkip: false, font: { size: 13 }, callback: (_, day) => (day % 14 === 0 ? dayMonth(addDays(on, day)) : '') }, grid: { color: (c) => (c.index % 7 === 0 ? '#ddd2bf' : 'transparent') } },
-      y: { min: 0, max: 100, ticks: { color: '#6b5d50', stepSize: 25, font: { size: 13 }, callback: (v) => `${v} %` }, grid: { color: '#ddd2bf' } },
-    },
-  }), [on]);
+  const data = useMemo(
+    () => ({
+      labels: Array.from({ length: 71 }, (_, day) => day),
+      datasets: lines.map((l) => ({
+        label: `${WORDS[l.family] ?? l.family}, from ${Math.round(l.shortestMm * 10) / 10} mm`,
+        data: l.days.map((d) => (d.visible < 0.02 ? 0 : Math.round(100 * d.workableOfVisible))),
+        borderColor: COLOURS[l.family] ?? '#2a211a',
+        borderDash: DASHES[l.family] ?? [],
+        borderWidth: 2.5,
+        pointRadius: 0,
+        pointHitRadius: 12,
+        tension: 0.25,
+      })),
+    }),
+    [lines],
+  );
+  const band = useMemo(
+    (): Plugin<'line'> => ({
+      id: 'window',
+      beforeDatasetsDraw: (chart) => {
+        const { ctx, chartArea: a, scales } = chart;
+        const x = scales['x'];
+        if (!x) return;
+        ctx.save();
+        if (window) {
+          ctx.fillStyle = 'rgba(37, 107, 99, 0.13)';
+          ctx.fillRect(
+            x.getPixelForValue(window.from),
+            a.top,
+            x.getPixelForValue(window.to) - x.getPixelForValue(window.from),
+            a.bottom - a.top,
+          );
+        }
+        if (chosenDay !== null) {
+          ctx.strokeStyle = '#94530b';
+          ctx.lineWidth = 3;
+          ctx.beginPath();
+          ctx.moveTo(x.getPixelForValue(chosenDay), a.top);
+          ctx.lineTo(x.getPixelForValue(chosenDay), a.bottom);
+          ctx.stroke();
+        }
+        ctx.restore();
+      },
+    }),
+    [window, chosenDay],
+  );
+  const options = useMemo(
+    (): ChartOptions<'line'> => ({
+      animation: false,
+      maintainAspectRatio: false,
+      interaction: { mode: 'index', intersect: false },
+      plugins: {
+        legend: { position: 'bottom', labels: { color: '#2a211a', font: { size: 14 }, boxWidth: 34, boxHeight: 0 } },
+        tooltip: {
+          callbacks: {
+            title: ([item]) => (item ? `day ${item.label}, ${dayMonth(addDays(on, Number(item.label)))}` : ''),
+            label: (item) => `${item.dataset.label ?? ''}: ${item.formattedValue} %`,
+          },
+        },
+      },
+      scales: {
+        x: {
+          ticks: {
+            color: '#6b5d50',
+            maxRotation: 0,
+            autoSkip: false,
+            font: { size: 13 },
+            callback: (_, day) => (day % 14 === 0 ? dayMonth(addDays(on, day)) : ''),
+          },
+          grid: { color: (c) => (c.index % 7 === 0 ? '#ddd2bf' : 'transparent') },
+        },
+        y: {
+          min: 0,
+          max: 100,
+          ticks: { color: '#6b5d50', stepSize: 25, font: { size: 13 }, callback: (v) => `${v} %` },
+          grid: { color: '#ddd2bf' },
+        },
+      },
+    }),
+    [on],
+  );
   // a chart keeps the plugin it was made with: another window or day makes another chart
-  return <Line key={`${window?.from ?? ''}–${window?.to ?? ''} ${chosenDay ?? ''}`} data={data} options={options} plugins={[band]} aria-label="Share of the visible hair long enough, over ten weeks" role="img" />;
+  return (
+    <Line
+      key={`${window?.from ?? ''}–${window?.to ?? ''} ${chosenDay ?? ''}`}
+      data={data}
+      options={options}
+      plugins={[band]}
+      aria-label="Share of the visible hair long enough, over ten weeks"
+      role="img"
+    />
+  );
 }

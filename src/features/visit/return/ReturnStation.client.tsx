@@ -15,7 +15,10 @@ import { instantOf } from './instantOf';
 import { regrowthLines } from './regrowthLines';
 import styles from './Return.module.css';
 
-const RegrowthChart = dynamic(() => import('./RegrowthChart.client').then((m) => m.RegrowthChart), { ssr: false, loading: () => <p className="quiet">Drawing the growth …</p> });
+const RegrowthChart = dynamic(() => import('./RegrowthChart.client').then((m) => m.RegrowthChart), {
+  ssr: false,
+  loading: () => <p className="quiet">Drawing the growth …</p>,
+});
 const FAMILY: Readonly<Record<string, string>> = { hard: 'Hard wax', soft: 'Soft wax', sugar: 'Sugar' };
 
 /** When the hair is ready again, the date, the care to tell, and the end of the visit. */
@@ -30,57 +33,146 @@ export function ReturnStation() {
   const [fault, setFault] = useState<string | null>(null);
   const [closing, setClosing] = useState(false);
   const planned = plan.zones.find((z) => zone && keyOfZone(z) === keyOfZone(zone));
-  const growth = useMemo(() => (zone && planned ? regrowthLines(zone, planned, visit.onDate) : null), [zone, planned, visit.onDate]);
+  const growth = useMemo(
+    () => (zone && planned ? regrowthLines(zone, planned, visit.onDate) : null),
+    [zone, planned, visit.onDate],
+  );
   const regrowth = plan.regrowth.find((r) => zone && keyOfZone(r) === keyOfZone(zone));
   const own = regrowth?.ready.find((r) => r.family === planned?.choice?.family);
   const closed = visit.status === 'closed';
-  const unread = plan.zones.filter((z) => z.strips.length > 0 && !bench.readings.some((r) => keyOfZone(r) === keyOfZone(z)));
+  const unread = plan.zones.filter(
+    (z) => z.strips.length > 0 && !bench.readings.some((r) => keyOfZone(r) === keyOfZone(z)),
+  );
   const days = daysBetween(visit.onDate, date);
   const close = async (book: boolean): Promise<void> => {
     const startsAtMs = book ? instantOf(date, time, studio.timeZone) : null;
     if (book && startsAtMs === null) return setFault('Give a date and a time; nothing has been booked yet.');
     setClosing(true);
-    const sent = await sendJson<{ visitId: string }>('POST', `/api/visits/${visit.id}/close`, { version: visit.version, next: startsAtMs === null ? null : { startsAtMs, minutes: Math.max(15, plan.time.bookingMinutes) } });
+    const sent = await sendJson<{ visitId: string }>('POST', `/api/visits/${visit.id}/close`, {
+      version: visit.version,
+      next: startsAtMs === null ? null : { startsAtMs, minutes: Math.max(15, plan.time.bookingMinutes) },
+    });
     setClosing(false);
     if (sent.ok) {
       router.push('/');
       router.refresh();
-    } else setFault(`${sent.error.message} ${sent.error.details.map((d) => d.message).join(' ')} The visit stays open.`);
+    } else {
+      setFault(`${sent.error.message} ${sent.error.details.map((d) => d.message).join(' ')} The visit stays open.`);
+    }
   };
   if (!zone || !planned) return <p>No zone yet: choose one under Consult.</p>;
   return (
     <div className={styles.station}>
-      <StationTop title={plan.returnOn ? `Back on ${weekday(plan.returnOn.on)} ${dayMonth(plan.returnOn.on)}` : 'When the hair is ready again'} meta={plan.returnOn?.why ?? 'No window within ten weeks for what was used today.'} />
-      <div className={styles.chart}>{growth ? <RegrowthChart lines={growth.lines} on={visit.onDate} window={own ? { from: daysBetween(visit.onDate, own.fromOn), to: daysBetween(visit.onDate, own.toOn) } : null} chosenDay={days >= 0 && days <= 70 ? days : null} /> : null}</div>
+      <StationTop
+        title={
+          plan.returnOn
+            ? `Back on ${weekday(plan.returnOn.on)} ${dayMonth(plan.returnOn.on)}`
+            : 'When the hair is ready again'
+        }
+        meta={plan.returnOn?.why ?? 'No window within ten weeks for what was used today.'}
+      />
+      <div className={styles.chart}>
+        {growth ? (
+          <RegrowthChart
+            lines={growth.lines}
+            on={visit.onDate}
+            window={
+              own ? { from: daysBetween(visit.onDate, own.fromOn), to: daysBetween(visit.onDate, own.toOn) } : null
+            }
+            chosenDay={days >= 0 && days <= 70 ? days : null}
+          />
+        ) : null}
+      </div>
       <div className={styles.grid}>
         <section>
           <h2>Ready for</h2>
           <ul className={styles.ready}>
-            {regrowth?.ready.map((r) => <li key={r.family} data-own={r === own}><strong>{FAMILY[r.family]}</strong> {span(r.fromOn, r.toOn)}</li>)}
+            {regrowth?.ready.map((r) => (
+              <li key={r.family} data-own={r === own}>
+                <strong>{FAMILY[r.family]}</strong> {span(r.fromOn, r.toOn)}
+              </li>
+            ))}
           </ul>
-          <p className="quiet">Smooth for about {regrowth?.smoothDays ?? 14} days. {growth && growth.visits > 0 ? `From ${plural(growth.visits, 'interval')} of this client: about ${Math.round(growth.rateFactor * 100)} % of the usual growth, likely ${Math.round(growth.band[0] * 100)}–${Math.round(growth.band[1] * 100)} %.` : 'From the usual growth of this zone; the client’s own visits will correct it.'} Often thins over time if the interval is kept.</p>
+          <p className="quiet">
+            Smooth for about {regrowth?.smoothDays ?? 14} days.{' '}
+            {growth && growth.visits > 0
+              ? `From ${plural(growth.visits, 'interval')} of this client: about ${Math.round(growth.rateFactor * 100)} % of the usual growth, likely ${Math.round(growth.band[0] * 100)}–${Math.round(growth.band[1] * 100)} %.`
+              : 'From the usual growth of this zone; the client’s own visits will correct it.'}{' '}
+            Often thins over time if the interval is kept.
+          </p>
         </section>
-        {closed ? <section><h2>Closed</h2><p>This visit is closed. Its record stays on the card of {bench.client.name}.</p></section> : (
+        {closed ? (
+          <section>
+            <h2>Closed</h2>
+            <p>This visit is closed. Its record stays on the card of {bench.client.name}.</p>
+          </section>
+        ) : (
           <section>
             <h2>Book and close</h2>
             <div className={styles.book}>
-              <label>Day<Input type="date" min={addDays(visit.onDate, 1)} value={date} onChange={(e) => setDate(e.target.value)} /></label>
-              <label>Time<Input type="time" value={time} onChange={(e) => setTime(e.target.value)} /></label>
+              <label>
+                Day
+                <Input
+                  type="date"
+                  min={addDays(visit.onDate, 1)}
+                  value={date}
+                  onChange={(e) => setDate(e.target.value)}
+                />
+              </label>
+              <label>
+                Time
+                <Input type="time" value={time} onChange={(e) => setTime(e.target.value)} />
+              </label>
             </div>
-            <p className="quiet">{plural(Math.max(15, plan.time.bookingMinutes), 'minute')} with {visit.personName}. {own && (date < own.fromOn || date > own.toOn) ? <strong className={styles.outside}>Outside the window of what was used today.</strong> : ''}</p>
-            {unread.length > 0 ? <p className={styles.outside}>{plural(unread.length, 'zone')} not read yet: a glance under Read keeps the record whole.</p> : null}
-            {fault ? <p role="alert" className={styles.outside}>{fault}</p> : null}
+            <p className="quiet">
+              {plural(Math.max(15, plan.time.bookingMinutes), 'minute')} with {visit.personName}.{' '}
+              {own && (date < own.fromOn || date > own.toOn) ? (
+                <strong className={styles.outside}>Outside the window of what was used today.</strong>
+              ) : (
+                ''
+              )}
+            </p>
+            {unread.length > 0 ? (
+              <p className={styles.outside}>
+                {plural(unread.length, 'zone')} not read yet: a glance under Read keeps the record whole.
+              </p>
+            ) : null}
+            {fault ? (
+              <p role="alert" className={styles.outside}>
+                {fault}
+              </p>
+            ) : null}
             <div className={styles.buttons}>
-              <Button type="primary" size="large" loading={closing} disabled={!told || sync !== 'saved'} onClick={() => void close(true)}>Book and close the visit</Button>
-              <Button size="large" disabled={!told || sync !== 'saved' || closing} onClick={() => void close(false)}>Close without booking</Button>
+              <Button
+                type="primary"
+                size="large"
+                loading={closing}
+                disabled={!told || sync !== 'saved'}
+                onClick={() => void close(true)}
+              >
+                Book and close the visit
+              </Button>
+              <Button size="large" disabled={!told || sync !== 'saved' || closing} onClick={() => void close(false)}>
+                Close without booking
+              </Button>
             </div>
             {!told ? <p className="quiet">Tick the after-care first.</p> : null}
           </section>
         )}
         <section className={styles.careBox}>
           <h2>After-care to tell</h2>
-          <ul className={styles.care}>{plan.care.filter((c) => c.when === 'after').map((c) => <li key={c.text}>{c.text}</li>)}</ul>
-          {closed ? null : <Checkbox checked={told} onChange={(e) => setTold(e.target.checked)}>Told, or given on the card</Checkbox>}
+          <ul className={styles.care}>
+            {plan.care
+              .filter((c) => c.when === 'after')
+              .map((c) => (
+                <li key={c.text}>{c.text}</li>
+              ))}
+          </ul>
+          {closed ? null : (
+            <Checkbox checked={told} onChange={(e) => setTold(e.target.checked)}>
+              Told, or given on the card
+            </Checkbox>
+          )}
         </section>
       </div>
     </div>

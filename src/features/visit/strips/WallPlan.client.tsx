@@ -21,12 +21,17 @@ interface Props {
   readonly productName: (id: string) => string;
 }
 
-/** The strips of all zones on paper, for the wall or the tray: no name, no health words, no cost. Drawn only while it is printed. */
+/**
+ * The strips of all zones on paper, for the wall or the tray: no name, no health words, no cost. Drawn only while it is
+ * printed.
+ */
 export function WallPlan({ plan, zones, productName }: Props) {
   const [printing, setPrinting] = useState(false);
   useEffect(() => {
     // the browser's own "print" too: the page must be there before it is taken
-    const before = (): void => { flushSync(() => setPrinting(true)); };
+    const before = (): void => {
+      flushSync(() => setPrinting(true));
+    };
     const after = (): void => setPrinting(false);
     window.addEventListener('beforeprint', before);
     window.addEventListener('afterprint', after);
@@ -38,23 +43,61 @@ export function WallPlan({ plan, zones, productName }: Props) {
   return (
     <>
       <Button onClick={() => window.print()}>Print the strips</Button>
-      {printing ? createPortal(
-        <div className={styles.paper} data-paper>
-          {plan.zones.filter((z) => z.strips.length > 0).map((z) => {
-            const data = zones.find((b) => keyOfZone(b) === keyOfZone(z))?.data;
-            return (
-              <section key={keyOfZone(z)}>
-                <h1>{sideWord(ZONES[z.zone].name, z.side)}</h1>
-                <p>{z.choice ? productName(z.choice.product) : ''}, {z.heat ? `about ${degrees(z.heat.workingC.target)} at touch, ${z.heat.thicknessMm} mm` : ''}. Estimate: test on your wrist. {dayMonthYear(plan.on)}.</p>
-                <div className={styles.paperSheet}>{data ? <StripSheet zone={z} data={data} looks={NO_LOOKS} maxHeight={520} /> : null}</div>
-                <table>
-                  <thead><tr><th>Strip</th><th>mm</th><th>Tab</th><th>Wait, s</th><th>Hand</th></tr></thead>
-                  <tbody>{z.strips.map((s) => <tr key={s.id}><td>{s.order}</td><td>{Math.round(s.lengthMm)} × {Math.round(s.widthMm)}</td><td>{TAB_WORDS[s.tabKind]}, on {ON_WORDS[s.tabOn]}</td><td>{s.setS.min}–{s.setS.max}</td><td>{s.handwork ?? (z.choice?.way === 'moulded' ? 'one flick, parallel' : 'one low pull')}</td></tr>)}</tbody>
-                </table>
-              </section>
-            );
-          })}
-        </div>, document.body) : null}
+      {printing
+        ? createPortal(
+            <div className={styles.paper} data-paper>
+              {plan.zones
+                .filter((z) => z.strips.length > 0)
+                .map((z) => {
+                  const data = zones.find((b) => keyOfZone(b) === keyOfZone(z))?.data;
+                  return (
+                    <section key={keyOfZone(z)}>
+                      <h1>{sideWord(ZONES[z.zone].name, z.side)}</h1>
+                      <p>
+                        {z.choice ? productName(z.choice.product) : ''},{' '}
+                        {z.heat ? `about ${degrees(z.heat.workingC.target)} at touch, ${z.heat.thicknessMm} mm` : ''}.
+                        Estimate: test on your wrist. {dayMonthYear(plan.on)}.
+                      </p>
+                      <div className={styles.paperSheet}>
+                        {data ? <StripSheet zone={z} data={data} looks={NO_LOOKS} maxHeight={520} /> : null}
+                      </div>
+                      <table>
+                        <thead>
+                          <tr>
+                            <th>Strip</th>
+                            <th>mm</th>
+                            <th>Tab</th>
+                            <th>Wait, s</th>
+                            <th>Hand</th>
+                          </tr>
+                        </thead>
+                        <tbody>
+                          {z.strips.map((s) => (
+                            <tr key={s.id}>
+                              <td>{s.order}</td>
+                              <td>
+                                {Math.round(s.lengthMm)} × {Math.round(s.widthMm)}
+                              </td>
+                              <td>
+                                {TAB_WORDS[s.tabKind]}, on {ON_WORDS[s.tabOn]}
+                              </td>
+                              <td>
+                                {s.setS.min}–{s.setS.max}
+                              </td>
+                              <td>
+                                {s.handwork ?? (z.choice?.way === 'moulded' ? 'one flick, parallel' : 'one low pull')}
+                              </td>
+                            </tr>
+                          ))}
+                        </tbody>
+                      </table>
+                    </section>
+                  );
+                })}
+            </div>,
+            document.body,
+          )
+        : null}
     </>
   );
 }

@@ -29,14 +29,37 @@ export function spansOf(plan: Plan): readonly Span[] {
     const row = found < 0 ? freeAt.length : found;
     freeAt[row] = pull.atS + pull.forS;
     const layTo = last.atS + last.forS;
-    return [{ id, layFrom: first.atS, layTo, readyAt: layTo + (setMin.get(id) ?? 0), pullFrom: pull.atS, pullTo: pull.atS + pull.forS, row }];
+    return [
+      {
+        id,
+        layFrom: first.atS,
+        layTo,
+        readyAt: layTo + (setMin.get(id) ?? 0),
+        pullFrom: pull.atS,
+        pullTo: pull.atS + pull.forS,
+        row,
+      },
+    ];
   });
 }
 
 export function looksAt(plan: Plan, atS: number): ReadonlyMap<string, StripLook> {
-  return new Map(spansOf(plan).map((s): [string, StripLook] => [
-    s.id, atS < s.layFrom ? 'planned' : atS < s.layTo ? 'laying' : atS < s.readyAt ? 'setting' : atS < s.pullFrom ? 'ready' : atS < s.pullTo ? 'now' : 'off',
-  ]));
+  return new Map(
+    spansOf(plan).map((s): [string, StripLook] => [
+      s.id,
+      atS < s.layFrom
+        ? 'planned'
+        : atS < s.layTo
+          ? 'laying'
+          : atS < s.readyAt
+            ? 'setting'
+            : atS < s.pullFrom
+              ? 'ready'
+              : atS < s.pullTo
+                ? 'now'
+                : 'off',
+    ]),
+  );
 }
 
 /** `4:07` of seconds. */

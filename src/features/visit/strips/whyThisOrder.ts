@@ -3,7 +3,11 @@
 import type { Plan, PlanStrip } from '@/core/plan';
 import { FELT_DENSITY } from '@/core/strips';
 
-const TABS: Readonly<Record<PlanStrip['tabKind'], string>> = { end: 'whole end', narrow: 'narrow end', hook: 'side, as a hook' };
+const TABS: Readonly<Record<PlanStrip['tabKind'], string>> = {
+  end: 'whole end',
+  narrow: 'narrow end',
+  hook: 'side, as a hook',
+};
 
 /** Where densities differ: how thick the hair is here, and whether that is why it comes early. */
 function thinness(strip: PlanStrip, plan: Plan): readonly string[] {
@@ -12,18 +16,37 @@ function thinness(strip: PlanStrip, plan: Plan): readonly string[] {
   if (strip.density === null || others.length === 0) return [];
   const [least, most] = [Math.min(...others), Math.max(...others)];
   if (most - least < FELT_DENSITY) return [];
-  const word = strip.density - least < FELT_DENSITY ? 'Among the thinnest hair: it comes before thicker hair where tabs and the clock allow it.' : most - strip.density < FELT_DENSITY ? 'Among the thickest hair: thinner hair goes first where tabs and the clock allow it.' : null;
+  const word =
+    strip.density - least < FELT_DENSITY
+      ? 'Among the thinnest hair: it comes before thicker hair where tabs and the clock allow it.'
+      : most - strip.density < FELT_DENSITY
+        ? 'Among the thickest hair: thinner hair goes first where tabs and the clock allow it.'
+        : null;
   return word === null ? [] : [word];
 }
 
 export function whyThisOrder(strip: PlanStrip, plan: Plan): readonly string[] {
   const orderOf = new Map(plan.zones.flatMap((z) => z.strips.map((s) => [s.id, s.order])));
-  const numbers = (ids: readonly string[]): string => ids.map((id) => orderOf.get(id) ?? '?').sort((a, b) => Number(a) - Number(b)).join(', ');
+  const numbers = (ids: readonly string[]): string =>
+    ids
+      .map((id) => orderOf.get(id) ?? '?')
+      .sort((a, b) => Number(a) - Number(b))
+      .join(', ');
   return [
-    strip.tabOn === 'bare' ? `Tab (${TABS[strip.tabKind]}) on skin without hair.` : strip.tabOn === 'cleared' ? `Tab (${TABS[strip.tabKind]}) on skin that ${numbers(strip.needsBefore)} has cleared: after it.` : plan.zones.some((z) => z.fade && z.strips.includes(strip)) && strip.lengthMm < 21 ? 'Its rim lies on hair that stays: grip it by its stick, not by a tab.' : 'No clear skin for its tab: a sore start, lift it gently.',
+    strip.tabOn === 'bare'
+      ? `Tab (${TABS[strip.tabKind]}) on skin without hair.`
+      : strip.tabOn === 'cleared'
+        ? `Tab (${TABS[strip.tabKind]}) on skin that ${numbers(strip.needsBefore)} has cleared: after it.`
+        : plan.zones.some((z) => z.fade && z.strips.includes(strip)) && strip.lengthMm < 21
+          ? 'Its rim lies on hair that stays: grip it by its stick, not by a tab.'
+          : 'No clear skin for its tab: a sore start, lift it gently.',
     ...(strip.touches.length > 0 ? [`Never on the skin together with ${numbers(strip.touches)}: they touch.`] : []),
     ...thinness(strip, plan),
-    ...(strip.crossing ? [`About ${Math.round(100 * strip.crossing.share)} % of the hair under it crosses the rest: what stays stands the other way, not missed.`] : []),
+    ...(strip.crossing
+      ? [
+          `About ${Math.round(100 * strip.crossing.share)} % of the hair under it crosses the rest: what stays stands the other way, not missed.`,
+        ]
+      : []),
     ...(strip.handwork === null ? [] : [strip.handwork]),
     `Ready about ${strip.setS.min}–${strip.setS.max} s after the lay, an estimate: ask the wax.`,
   ];

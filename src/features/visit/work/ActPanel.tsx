@@ -11,7 +11,10 @@ import type { FoundStrip } from './WorkStation.client';
 import styles from './Work.module.css';
 
 const SIGNS: Readonly<Record<StudioSettings['readySign'], string>> = {
-  'no-thread': 'No thread when you touch it?', 'no-dent': 'Hardly a dent from a fingernail?', 'taps-hard': 'Does it tap hard?', 'no-catch': 'Does it not catch the glove?',
+  'no-thread': 'No thread when you touch it?',
+  'no-dent': 'Hardly a dent from a fingernail?',
+  'taps-hard': 'Does it tap hard?',
+  'no-catch': 'Does it not catch the glove?',
 };
 
 interface Props {
@@ -43,26 +46,50 @@ export function ActPanel(props: Props) {
   const { act, table, found, nowMs, sheet, onNext, onHold, onAnother } = props;
   const words = wordsOf(props);
   const others = table.onSkin.filter((id) => !('strip' in act) || act.strip !== id);
-  const next = table.ahead.slice(0, 2).map((a) => `${a.walkS > 0 ? 'Walk round. ' : ''}${a.kind === 'pull' ? 'Pull' : a.kind === 'coat' ? 'Second coat on' : 'Lay'} ${found.get(a.strip)?.strip.order ?? ''}.`).join(' ');
+  const next = table.ahead
+    .slice(0, 2)
+    .map(
+      (a) =>
+        `${a.walkS > 0 ? 'Walk round. ' : ''}${a.kind === 'pull' ? 'Pull' : a.kind === 'coat' ? 'Second coat on' : 'Lay'} ${found.get(a.strip)?.strip.order ?? ''}.`,
+    )
+    .join(' ');
   return (
     <>
       <div className={styles.main}>
-        <p className={styles.where}>{words.where} · {table.pulledCount} of {table.stripCount} off</p>
+        <p className={styles.where}>
+          {words.where} · {table.pulledCount} of {table.stripCount} off
+        </p>
         <h1 className={styles.title}>{words.title}</h1>
         <p className={styles.how}>{words.how}</p>
         {words.say !== '' ? <p className={styles.cue}>Say: {words.say}</p> : null}
         <div className={styles.sheet}>{sheet}</div>
       </div>
       <div className={styles.side}>
-        {act.kind === 'pull' ? <SetRing laidAtMs={act.laidAtMs} readyAtMs={act.readyAtMs} dueAtMs={act.dueAtMs} nowMs={nowMs} /> : null}
-        {act.kind === 'lay' && act.notBeforeMs !== null && nowMs < act.notBeforeMs ? <p className={styles.rest}>First coat rests: {Math.ceil((act.notBeforeMs - nowMs) / 1000)} s</p> : null}
+        {act.kind === 'pull' ? (
+          <SetRing laidAtMs={act.laidAtMs} readyAtMs={act.readyAtMs} dueAtMs={act.dueAtMs} nowMs={nowMs} />
+        ) : null}
+        {act.kind === 'lay' && act.notBeforeMs !== null && nowMs < act.notBeforeMs ? (
+          <p className={styles.rest}>First coat rests: {Math.ceil((act.notBeforeMs - nowMs) / 1000)} s</p>
+        ) : null}
         <p className={styles.ask}>{words.ask}</p>
-        {words.button ? <button type="button" className={styles.next} onClick={onNext} autoFocus>{words.button}</button> : null}
-        {act.kind === 'done' ? <Link className={styles.next} href={`/visits/${props.visitId}/read`}>Read strip and skin</Link> : null}
+        {words.button ? (
+          <button type="button" className={styles.next} onClick={onNext} autoFocus>
+            {words.button}
+          </button>
+        ) : null}
+        {act.kind === 'done' ? (
+          <Link className={styles.next} href={`/visits/${props.visitId}/read`}>
+            Read strip and skin
+          </Link>
+        ) : null}
         {act.kind === 'lay' || act.kind === 'pull' || act.kind === 'held' ? (
           <div className={styles.pair}>
-            <button type="button" onClick={onAnother} disabled={table.layable.length === 0 || act.kind === 'held'}>I laid another</button>
-            <button type="button" onClick={onHold}>{act.kind === 'held' ? 'Go on' : 'Hold all'}</button>
+            <button type="button" onClick={onAnother} disabled={table.layable.length === 0 || act.kind === 'held'}>
+              I laid another
+            </button>
+            <button type="button" onClick={onHold}>
+              {act.kind === 'held' ? 'Go on' : 'Hold all'}
+            </button>
           </div>
         ) : null}
         {others.length > 0 ? (
@@ -73,11 +100,23 @@ export function ActPanel(props: Props) {
               const info = found.get(id);
               const set = Math.max(0, Math.round((nowMs - (live?.laidAtMs ?? nowMs)) / 1000));
               const left = (info?.strip.setS.min ?? 0) - set;
-              return <p key={id}><strong>{info?.strip.order}</strong> {info?.zone.side === 'middle' ? '' : info?.zone.side}<span>{live?.stage === 1 ? 'first coat on' : `${set} s, ${left > 0 ? `ready in about ${left}` : 'ready'}`}</span></p>;
+              return (
+                <p key={id}>
+                  <strong>{info?.strip.order}</strong> {info?.zone.side === 'middle' ? '' : info?.zone.side}
+                  <span>
+                    {live?.stage === 1 ? 'first coat on' : `${set} s, ${left > 0 ? `ready in about ${left}` : 'ready'}`}
+                  </span>
+                </p>
+              );
             })}
           </section>
         ) : null}
-        {next !== '' ? <section className={styles.also}><h2>Then</h2><p>{next}</p></section> : null}
+        {next !== '' ? (
+          <section className={styles.also}>
+            <h2>Then</h2>
+            <p>{next}</p>
+          </section>
+        ) : null}
       </div>
     </>
   );
@@ -87,15 +126,52 @@ function wordsOf({ act, found, plan, productName, readySign, nowMs }: Props): Wo
   if (act.kind === 'wrist') {
     const zone = plan.zones.find((z) => z.choice?.product === act.product);
     return {
-      where: productName(act.product), title: 'Test on your wrist', ask: 'Comfortable on the inside of your wrist?', button: 'Wrist test done', say: '',
-      how: <>Stir first: pots are not even. The plan says about <strong>{zone?.heat ? degrees(zone.heat.workingC.target) : 'warm'}</strong> at touch, the pot near {zone?.heat ? degrees(zone.heat.potC) : ''}. That is an estimate: the wrist decides.</>,
+      where: productName(act.product),
+      title: 'Test on your wrist',
+      ask: 'Comfortable on the inside of your wrist?',
+      button: 'Wrist test done',
+      say: '',
+      how: (
+        <>
+          Stir first: pots are not even. The plan says about{' '}
+          <strong>{zone?.heat ? degrees(zone.heat.workingC.target) : 'warm'}</strong> at touch, the pot near{' '}
+          {zone?.heat ? degrees(zone.heat.potC) : ''}. That is an estimate: the wrist decides.
+        </>
+      ),
     };
   }
-  if (act.kind === 'held') return { where: 'On hold', title: 'All held', ask: '', button: 'Go on', say: '', how: 'Wax on the skin keeps setting: look at what sets beside this.' };
-  if (act.kind === 'done') return { where: 'All strips are off', title: 'Look and feel', ask: '', button: null, say: '', how: 'Residue off, soothe, bright light for tiny hairs; the closing massage feels in every direction.' };
+  if (act.kind === 'held') {
+    return {
+      where: 'On hold',
+      title: 'All held',
+      ask: '',
+      button: 'Go on',
+      say: '',
+      how: 'Wax on the skin keeps setting: look at what sets beside this.',
+    };
+  }
+  if (act.kind === 'done') {
+    return {
+      where: 'All strips are off',
+      title: 'Look and feel',
+      ask: '',
+      button: null,
+      say: '',
+      how: 'Residue off, soothe, bright light for tiny hairs; the closing massage feels in every direction.',
+    };
+  }
   if (act.kind === 'stopped') return { where: '', title: 'Stopped', ask: '', button: null, say: '', how: '' };
   const info = found.get(act.strip);
-  if (!info) return { where: '', title: 'Strip not in this plan', ask: '', button: null, say: '', how: 'Step back one, or leave the table and look at the plan.' };
+  if (!info) {
+    return {
+      where: '',
+      title: 'Strip not in this plan',
+      ask: '',
+      button: null,
+      say: '',
+      how: 'Step back one, or leave the table and look at the plan.',
+    };
+  }
   const { strip, zone } = info;
   const facts = ZONES[zone.zone];
   const where = `${sideWord(facts.name, zone.side)}${strip.place ? `, ${strip.place}` : ''} · pass 1 of ${zone.choice?.passes ?? 1}`;
@@ -104,16 +180,58 @@ function wordsOf({ act, found, plan, productName, readySign, nowMs }: Props): Wo
     const hand = zone.choice?.way === 'moulded';
     const coat = zone.choice?.coats === 2 ? (act.coat === 1 ? 'First coat. ' : 'Second coat. ') : '';
     return {
-      where, title: `${hand ? 'Mould' : 'Lay'} strip ${strip.order}`, ask: zone.choice?.way === 'crossed' ? 'Some pressure now: tell the client.' : hand ? 'Two or three strokes, pressed in.' : 'Thick tab at the end, stick tapped off.',
-      button: hand ? 'Moulded' : 'Laid', say: zone.choice?.way === 'crossed' ? '“some pressure now”' : '',
-      how: <>{coat}{hand ? 'Against' : zone.choice?.way === 'against' || zone.choice?.way === 'crossed' ? 'Against' : zone.choice?.way === 'across' ? 'Across' : 'With'} the growth, <strong>{of(strip.lay)}</strong>, about {strip.thicknessMm} mm.{zone.choice?.family === 'hard' ? ' Rim thicker than the middle.' : zone.choice?.family === 'soft' ? ' As thin as a film; cloth on.' : ''}</>,
+      where,
+      title: `${hand ? 'Mould' : 'Lay'} strip ${strip.order}`,
+      ask:
+        zone.choice?.way === 'crossed'
+          ? 'Some pressure now: tell the client.'
+          : hand
+            ? 'Two or three strokes, pressed in.'
+            : 'Thick tab at the end, stick tapped off.',
+      button: hand ? 'Moulded' : 'Laid',
+      say: zone.choice?.way === 'crossed' ? '“some pressure now”' : '',
+      how: (
+        <>
+          {coat}
+          {hand
+            ? 'Against'
+            : zone.choice?.way === 'against' || zone.choice?.way === 'crossed'
+              ? 'Against'
+              : zone.choice?.way === 'across'
+                ? 'Across'
+                : 'With'}{' '}
+          the growth, <strong>{of(strip.lay)}</strong>, about {strip.thicknessMm} mm.
+          {zone.choice?.family === 'hard'
+            ? ' Rim thicker than the middle.'
+            : zone.choice?.family === 'soft'
+              ? ' As thin as a film; cloth on.'
+              : ''}
+        </>
+      ),
     };
   }
   const early = nowMs > 0 && nowMs < act.readyAtMs;
   return {
-    where, title: `Pull strip ${strip.order}${strip.pulls > 1 ? `, ${strip.pulls} pulls` : ''}`, ask: zone.choice?.family === 'hard' ? SIGNS[readySign] : zone.choice?.way === 'moulded' ? 'Flick, hand parallel to the skin.' : facts.face ? 'Press only; strip clean.' : 'Rubbed on three times along the growth?',
-    button: zone.choice?.family === 'hard' ? 'It is ready, pulled' : 'Pulled and pressed', say: facts.cue,
-    how: <>{strip.handwork === null ? '' : `${strip.handwork} `}{facts.stretch} Low and {strip.tabOn === 'hair' ? 'gently, the tab lies on hair' : strip.pace}, <strong>{of(strip.pull)}</strong>. Press at once.{early && zone.choice?.family === 'hard' ? ' Still setting: tweeze or powder meanwhile.' : ''}</>,
+    where,
+    title: `Pull strip ${strip.order}${strip.pulls > 1 ? `, ${strip.pulls} pulls` : ''}`,
+    ask:
+      zone.choice?.family === 'hard'
+        ? SIGNS[readySign]
+        : zone.choice?.way === 'moulded'
+          ? 'Flick, hand parallel to the skin.'
+          : facts.face
+            ? 'Press only; strip clean.'
+            : 'Rubbed on three times along the growth?',
+    button: zone.choice?.family === 'hard' ? 'It is ready, pulled' : 'Pulled and pressed',
+    say: facts.cue,
+    how: (
+      <>
+        {strip.handwork === null ? '' : `${strip.handwork} `}
+        {facts.stretch} Low and {strip.tabOn === 'hair' ? 'gently, the tab lies on hair' : strip.pace},{' '}
+        <strong>{of(strip.pull)}</strong>. Press at once.
+        {early && zone.choice?.family === 'hard' ? ' Still setting: tweeze or powder meanwhile.' : ''}
+      </>
+    ),
   };
 }
 

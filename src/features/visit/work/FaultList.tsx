@@ -11,10 +11,19 @@ interface Props {
 export function FaultList({ family, strip, onClose }: Props) {
   return (
     <div className={styles.faults} role="dialog" aria-label="Faults and remedies">
-      <div className={styles.faultHead}><h2>What do you see{strip === null ? '' : ` on strip ${strip}`}?</h2><button type="button" className={styles.plain} onClick={onClose} autoFocus>Close</button></div>
+      <div className={styles.faultHead}>
+        <h2>What do you see{strip === null ? '' : ` on strip ${strip}`}?</h2>
+        <button type="button" className={styles.plain} onClick={onClose} autoFocus>
+          Close
+        </button>
+      </div>
       <ul>
         {FAULTS.filter((f) => f.families.includes(family)).map((f) => (
-          <li key={f.seen} data-stop={f.stop ?? false}><strong>{f.seen}</strong><span>{f.remedy}</span><small>Likely: {f.causes}.</small></li>
+          <li key={f.seen} data-stop={f.stop ?? false}>
+            <strong>{f.seen}</strong>
+            <span>{f.remedy}</span>
+            <small>Likely: {f.causes}.</small>
+          </li>
         ))}
       </ul>
     </div>

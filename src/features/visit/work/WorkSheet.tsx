@@ -17,12 +17,14 @@ interface Props {
 export function WorkSheet({ zone, bench, table, act, arrow, nowMs }: Props) {
   const data = bench.zones.find((z) => keyOfZone(z) === keyOfZone(zone))?.data;
   if (!data) return null;
-  const looks = new Map(zone.strips.map((s): [string, StripLook] => {
-    const live = table.strips.get(s.id);
-    if (s.id === act) return [s.id, 'now'];
-    if (!live || live.stage === 0) return [s.id, 'planned'];
-    if (live.stage === 3) return [s.id, 'off'];
-    return [s.id, live.laidAtMs !== null && nowMs > live.laidAtMs + s.setS.min * 1000 ? 'ready' : 'setting'];
-  }));
+  const looks = new Map(
+    zone.strips.map((s): [string, StripLook] => {
+      const live = table.strips.get(s.id);
+      if (s.id === act) return [s.id, 'now'];
+      if (!live || live.stage === 0) return [s.id, 'planned'];
+      if (live.stage === 3) return [s.id, 'off'];
+      return [s.id, live.laidAtMs !== null && nowMs > live.laidAtMs + s.setS.min * 1000 ? 'ready' : 'setting'];
+    }),
+  );
   return <StripSheet zone={zone} data={data} looks={looks} act={act} arrow={arrow} maxHeight={430} />;
 }

@@ -7,9 +7,24 @@ type Words = Readonly<Record<'up' | 'down' | 'outward' | 'inward', string>>;
 
 const DEFAULT: Words = { up: 'upwards', down: 'downwards', outward: 'outwards', inward: 'inwards' };
 const PLACES: Readonly<Partial<Record<ZoneId, Words>>> = {
-  underarm: { up: 'towards the elbow', down: 'towards the waist', outward: 'towards the back', inward: 'towards the chest' },
-  'lower-leg-front': { up: 'towards the knee', down: 'towards the foot', outward: 'to the outer side', inward: 'to the inner side' },
-  'upper-lip': { up: 'towards the nose', down: 'towards the mouth', outward: 'towards the left corner', inward: 'towards the right corner' },
+  underarm: {
+    up: 'towards the elbow',
+    down: 'towards the waist',
+    outward: 'towards the back',
+    inward: 'towards the chest',
+  },
+  'lower-leg-front': {
+    up: 'towards the knee',
+    down: 'towards the foot',
+    outward: 'to the outer side',
+    inward: 'to the inner side',
+  },
+  'upper-lip': {
+    up: 'towards the nose',
+    down: 'towards the mouth',
+    outward: 'towards the left corner',
+    inward: 'towards the right corner',
+  },
 };
 
 /** `towards the elbow`. The left sheet's outer side is to the right; the right sheet is its mirror. */

@@ -5,40 +5,64 @@ import { check, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-cor
 import type { ClientProfile, ZoneRef } from './documents';
 import { people } from './studio';
 
-export const clients = sqliteTable('clients', {
-  id: text('id').primaryKey(),
-  name: text('name').notNull(),
-  /** What the studio knows the client by, e.g. `rows in the eight`. */
-  byline: text('byline').notNull().default(''),
-  bornOn: text('born_on'),
-  phone: text('phone').notNull().default(''),
-  note: text('note').notNull().default(''),
-  profile: text('profile', { mode: 'json' }).$type<ClientProfile>().notNull(),
-  createdAtMs: integer('created_at_ms').notNull(),
-  /** Put away: no longer found by default; the record stays whole. */
-  archivedAtMs: integer('archived_at_ms'),
-  version: integer('version').notNull().default(1),
-}, (t) => [index('clients_name').on(t.name), check('clients_named', sql`length(trim(${t.name})) > 0`)]);
+export const clients = sqliteTable(
+  'clients',
+  {
+    id: text('id').primaryKey(),
+    name: text('name').notNull(),
+    /** What the studio knows the client by, e.g. `rows in the eight`. */
+    byline: text('byline').notNull().default(''),
+    bornOn: text('born_on'),
+    phone: text('phone').notNull().default(''),
+    note: text('note').notNull().default(''),
+    profile: text('profile', { mode: 'json' }).$type<ClientProfile>().notNull(),
+    createdAtMs: integer('created_at_ms').notNull(),
+    /** Put away: no longer found by default; the record stays whole. */
+    archivedAtMs: integer('archived_at_ms'),
+    version: integer('version').notNull().default(1),
+  },
+  (t) => [index('clients_name').on(t.name), check('clients_named', sql`length(trim(${t.name})) > 0`)],
+);
 
-export const bookings = sqliteTable('bookings', {
-  id: text('id').primaryKey(),
-  clientId: text('client_id').notNull().references(() => clients.id),
-  personId: text('person_id').notNull().references(() => people.id),
-  startsAtMs: integer('starts_at_ms').notNull(),
-  minutes: integer('minutes').notNull(),
-  zones: text('zones', { mode: 'json' }).$type<readonly ZoneRef[]>().notNull(),
-  status: text('status', { enum: ['booked', 'cancelled', 'missed'] }).notNull().default('booked'),
-  version: integer('version').notNull().default(1),
-}, (t) => [
-  index('bookings_start').on(t.startsAtMs), index('bookings_client').on(t.clientId),
-  check('bookings_minutes', sql`${t.minutes} between 5 and 600`), check('bookings_status', sql`${t.status} in ('booked', 'cancelled', 'missed')`),
-]);
+export const bookings = sqliteTable(
+  'bookings',
+  {
+    id: text('id').primaryKey(),
+    clientId: text('client_id')
+      .notNull()
+      .references(() => clients.id),
+    personId: text('person_id')
+      .notNull()
+      .references(() => people.id),
+    startsAtMs: integer('starts_at_ms').notNull(),
+    minutes: integer('minutes').notNull(),
+    zones: text('zones', { mode: 'json' }).$type<readonly ZoneRef[]>().notNull(),
+    status: text('status', { enum: ['booked', 'cancelled', 'missed'] })
+      .notNull()
+      .default('booked'),
+    version: integer('version').notNull().default(1),
+  },
+  (t) => [
+    index('bookings_start').on(t.startsAtMs),
+    index('bookings_client').on(t.clientId),
+    check('bookings_minutes', sql`${t.minutes} between 5 and 600`),
+    check('bookings_status', sql`${t.status} in ('booked', 'cancelled', 'missed')`),
+  ],
+);
 
 /** Who changed what on a card, and when. Append-only (drizzle/0003). */
-export const clientEdits = sqliteTable('client_edits', {
-  seq: integer('seq').primaryKey({ autoIncrement: true }),
-  clientId: text('client_id').notNull().references(() => clients.id),
-  personId: text('person_id').references(() => people.id),
-  atMs: integer('at_ms').notNull(),
-  changes: text('changes', { mode: 'json' }).$type<readonly { readonly field: string; readonly from: string; readonly to: string }[]>().notNull(),
-}, (t) => [index('client_edits_client').on(t.clientId, t.seq)]);
+export const clientEdits = sqliteTable(
+  'client_edits',
+  {
+    seq: integer('seq').primaryKey({ autoIncrement: true }),
+    clientId: text('client_id')
+      .notNull()
+      .references(() => clients.id),
+    personId: text('person_id').references(() => people.id),
+    atMs: integer('at_ms').notNull(),
+    changes: text('changes', { mode: 'json' })
+      .$type<readonly { readonly field: string; readonly from: string; readonly to: string }[]>()
+      .notNull(),
+  },
+  (t) => [index('client_edits_client').on(t.clientId, t.seq)],
+);

@@ -1,4 +1,5 @@
-// Shapes of the JSON columns. Each carries its version `v`; an older shape gets an up-step before it is read (upSteps.ts).
+// Shapes of the JSON columns. Each carries its version `v`; an older shape gets an up-step before it is read
+// (upSteps.ts).
 
 import type { Figure, Side, ZoneId } from '../../../core/anatomy';
 import type { DensityPlace, Mark, Stroke } from '../../../core/field';
@@ -93,7 +94,12 @@ export interface JudgedBy {
   readonly atMs: number;
   readonly outcome: Outcome;
   readonly earliestOn: string | null;
-  readonly reasons: readonly { readonly code: string; readonly outcome: Outcome; readonly zone: string | null; readonly text: string }[];
+  readonly reasons: readonly {
+    readonly code: string;
+    readonly outcome: Outcome;
+    readonly zone: string | null;
+    readonly text: string;
+  }[];
 }
 
 export interface Agreed {
@@ -176,7 +182,14 @@ export interface ChartData {
   readonly way: string | null;
   readonly reason: string;
   /** Slab and touch taken by hand for one product, with the reason; absent = as planned. */
-  readonly heat?: { readonly product: string; readonly thicknessMm?: number | undefined; readonly touchC?: number | undefined; readonly reason: string } | undefined;
+  readonly heat?:
+    | {
+        readonly product: string;
+        readonly thicknessMm?: number | undefined;
+        readonly touchC?: number | undefined;
+        readonly reason: string;
+      }
+    | undefined;
   /** The border is thinned out in dabs. */
   readonly fade?: boolean | undefined;
   /** Strips laid out by hand for this visit; absent = as planned. */

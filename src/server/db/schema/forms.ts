@@ -6,41 +6,76 @@ import { clients } from './clients';
 import type { FormData, Signature } from './documents';
 import { visits } from './visits';
 
-export const forms = sqliteTable('forms', {
-  id: text('id').primaryKey(),
-  visitId: text('visit_id').notNull().references(() => visits.id),
-  clientId: text('client_id').notNull().references(() => clients.id),
-  /** `filling`: with the client; `signed`: sent; `taken-back`: the practitioner took it back unsigned. */
-  state: text('state', { enum: ['filling', 'signed', 'taken-back'] }).notNull().default('filling'),
-  data: text('data', { mode: 'json' }).$type<FormData>().notNull(),
-  createdAtMs: integer('created_at_ms').notNull(),
-  endedAtMs: integer('ended_at_ms'),
-  /** Wrong PINs in a row on this form, and until when none is taken. */
-  wrongPins: integer('wrong_pins').notNull().default(0),
-  pinWaitUntilMs: integer('pin_wait_until_ms').notNull().default(0),
-  version: integer('version').notNull().default(1),
-}, (t) => [index('forms_visit').on(t.visitId), check('forms_state', sql`${t.state} in ('filling', 'signed', 'taken-back')`)]);
+export const forms = sqliteTable(
+  'forms',
+  {
+    id: text('id').primaryKey(),
+    visitId: text('visit_id')
+      .notNull()
+      .references(() => visits.id),
+    clientId: text('client_id')
+      .notNull()
+      .references(() => clients.id),
+    /** `filling`: with the client; `signed`: sent; `taken-back`: the practitioner took it back unsigned. */
+    state: text('state', { enum: ['filling', 'signed', 'taken-back'] })
+      .notNull()
+      .default('filling'),
+    data: text('data', { mode: 'json' }).$type<FormData>().notNull(),
+    createdAtMs: integer('created_at_ms').notNull(),
+    endedAtMs: integer('ended_at_ms'),
+    /** Wrong PINs in a row on this form, and until when none is taken. */
+    wrongPins: integer('wrong_pins').notNull().default(0),
+    pinWaitUntilMs: integer('pin_wait_until_ms').notNull().default(0),
+    version: integer('version').notNull().default(1),
+  },
+  (t) => [
+    index('forms_visit').on(t.visitId),
+    check('forms_state', sql`${t.state} in ('filling', 'signed', 'taken-back')`),
+  ],
+);
 
 /** Append-only (drizzle/0003): what was agreed, in the very words, and the signature as strokes. */
-export const consents = sqliteTable('consents', {
-  id: text('id').primaryKey(),
-  clientId: text('client_id').notNull().references(() => clients.id),
-  visitId: text('visit_id').notNull().references(() => visits.id),
-  textVersion: integer('text_version').notNull(),
-  words: text('words').notNull(),
-  signedBy: text('signed_by', { enum: ['client', 'guardian'] }).notNull(),
-  signerName: text('signer_name').notNull(),
-  signature: text('signature', { mode: 'json' }).$type<Signature>().notNull(),
-  atMs: integer('at_ms').notNull(),
-}, (t) => [index('consents_client').on(t.clientId, t.atMs), check('consents_signer', sql`${t.signedBy} in ('client', 'guardian')`)]);
+export const consents = sqliteTable(
+  'consents',
+  {
+    id: text('id').primaryKey(),
+    clientId: text('client_id')
+      .notNull()
+      .references(() => clients.id),
+    visitId: text('visit_id')
+      .notNull()
+      .references(() => visits.id),
+    textVersion: integer('text_version').notNull(),
+    words: text('words').notNull(),
+    signedBy: text('signed_by', { enum: ['client', 'guardian'] }).notNull(),
+    signerName: text('signer_name').notNull(),
+    signature: text('signature', { mode: 'json' }).$type<Signature>().notNull(),
+    atMs: integer('at_ms').notNull(),
+  },
+  (t) => [
+    index('consents_client').on(t.clientId, t.atMs),
+    check('consents_signer', sql`${t.signedBy} in ('client', 'guardian')`),
+  ],
+);
 
-export const messages = sqliteTable('messages', {
-  id: text('id').primaryKey(),
-  clientId: text('client_id').notNull().references(() => clients.id),
-  visitId: text('visit_id').notNull().references(() => visits.id),
-  kind: text('kind', { enum: ['postponed', 'referral'] }).notNull(),
-  words: text('words').notNull(),
-  createdAtMs: integer('created_at_ms').notNull(),
-  /** Put into the simulated post box; nothing leaves the machine. */
-  postedAtMs: integer('posted_at_ms'),
-}, (t) => [index('messages_client').on(t.clientId, t.createdAtMs), check('messages_kind', sql`${t.kind} in ('postponed', 'referral')`)]);
+export const messages = sqliteTable(
+  'messages',
+  {
+    id: text('id').primaryKey(),
+    clientId: text('client_id')
+      .notNull()
+      .references(() => clients.id),
+    visitId: text('visit_id')
+      .notNull()
+      .references(() => visits.id),
+    kind: text('kind', { enum: ['postponed', 'referral'] }).notNull(),
+    words: text('words').notNull(),
+    createdAtMs: integer('created_at_ms').notNull(),
+    /** Put into the simulated post box; nothing leaves the machine. */
+    postedAtMs: integer('posted_at_ms'),
+  },
+  (t) => [
+    index('messages_client').on(t.clientId, t.createdAtMs),
+    check('messages_kind', sql`${t.kind} in ('postponed', 'referral')`),
+  ],
+);

@@ -3,5 +3,22 @@ export { clients, bookings, clientEdits } from './clients';
 export { visits, charts, plans, tableJournal, readings, careTold } from './visits';
 export { forms, consents, messages } from './forms';
 export type {
-  Agreed, CardFact, CardReaction, ChartData, ChartMark, ChartHair, ClientProfile, Consult, ConsultOverride, FormData, JudgedBy, PatchTest, Reading, Signature, Spot, StudioMoney, StudioSettings, ZoneRef,
+  Agreed,
+  CardFact,
+  CardReaction,
+  ChartData,
+  ChartMark,
+  ChartHair,
+  ClientProfile,
+  Consult,
+  ConsultOverride,
+  FormData,
+  JudgedBy,
+  PatchTest,
+  Reading,
+  Signature,
+  Spot,
+  StudioMoney,
+  StudioSettings,
+  ZoneRef,
 } from './documents';

@@ -5,24 +5,32 @@ import { check, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { Product } from '../../../core/products';
 import type { StudioSettings, ZoneRef } from './documents';
 
-export const studio = sqliteTable('studio', {
-  id: integer('id').primaryKey(),
-  name: text('name').notNull(),
-  /** IANA zone of the studio's wall clock. */
-  timeZone: text('time_zone').notNull(),
-  currency: text('currency').notNull(),
-  settings: text('settings', { mode: 'json' }).$type<StudioSettings>().notNull(),
-  version: integer('version').notNull().default(1),
-}, (t) => [check('studio_single', sql`${t.id} = 1`)]);
+export const studio = sqliteTable(
+  'studio',
+  {
+    id: integer('id').primaryKey(),
+    name: text('name').notNull(),
+    /** IANA zone of the studio's wall clock. */
+    timeZone: text('time_zone').notNull(),
+    currency: text('currency').notNull(),
+    settings: text('settings', { mode: 'json' }).$type<StudioSettings>().notNull(),
+    version: integer('version').notNull().default(1),
+  },
+  (t) => [check('studio_single', sql`${t.id} = 1`)],
+);
 
-export const people = sqliteTable('people', {
-  id: text('id').primaryKey(),
-  name: text('name').notNull(),
-  level: text('level', { enum: ['trainee', 'practised', 'expert'] }).notNull(),
-  active: integer('active', { mode: 'boolean' }).notNull().default(true),
-  /** Argon2id; null = no PIN chosen yet. */
-  pinHash: text('pin_hash'),
-}, (t) => [check('people_level', sql`${t.level} in ('trainee', 'practised', 'expert')`)]);
+export const people = sqliteTable(
+  'people',
+  {
+    id: text('id').primaryKey(),
+    name: text('name').notNull(),
+    level: text('level', { enum: ['trainee', 'practised', 'expert'] }).notNull(),
+    active: integer('active', { mode: 'boolean' }).notNull().default(true),
+    /** Argon2id; null = no PIN chosen yet. */
+    pinHash: text('pin_hash'),
+  },
+  (t) => [check('people_level', sql`${t.level} in ('trainee', 'practised', 'expert')`)],
+);
 
 export const products = sqliteTable('products', {
   id: text('id').primaryKey(),
@@ -40,13 +48,20 @@ export const services = sqliteTable('services', {
   active: integer('active', { mode: 'boolean' }).notNull().default(true),
 });
 
-/** The studio's own changes of the screening rules, with who and why. Append-only (drizzle/0003): a visit names the set it was judged by. */
-export const ruleChanges = sqliteTable('rule_changes', {
-  seq: integer('seq').primaryKey({ autoIncrement: true }),
-  code: text('code').notNull(),
-  outcome: text('outcome', { enum: ['go', 'adapt', 'postpone', 'decline'] }),
-  waitDays: integer('wait_days'),
-  reason: text('reason').notNull(),
-  personId: text('person_id').references(() => people.id),
-  atMs: integer('at_ms').notNull(),
-}, (t) => [check('rule_changes_says', sql`${t.outcome} is not null or ${t.waitDays} is not null`)]);
+/**
+ * The studio's own changes of the screening rules, with who and why. Append-only (drizzle/0003): a visit names the set
+ * it was judged by.
+ */
+export const ruleChanges = sqliteTable(
+  'rule_changes',
+  {
+    seq: integer('seq').primaryKey({ autoIncrement: true }),
+    code: text('code').notNull(),
+    outcome: text('outcome', { enum: ['go', 'adapt', 'postpone', 'decline'] }),
+    waitDays: integer('wait_days'),
+    reason: text('reason').notNull(),
+    personId: text('person_id').references(() => people.id),
+    atMs: integer('at_ms').notNull(),
+  },
+  (t) => [check('rule_changes_says', sql`${t.outcome} is not null or ${t.waitDays} is not null`)],
+);

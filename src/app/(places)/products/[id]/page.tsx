@@ -20,5 +20,13 @@ export default async function ProductPage({ params, searchParams }: Props) {
   const isNew = id === 'new';
   const row = catalogue.value.rows.find((r) => r.product.id === (isNew ? from : id));
   if (!row) notFound();
-  return <ProductEditor key={`${id}/${row.product.id}`} row={isNew ? { ...row, stocked: true } : row} isNew={isNew} currency={catalogue.value.currency} roomC={catalogue.value.roomC} />;
+  return (
+    <ProductEditor
+      key={`${id}/${row.product.id}`}
+      row={isNew ? { ...row, stocked: true } : row}
+      isNew={isNew}
+      currency={catalogue.value.currency}
+      roomC={catalogue.value.roomC}
+    />
+  );
 }

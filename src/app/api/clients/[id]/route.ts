@@ -7,5 +7,7 @@ import { handle, toResponse } from '@/server/toResponse';
 
 export async function PUT(request: Request, context: { params: Promise<{ id: string }> }): Promise<Response> {
   const { id } = await context.params;
-  return handle<ClientFields & { version: number }>(request, clientRequest, (body) => toResponse(changeClient(getDb(), id, body, actingPerson(getDb(), request), nowMs())));
+  return handle<ClientFields & { version: number }>(request, clientRequest, (body) =>
+    toResponse(changeClient(getDb(), id, body, actingPerson(getDb(), request), nowMs())),
+  );
 }

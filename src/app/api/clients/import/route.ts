@@ -5,5 +5,7 @@ import { importClients } from '@/server/services/clientsCsv';
 import { handle, toResponse } from '@/server/toResponse';
 
 export function POST(request: Request): Promise<Response> {
-  return handle<{ csv: string; commit: boolean }>(request, importRequest, (body) => toResponse(importClients(getDb(), body, nowMs())));
+  return handle<{ csv: string; commit: boolean }>(request, importRequest, (body) =>
+    toResponse(importClients(getDb(), body, nowMs())),
+  );
 }

@@ -13,5 +13,7 @@ export async function GET(_: Request, context: { params: Promise<{ id: string }>
 
 export async function PUT(request: Request, context: { params: Promise<{ id: string }> }): Promise<Response> {
   const { id } = await context.params;
-  return handle<{ version: number; data: FormData }>(request, formRequest, (body) => toResponse(saveForm(getDb(), id, body)));
+  return handle<{ version: number; data: FormData }>(request, formRequest, (body) =>
+    toResponse(saveForm(getDb(), id, body)),
+  );
 }

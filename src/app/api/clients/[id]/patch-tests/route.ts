@@ -7,5 +7,7 @@ import { handle, toResponse } from '@/server/toResponse';
 
 export async function POST(request: Request, context: { params: Promise<{ id: string }> }): Promise<Response> {
   const { id } = await context.params;
-  return handle<PatchTestAct>(request, patchTestRequest, (body) => toResponse(patchTest(getDb(), id, body, actingPerson(getDb(), request), nowMs())));
+  return handle<PatchTestAct>(request, patchTestRequest, (body) =>
+    toResponse(patchTest(getDb(), id, body, actingPerson(getDb(), request), nowMs())),
+  );
 }

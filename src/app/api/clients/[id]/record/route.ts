@@ -13,8 +13,18 @@ export async function GET(request: Request, context: { params: Promise<{ id: str
   return handleReadLater(async () => {
     const record = clientRecord(getDb(), id, nowMs());
     if (!record.ok) return toResponse(record);
-    const file = (type: string, name: string): HeadersInit => ({ 'content-type': type, 'content-disposition': `attachment; filename="${name}"`, 'cache-control': 'no-store' });
-    if (!asPdf) return new Response(JSON.stringify(record.value, null, 2), { headers: file('application/json', 'client-record.json') });
-    return new Response(new Uint8Array(await recordPdf(record.value)), { headers: file('application/pdf', 'client-record.pdf') });
+    const file = (type: string, name: string): HeadersInit => ({
+      'content-type': type,
+      'content-disposition': `attachment; filename="${name}"`,
+      'cache-control': 'no-store',
+    });
+    if (!asPdf) {
+      return new Response(JSON.stringify(record.value, null, 2), {
+        headers: file('application/json', 'client-record.json'),
+      });
+    }
+    return new Response(new Uint8Array(await recordPdf(record.value)), {
+      headers: file('application/pdf', 'client-record.pdf'),
+    });
   });
 }

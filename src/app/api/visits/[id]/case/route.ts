@@ -16,7 +16,11 @@ export async function GET(_: Request, context: { params: Promise<{ id: string }>
     const found = visit && partsOf(db, visit);
     if (!found) return toResponse(notFound('visit'));
     return new Response(JSON.stringify(buildCase(found.parts), null, 2), {
-      headers: { 'content-type': 'application/json', 'content-disposition': 'attachment; filename="visit-case.json"', 'cache-control': 'no-store' },
+      headers: {
+        'content-type': 'application/json',
+        'content-disposition': 'attachment; filename="visit-case.json"',
+        'cache-control': 'no-store',
+      },
     });
   });
 }

@@ -7,5 +7,7 @@ import { handle, toResponse } from '@/server/toResponse';
 
 export async function PUT(request: Request, context: { params: Promise<{ id: string }> }): Promise<Response> {
   const { id } = await context.params;
-  return handle<{ version: number; consult: Consult }>(request, consultRequest, (body) => toResponse(saveConsult(getDb(), id, body, nowMs())));
+  return handle<{ version: number; consult: Consult }>(request, consultRequest, (body) =>
+    toResponse(saveConsult(getDb(), id, body, nowMs())),
+  );
 }

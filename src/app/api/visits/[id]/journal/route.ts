@@ -7,5 +7,7 @@ import { handle, toResponse } from '@/server/toResponse';
 
 export async function POST(request: Request, context: { params: Promise<{ id: string }> }): Promise<Response> {
   const { id } = await context.params;
-  return handle<{ events: readonly TableEvent[] }>(request, journalRequest, (body) => toResponse(appendJournal(getDb(), id, body.events, nowMs())));
+  return handle<{ events: readonly TableEvent[] }>(request, journalRequest, (body) =>
+    toResponse(appendJournal(getDb(), id, body.events, nowMs())),
+  );
 }
