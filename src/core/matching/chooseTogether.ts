@@ -1,10 +1,15 @@
-// Zones of one visit are chosen together: few pots hot, few change-overs. Every set of products is tried; each zone
-// takes its best eligible option within the set; one more pot must earn its place.
+// Zones of one visit are chosen together: few pots hot, few change-overs. Each zone takes one of its eligible options;
+// one more pot must earn its place. That is the uncapacitated facility location problem with equal costs of opening
+// (products open, zones are served). Solved exactly: branch and bound over products, bounded by dual ascent (Erlenkotter
+// 1978, Operations Research 26:992, from memory). Products that another one matches or betters on every zone are left
+// out first, and no zone moves further from its best than a pot is worth, so what stays is small.
 
 import type { Option } from './types';
 
 /** What one more hot pot costs in score. */
 const POT_COST = 0.06;
+/** Sums of scores that differ by less are alike; scores are of the order of 1. */
+const ALIKE = 1e-12;
 
 export interface ZoneOptions {
   readonly options: readonly Option[];
@@ -24,17 +29,107 @@ const allowed = (zone: ZoneOptions): readonly Option[] =>
 
 const worth = (o: Option): number => (o.score ?? 0) - 10 * o.tier;
 
-/** One option per zone, null where nothing is allowed. Deterministic. */
+/** What each zone loses with each product against its best; Infinity where that product is no answer for it. */
+type Losses = readonly (readonly number[])[];
+
+function lossesOf(zones: readonly (readonly Option[])[], ids: readonly string[]): Losses {
+  return zones.map((options) => {
+    const best = Math.max(...options.map(worth));
+    return ids.map((id) => {
+      const loss = best - Math.max(...options.filter((o) => o.product.id === id).map(worth));
+      // a pot of its own would be cheaper than to lose more
+      return loss > POT_COST + ALIKE ? Infinity : loss;
+    });
+  });
+}
+
+/** Products that are needed at all: of those alike on every zone the first stays. */
+function undominated(losses: Losses, products: number): readonly number[] {
+  const beats = (p: number, q: number): boolean => losses.every((zone) => (zone[p] ?? Infinity) <= (zone[q] ?? Infinity));
+  const all = Array.from({ length: products }, (_, i) => i);
+  return all.filter((q) => !all.some((p) => p !== q && beats(p, q) && (p < q || !beats(q, p))));
+}
+
+/** Least total of losses and pots for these zones by dual ascent: never above the true one. */
+function dualBound(losses: Losses, candidates: readonly number[], open: ReadonlySet<number>): number {
+  const slack = new Map(candidates.map((p) => [p, open.has(p) ? 0 : POT_COST]));
+  let bound = open.size * POT_COST;
+  for (const zone of losses) {
+    const levels = candidates.map((p) => zone[p] ?? Infinity).filter((v) => v < Infinity);
+    let value = Math.min(...levels);
+    for (const next of [...new Set(levels)].sort((a, b) => a - b).concat(Infinity)) {
+      if (next <= value) continue;
+      const held = candidates.filter((p) => (zone[p] ?? Infinity) <= value);
+      const rise = Math.min(next - value, ...held.map((p) => slack.get(p) ?? 0));
+      for (const p of held) slack.set(p, (slack.get(p) ?? 0) - rise);
+      value += rise;
+      if (value < next) break;
+    }
+    bound += value;
+  }
+  return bound;
+}
+
+interface Found {
+  readonly open: readonly number[];
+  readonly total: number;
+}
+
+/** Least losses with a set of pots; Infinity where a zone has no answer among them. */
+function totalOf(losses: Losses, open: readonly number[]): number {
+  const lost = losses.reduce((sum, zone) => sum + Math.min(...open.map((p) => zone[p] ?? Infinity)), 0);
+  return lost + open.length * POT_COST;
+}
+
+/** The pots to begin with: the one that helps most, as long as one helps. */
+function greedy(losses: Losses, products: readonly number[]): Found {
+  // before any pot stands every zone lacks one: counted as more than all losses and pots together
+  const capped = (open: readonly number[]): number =>
+    losses.reduce((sum, zone) => sum + Math.min(losses.length + 1, ...open.map((p) => zone[p] ?? Infinity)), 0) +
+    open.length * POT_COST;
+  let found: Found = { open: [], total: capped([]) };
+  for (;;) {
+    const next = products
+      .filter((p) => !found.open.includes(p))
+      .map((p): Found => ({ open: [...found.open, p], total: capped([...found.open, p]) }))
+      .reduce<Found | null>((best, f) => (best === null || f.total < best.total - ALIKE ? f : best), null);
+    if (next === null || next.total >= found.total - ALIKE) return found;
+    found = next;
+  }
+}
+
+/** The set of pots with the least total, and of those alike the first found. */
+function bestPots(losses: Losses, products: readonly number[]): readonly number[] {
+  let best = greedy(losses, products);
+  const branch = (candidates: readonly number[], open: readonly number[]): void => {
+    if (losses.some((zone) => candidates.every((p) => zone[p] === Infinity))) return;
+    if (dualBound(losses, candidates, new Set(open)) >= best.total - ALIKE) return;
+    const total = open.length === 0 ? Infinity : totalOf(losses, open);
+    if (total < best.total - ALIKE) best = { open, total };
+    // the pot that would serve most zones at their best decides most
+    const free = candidates.filter((p) => !open.includes(p));
+    const served = (p: number): number => losses.filter((zone) => (zone[p] ?? Infinity) <= ALIKE).length;
+    const [first] = [...free].sort((p, q) => served(q) - served(p) || p - q);
+    if (first === undefined) return;
+    branch(candidates, [...open, first]);
+    branch(
+      candidates.filter((p) => p !== first),
+      open,
+    );
+  };
+  branch(products, []);
+  return best.open;
+}
+
+/** One option per zone, null where nothing is allowed. Exact and deterministic; ties go to what stands first. */
 export function chooseTogether(zones: readonly ZoneOptions[]): readonly (Option | null)[] {
   const open = zones.map((z) => (z.stopped ? [] : allowed(z)));
-  const ids = [...new Set(open.flat().map((o) => o.product.id))];
-  let best: { picks: readonly (Option | null)[]; value: number } | null = null;
-  for (let bits = 1; bits < 2 ** ids.length; bits++) {
-    const set = new Set(ids.filter((_, i) => (bits >> i) & 1));
-    const picks = open.map((options) => options.find((o) => set.has(o.product.id)) ?? options[0] ?? null);
-    const used = new Set(picks.flatMap((p) => (p ? [p.product.id] : []))).size;
-    const value = picks.reduce((s, p) => s + (p ? worth(p) : 0), 0) - POT_COST * used;
-    if (!best || value > best.value + 1e-12) best = { picks, value };
-  }
-  return best?.picks ?? open.map(() => null);
+  const answerable = open.filter((options) => options.length > 0);
+  const ids = [...new Set(answerable.flatMap((options) => options.map((o) => o.product.id)))];
+  const losses = lossesOf(answerable, ids);
+  const pots = new Set(bestPots(losses, undominated(losses, ids.length)).map((p) => ids[p]));
+  return open.map((options) => {
+    const within = options.filter((o) => pots.has(o.product.id));
+    return within.reduce<Option | null>((best, o) => (best === null || worth(o) > worth(best) ? o : best), null);
+  });
 }
