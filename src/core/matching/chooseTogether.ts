@@ -50,20 +50,21 @@ function undominated(losses: Losses, products: number): readonly number[] {
   return all.filter((q) => !all.some((p) => p !== q && beats(p, q) && (p < q || !beats(q, p))));
 }
 
-/** Least total of losses and pots for these zones by dual ascent: never above the true one. */
-function dualBound(losses: Losses, candidates: readonly number[], open: ReadonlySet<number>): number {
-  const slack = new Map(candidates.map((p) => [p, open.has(p) ? 0 : POT_COST]));
-  let bound = open.size * POT_COST;
+/**
+ * Least total of losses and pots by dual ascent: never above the true one. Each zone in turn pays as much as it can,
+ * until one more would pay for a pot of its own; what it pays towards a pot the later ones need not.
+ */
+function dualBound(losses: Losses, candidates: readonly number[], open: readonly number[]): number {
+  const slack = new Float64Array((losses[0]?.length ?? 0) + 1);
+  for (const p of candidates) slack[p] = POT_COST;
+  for (const p of open) slack[p] = 0;
+  let bound = open.length * POT_COST;
   for (const zone of losses) {
-    const levels = candidates.map((p) => zone[p] ?? Infinity).filter((v) => v < Infinity);
-    let value = Math.min(...levels);
-    for (const next of [...new Set(levels)].sort((a, b) => a - b).concat(Infinity)) {
-      if (next <= value) continue;
-      const held = candidates.filter((p) => (zone[p] ?? Infinity) <= value);
-      const rise = Math.min(next - value, ...held.map((p) => slack.get(p) ?? 0));
-      for (const p of held) slack.set(p, (slack.get(p) ?? 0) - rise);
-      value += rise;
-      if (value < next) break;
+    let value = Infinity;
+    for (const p of candidates) value = Math.min(value, (zone[p] as number) + (slack[p] as number)); // products of it
+    for (const p of candidates) {
+      const paid = value - (zone[p] as number);
+      if (paid > 0) slack[p] = (slack[p] as number) - paid;
     }
     bound += value;
   }
@@ -103,7 +104,7 @@ function bestPots(losses: Losses, products: readonly number[]): readonly number[
   let best = greedy(losses, products);
   const branch = (candidates: readonly number[], open: readonly number[]): void => {
     if (losses.some((zone) => candidates.every((p) => zone[p] === Infinity))) return;
-    if (dualBound(losses, candidates, new Set(open)) >= best.total - ALIKE) return;
+    if (dualBound(losses, candidates, open) >= best.total - ALIKE) return;
     const total = open.length === 0 ? Infinity : totalOf(losses, open);
     if (total < best.total - ALIKE) best = { open, total };
     // the pot that would serve most zones at their best decides most
