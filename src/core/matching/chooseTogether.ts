@@ -1,8 +1,8 @@
 // Zones of one visit are chosen together: few pots hot, few change-overs. Each zone takes one of its eligible options;
 // one more pot must earn its place. That is the uncapacitated facility location problem with equal costs of opening
-// (products open, zones are served). Solved exactly: branch and bound over products, bounded by dual ascent (Erlenkotter
-// 1978, Operations Research 26:992, from memory). Products that another one matches or betters on every zone are left
-// out first, and no zone moves further from its best than a pot is worth, so what stays is small.
+// (products open, zones are served). Solved exactly: branch and bound over products, bounded by dual ascent
+// (Erlenkotter 1978, Operations Research 26:992, from memory). Products that another one matches or betters on every
+// zone are left out first, and no zone moves further from its best than a pot is worth, so what stays is small.
 
 import type { Option } from './types';
 
@@ -45,7 +45,9 @@ function lossesOf(zones: readonly (readonly Option[])[], ids: readonly string[])
 
 /** Products that are needed at all: of those alike on every zone the first stays. */
 function undominated(losses: Losses, products: number): readonly number[] {
-  const beats = (p: number, q: number): boolean => losses.every((zone) => (zone[p] ?? Infinity) <= (zone[q] ?? Infinity));
+  const at = (zone: readonly number[], p: number): number => zone[p] ?? Infinity;
+  const beats = (p: number, q: number): boolean => losses.every((zone) => at(zone, p) <= at(zone, q));
+  losses.every((zone) => (zone[p] ?? Infinity) <= (zone[q] ?? Infinity));
   const all = Array.from({ length: products }, (_, i) => i);
   return all.filter((q) => !all.some((p) => p !== q && beats(p, q) && (p < q || !beats(q, p))));
 }
