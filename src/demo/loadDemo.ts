@@ -14,6 +14,7 @@ import { refused, type ServiceResult } from '../server/errors';
 import { insertBooking, insertClient } from '../server/repos/clientRepo';
 import { readStudio } from '../server/repos/studioRepo';
 import { insertVisit, putChart, putReading, readVisit } from '../server/repos/visitRepo';
+import { putWorked } from '../server/repos/workedRepo';
 import { partsOf } from '../server/services/bench';
 import { planCase } from '../server/services/planCase';
 import { eq } from 'drizzle-orm';
@@ -147,15 +148,9 @@ function insertPast(tx: DbOrTx, client: DemoClient, day: string, random: Random)
             { rateFactor: client.rateFactor, lagShiftDays: 0 },
             days,
           ) * random.between(0.93, 1.07);
-      putChart(
-        tx,
-        visitId,
-        zone.zone,
-        zone.side,
-        place,
-        chartFor(client, zone, Math.max(2, lengthMm), first ? 'first' : 'regular'),
-      );
-      putReading(tx, visitId, zone.zone, zone.side, readingFor(random, first));
+      const data = chartFor(client, zone, Math.max(2, lengthMm), first ? 'first' : 'regular');
+      putChart(tx, visitId, zone, { place, data, version: 1 });
+      putReading(tx, visitId, zone, readingFor(random, first), 1);
     });
   });
 }
@@ -230,7 +225,7 @@ function insertNotDone(tx: DbOrTx, client: DemoClient, day: string): void {
     },
   });
   client.zones.forEach((zone, place) =>
-    putChart(tx, `demo-${client.id}-not-done`, zone.zone, zone.side, place, chartFor(client, zone, 7, 'regular')),
+    putChart(tx, `demo-${client.id}-not-done`, zone, { place, data: chartFor(client, zone, 7, 'regular'), version: 1 }),
   );
 }
 
@@ -300,7 +295,9 @@ function keepLastPlans(db: Db, nowMs: number): void {
     const visit = readVisit(db, `demo-${client.id}-${client.intervals.length + 1}`);
     const found = visit && partsOf(db, visit);
     if (!visit || !found) continue;
-    const { hash } = planCase(db, found.parts, nowMs);
+    const owner = { kind: 'visit', id: visit.id } as const;
+    const { hash, plan } = planCase(db, found.parts, nowMs, { owner, priority: 'ahead' });
+    putWorked(db, visit.id, plan);
     if (hash !== '') db.update(visits).set({ planHash: hash }).where(eq(visits.id, visit.id)).run();
   }
 }

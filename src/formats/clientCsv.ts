@@ -57,6 +57,13 @@ const NO: readonly string[] = ['', 'no', 'false', '0'];
 
 const isColumn = (name: string): name is Column => (CSV_COLUMNS as readonly string[]).includes(name);
 
+/** A cell that a spreadsheet would take for a formula, and what the writing puts before it to make it harmless. */
+const FORMULA = /^[=+\-@\t\r\uFF1D\uFF0B\uFF0D\uFF20]/;
+const SHIELDED = /^'[=+\-@\t\r\uFF1D\uFF0B\uFF0D\uFF20']/;
+/** A shield of its own goes before a text that begins like one that is shielded, so that reading gives back the text. */
+const shielded = (text: string): string => (FORMULA.test(text) || SHIELDED.test(text) ? `'${text}` : text);
+const unshielded = (text: string): string => (SHIELDED.test(text) ? text.slice(1) : text);
+
 function numberOf(text: string, column: string, min: number, max: number, faults: string[]): number | null {
   if (text === '') return null;
   const value = Number(text.replace(',', '.'));
@@ -75,7 +82,7 @@ function dateOf(text: string, column: string, today: string, faults: string[]): 
 
 function readLine(raw: Line, line: number, today: string): CsvLine {
   const faults: string[] = [];
-  const text = (c: Column): string => (raw[c] ?? '').trim();
+  const text = (c: Column): string => unshielded((raw[c] ?? '').trim());
   for (const [column, most] of Object.entries(LONGEST))
   // keys of LONGEST are columns
   {
@@ -157,11 +164,11 @@ export function readClientCsv(text: string, today: string): CsvRead {
 export const writeClientCsv = (clients: readonly CsvClient[]): string =>
   stringify(
     clients.map((c): Record<Column, string | number> => ({
-      name: c.name,
-      known_by: c.byline,
+      name: shielded(c.name),
+      known_by: shielded(c.byline),
       born_on: c.bornOn ?? '',
-      phone: c.phone,
-      note: c.note,
+      phone: shielded(c.phone),
+      note: shielded(c.note),
       sensitivity: c.sensitivity,
       skin: c.skin,
       ingrown_prone: c.ingrownProne ? 'yes' : 'no',
@@ -169,5 +176,5 @@ export const writeClientCsv = (clients: readonly CsvClient[]): string =>
       mass_kg: c.massKg ?? '',
       consent_on: c.consentOn ?? '',
     })),
-    { header: true, columns: [...CSV_COLUMNS], escape_formulas: true },
+    { header: true, columns: [...CSV_COLUMNS] },
   );

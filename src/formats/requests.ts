@@ -139,10 +139,15 @@ export const zonesRequest = Joi.object({
   zones: Joi.array().min(1).max(40).items(zoneRef).required(),
 }).required();
 
+/** Most acts in one request; a tablet that was away sends slices of this size. */
+export const MOST_ACTS = 500;
 export const journalRequest = Joi.object({
+  /** Hash of the plan that the hands saw. */
+  plan: Joi.string().pattern(/^[0-9a-f]{64}$/),
+  /** The last entry the tablet has heard of. */
+  after: Joi.number().integer().min(0),
   events: Joi.array()
-    .min(1)
-    .max(500)
+    .max(MOST_ACTS)
     .items(
       Joi.object({
         id: id.required(),

@@ -207,7 +207,26 @@ export type Parsed<T> =
   { readonly ok: true; readonly value: T } | { readonly ok: false; readonly faults: readonly SchemaFault[] };
 
 /** Checks an unknown value against a schema: no unknown fields, no conversion, all faults at once. */
+/** Text that no person types and no database keeps whole: NUL, and halves of characters. */
+const STRANGE = /\0|[\uD800-\uDBFF](?![\uDC00-\uDFFF])|(?<![\uD800-\uDBFF])[\uDC00-\uDFFF]/;
+
+/** First text with a strange character in it, by its path. */
+function strangeText(value: unknown, path: string): SchemaFault | null {
+  if (typeof value === 'string') {
+    return STRANGE.test(value) ? { path, message: `"${path}" holds characters that are no text` } : null;
+  }
+  if (typeof value !== 'object' || value === null) return null;
+  for (const [key, inner] of Object.entries(value)) {
+    const at = Array.isArray(value) ? `${path}[${key}]` : [path, key].filter(Boolean).join('.');
+    const fault = strangeText(inner, at);
+    if (fault) return fault;
+  }
+  return null;
+}
+
 export function parseWith<T>(schema: Joi.Schema, input: unknown): Parsed<T> {
+  const strange = strangeText(input, '');
+  if (strange) return { ok: false, faults: [strange] };
   const { value, error } = schema.validate(input, { abortEarly: false, convert: false, allowUnknown: false });
   // checked by the schema just now
   return error ? { ok: false, faults: faultsOf(error) } : { ok: true, value: value as T };

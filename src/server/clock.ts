@@ -25,6 +25,9 @@ export const dateInWords = (date: string): string =>
   new Intl.DateTimeFormat(LOCALE, { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' }).format(
     new Date(`${date}T12:00:00Z`),
   );
+/** `10:15` on the studio's wall clock. */
+export const timeInWords = (atMs: number, timeZone: string): string =>
+  new Intl.DateTimeFormat(LOCALE, { hour: '2-digit', minute: '2-digit', timeZone }).format(atMs);
 /** `Friday 4 December at 10:15` on the studio's wall clock. */
 export const dateAndTimeInWords = (atMs: number, timeZone: string): string =>
-  `${dateInWords(civilDateAt(atMs, timeZone))} at ${new Intl.DateTimeFormat(LOCALE, { hour: '2-digit', minute: '2-digit', timeZone }).format(atMs)}`;
+  `${dateInWords(civilDateAt(atMs, timeZone))} at ${timeInWords(atMs, timeZone)}`;

@@ -3,10 +3,10 @@ import type { Result } from '../core/shared';
 
 /** Failure of a use case; `toResponse` maps the code to a status. No personal data in it. */
 export interface ServiceError {
-  readonly code: 'not-found' | 'stale' | 'invalid' | 'refused';
+  readonly code: 'not-found' | 'stale' | 'plan-changed' | 'invalid' | 'refused' | 'used-id';
   readonly message: string;
   readonly details: readonly { readonly path: string; readonly message: string }[];
-  /** With `stale`: what is newer. */
+  /** With `stale` and `plan-changed`: what is newer. */
   readonly newer?: unknown;
 }
 

@@ -9,6 +9,9 @@ export const dayMonthYear = (date: string): string =>
   new Intl.DateTimeFormat(LOCALE, { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' }).format(
     civil(date),
   );
+/** The day of an instant on the studio's wall clock. */
+export const dayMonthYearAt = (atMs: number, timeZone: string): string =>
+  new Intl.DateTimeFormat(LOCALE, { day: 'numeric', month: 'short', year: 'numeric', timeZone }).format(atMs);
 export const weekday = (date: string): string =>
   new Intl.DateTimeFormat(LOCALE, { weekday: 'long', timeZone: 'UTC' }).format(civil(date));
 export const timeOfDay = (atMs: number, timeZone: string): string =>

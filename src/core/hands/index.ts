@@ -2,5 +2,7 @@ export { scheduleHands, oneByOneS, EXACT_JOBS } from './schedule';
 export type { Schedule } from './schedule';
 export { COAT_REST_S } from './types';
 export type { HandsInput, StripJob, Op, OpKind } from './types';
+export { actFault, beginsWith } from './admit';
+export type { ActFault } from './admit';
 export { liveTable, hasBegun, pressingStrip, replan, MARKS, TABLE_EVENT_KINDS } from './live';
 export type { LiveTable, LiveGroup, LiveStrip, TableEvent, TableEventKind, StripMark, Act } from './live';

@@ -76,12 +76,13 @@ const LIVE_LABELS = 3500;
 export const hasBegun = (events: readonly TableEvent[]): boolean => standing(events).some((e) => e.kind === 'laid');
 
 /** Events that count: not undone, in the order given. */
-function standing(events: readonly TableEvent[]): readonly TableEvent[] {
+export function standing(events: readonly TableEvent[]): readonly TableEvent[] {
   const undone = new Set(events.flatMap((e) => (e.kind === 'undo' && e.undoes ? [e.undoes] : [])));
   return events.filter((e) => e.kind !== 'undo' && !undone.has(e.id));
 }
 
-function stripStates(groups: readonly LiveGroup[], events: readonly TableEvent[]): Map<string, LiveStrip> {
+/** Each strip's stage after these events; only standing ones count. */
+export function liveStrips(groups: readonly LiveGroup[], events: readonly TableEvent[]): Map<string, LiveStrip> {
   const strips = new Map<string, LiveStrip>();
   for (const g of groups) {
     for (const j of g.jobs) strips.set(j.id, { stage: UNLAID, laidAtMs: null, pulledAtMs: null, mark: null });
@@ -168,7 +169,7 @@ export function replan(group: LiveGroup, from: TableState): readonly Op[] {
 /** Folds the journal and plans the next act. Pure: no clock, the time is that of the last event that counts. */
 export function liveTable(groups: readonly LiveGroup[], events: readonly TableEvent[]): LiveTable {
   const counted = standing(events);
-  const strips = stripStates(groups, counted);
+  const strips = liveStrips(groups, counted);
   const deeds = counted.filter((e) => e.kind !== 'mark');
   const last = deeds.at(-1);
   const group = groups.find((g) => g.jobs.some((j) => strips.get(j.id)?.stage !== OFF));

@@ -47,7 +47,6 @@ function lossesOf(zones: readonly (readonly Option[])[], ids: readonly string[])
 function undominated(losses: Losses, products: number): readonly number[] {
   const at = (zone: readonly number[], p: number): number => zone[p] ?? Infinity;
   const beats = (p: number, q: number): boolean => losses.every((zone) => at(zone, p) <= at(zone, q));
-  losses.every((zone) => (zone[p] ?? Infinity) <= (zone[q] ?? Infinity));
   const all = Array.from({ length: products }, (_, i) => i);
   return all.filter((q) => !all.some((p) => p !== q && beats(p, q) && (p < q || !beats(q, p))));
 }

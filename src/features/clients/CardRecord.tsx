@@ -1,11 +1,9 @@
 import { FACT_WORDS } from '@/core/screening';
 import type { ClientCard } from '@/server/services/clients';
-import { dayMonthYear } from '@/ui/words';
+import { dayMonthYear, dayMonthYearAt } from '@/ui/words';
 import { REACTION_WORDS } from './cardFields';
 import { SignatureView } from './SignatureView';
 import styles from './Clients.module.css';
-
-const day = (atMs: number): string => dayMonthYear(new Date(atMs).toISOString().slice(0, 10));
 
 /**
  * What is written on the card: lasting facts with their time, reactions, patch tests, consents, words sent, and its
@@ -13,6 +11,7 @@ const day = (atMs: number): string => dayMonthYear(new Date(atMs).toISOString().
  */
 export function CardRecord({ card }: { readonly card: ClientCard }) {
   const { profile } = card.client;
+  const day = (atMs: number): string => dayMonthYearAt(atMs, card.timeZone);
   const name = (id: string): string => card.products.find((p) => p.id === id)?.name ?? id.replaceAll('-', ' ');
   return (
     <>

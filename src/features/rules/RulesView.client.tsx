@@ -90,7 +90,7 @@ export function RulesView({ first }: { readonly first: RulesPage }) {
                 <strong>{c.code}</strong>:{' '}
                 {[c.outcome, c.waitDays === null ? '' : `${c.waitDays} days`].filter(Boolean).join(', ')}. {c.reason}{' '}
                 <span className="quiet">
-                  {dayMonthYear(new Date(c.atMs).toISOString().slice(0, 10))}
+                  {dayMonthYear(c.on)}
                   {c.by ? `, ${c.by}` : ''}
                 </span>
               </li>

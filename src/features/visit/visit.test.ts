@@ -102,6 +102,8 @@ const bench = (more: Partial<Bench> = {}): Bench => ({
   },
   zones: [zoneOf('left'), zoneOf('right')],
   plan,
+  planHash: 'h',
+  planComing: false,
   faults: [],
   products: SHIPPED_PRODUCTS.filter((p) => p.family === 'hard'),
   studio: {
@@ -115,6 +117,7 @@ const bench = (more: Partial<Bench> = {}): Bench => ({
   rules: [],
   form: null,
   journal: [],
+  journalAt: 0,
   readings: [],
   ...more,
 });
@@ -306,6 +309,7 @@ describe('the ribbon of the day', () => {
     product: '',
     words: [],
     tray: [],
+    isComing: false,
     parts: { prepareMin: 6, layPullMin: 12, readMin: 2, finishMin: 3, turnoverMin: 8 },
   });
   const nine = Date.UTC(2027, 4, 14, 9, 15);

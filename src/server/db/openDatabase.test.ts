@@ -1,9 +1,12 @@
-import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { spawn } from 'node:child_process';
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import { sql } from 'drizzle-orm';
 import { describe, expect, it } from 'vitest';
+import { faultOf } from './fileFaults';
+import { holdFile } from './oneServer';
 import { DatabaseRefused, openDatabase } from './openDatabase';
 
 const file = (): string => join(mkdtempSync(join(tmpdir(), 'strickle-')), 'studio.sqlite');
@@ -30,7 +33,28 @@ describe('openDatabase', () => {
     expect(() => db.run(sql`delete from table_journal`)).toThrow();
     close();
   });
-  it('refuses a damaged, a foreign and a newer file in a plain sentence and touches nothing', () => {
+  it('makes files that only their owner may read, also beside the data file', () => {
+    const path = file();
+    const { db, close } = openDatabase(path);
+    db.run(sql`create table t (a)`);
+    const modes = ['', '-wal', '-shm'].filter((end) => existsSync(path + end)).map((end) => statSync(path + end).mode);
+    expect(modes.length).toBeGreaterThan(1);
+    expect(modes.map((m) => m & 0o777)).toEqual(modes.map(() => 0o600));
+    close();
+  });
+  it('leaves one whole file when it is closed: nothing waits in a log beside it', () => {
+    const path = file();
+    const { db, close } = openDatabase(path);
+    db.run(sql`create table kept (a)`);
+    db.run(sql`insert into kept values (7)`);
+    close();
+    const copy = file();
+    writeFileSync(copy, readFileSync(path));
+    const alone = new Database(copy, { readonly: true });
+    expect(alone.prepare('select a from kept').pluck().get()).toBe(7);
+    alone.close();
+  });
+  it('refuses what must not be used in a plain sentence that names the fault, and touches nothing', () => {
     const damaged = file();
     writeFileSync(damaged, Buffer.concat([Buffer.from('SQLite format 3\0'), Buffer.alloc(5000, 7)]));
     const foreign = file();
@@ -43,15 +67,80 @@ describe('openDatabase', () => {
     raw.exec("insert into __drizzle_migrations (hash, created_at) values ('from the future', 9999999999999)");
     raw.pragma('wal_checkpoint(TRUNCATE)');
     raw.close();
-    for (const [path, words] of [
+    const empty = file();
+    writeFileSync(empty, '');
+    const cases = [
       [damaged, 'damaged'],
       [foreign, 'not Strickle'],
       [newer, 'newer'],
-    ] as const) {
+      [empty, 'empty'],
+    ] as const;
+    for (const [path, words] of cases) {
       const before = readFileSync(path);
       expect(() => openDatabase(path)).toThrow(DatabaseRefused);
       expect(() => openDatabase(path)).toThrow(words);
       expect(readFileSync(path).equals(before)).toBe(true);
     }
+    expect(cases).toHaveLength(4);
+  });
+  it('says that another program holds the file, not that it is damaged', () => {
+    const path = file();
+    openDatabase(path).close();
+    const holder = new Database(path);
+    holder.pragma('journal_mode = DELETE');
+    holder.exec('BEGIN EXCLUSIVE');
+    expect(() => openDatabase(path)).toThrow('Another program holds');
+    holder.exec('ROLLBACK');
+    holder.close();
+    openDatabase(path).close();
+  });
+  it('makes a copy before it migrates an older file, and none for a new or a present one', () => {
+    const path = file();
+    const copied: string[] = [];
+    const beforeMigration = (from: string): void => {
+      copied.push(from);
+    };
+    openDatabase(path, { beforeMigration }).close();
+    openDatabase(path, { beforeMigration }).close();
+    expect(copied).toEqual([]);
+    const old = file();
+    const first = join(mkdtempSync(join(tmpdir(), 'strickle-drizzle-')), 'drizzle');
+    mkdirSync(join(first, 'meta'), { recursive: true });
+    const journal = JSON.parse(readFileSync('drizzle/meta/_journal.json', 'utf8')) as { entries: { tag: string }[] };
+    const [entry] = journal.entries;
+    writeFileSync(join(first, 'meta', '_journal.json'), JSON.stringify({ ...journal, entries: [entry] }));
+    writeFileSync(join(first, `${entry?.tag}.sql`), readFileSync(`drizzle/${entry?.tag}.sql`));
+    openDatabase(old, { folder: first }).close();
+    openDatabase(old, { beforeMigration }).close();
+    expect(copied).toEqual([old]);
+  });
+  it('tells faults of the disk and of rights from damage', () => {
+    const coded = (code: string): Error => Object.assign(new Error('x'), { code });
+    expect(
+      ['SQLITE_READONLY', 'EROFS', 'SQLITE_FULL', 'EACCES', 'SQLITE_CORRUPT_VTAB'].map((c) => faultOf(coded(c))),
+    ).toEqual(['read-only', 'read-only', 'no-room', 'not-readable', 'damaged']);
+    expect(faultOf(new Error('another'))).toBeNull();
+  });
+});
+
+describe('holdFile', () => {
+  it('lets one process hold a file, another none, and lets go', () => {
+    const path = file();
+    const held = holdFile(path);
+    expect(() => holdFile(path)).toThrow('Another Strickle');
+    expect(statSync(`${path}.held`).mode & 0o777).toBe(0o600);
+    held.release();
+    holdFile(path).release();
+  });
+  it('is free again when the process that held it was killed', async () => {
+    const path = file();
+    const script = `const D = require('better-sqlite3'); const l = new D(${JSON.stringify(`${path}.held`)}); l.exec('BEGIN EXCLUSIVE'); console.log('held'); setInterval(() => 0, 1000);`;
+    const other = spawn(process.execPath, ['-e', script], { stdio: ['ignore', 'pipe', 'inherit'] });
+    await new Promise((resolve) => other.stdout.once('data', resolve));
+    expect(() => holdFile(path)).toThrow('Another Strickle');
+    const gone = new Promise((resolve) => other.once('exit', resolve));
+    other.kill('SIGKILL');
+    await gone;
+    holdFile(path).release();
   });
 });

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gte, isNull, lt, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, gte, isNull, lt, ne, sql } from 'drizzle-orm';
 import type { DbOrTx } from '../db/openDatabase';
 import { bookings, clientEdits, clients } from '../db/schema';
 import { upProfile } from '../db/upSteps';
@@ -51,7 +51,7 @@ function shortFind(db: DbOrTx, letters: string, match: string, limit: number, ar
   const shown = archived ? sql`c.archived_at_ms is not null` : sql`c.archived_at_ms is null`;
   const pattern = `${letters.replace(/[\\%_]/g, (c) => `\\${c}`)}%`;
   const first = db.all<{ id: string }>(
-    sql`select c.id as id from clients c where c.name like ${pattern} and ${shown} order by c.name collate nocase limit ${limit}`,
+    sql`select c.id as id from clients c where c.name like ${pattern} escape '\\' and ${shown} order by c.name collate nocase limit ${limit}`,
   );
   const more =
     first.length >= limit
@@ -104,6 +104,28 @@ export const bookingsBetween = (db: DbOrTx, fromMs: number, toMs: number): Booki
     .where(and(gte(bookings.startsAtMs, fromMs), lt(bookings.startsAtMs, toMs), eq(bookings.status, 'booked')))
     .orderBy(asc(bookings.startsAtMs))
     .all();
+/** A booking of this practitioner that would run at the same time. */
+export const clashingBooking = (
+  db: DbOrTx,
+  { personId, startsAtMs, minutes }: Pick<BookingRow, 'personId' | 'startsAtMs' | 'minutes'>,
+  but?: string,
+): BookingRow | undefined =>
+  db
+    .select()
+    .from(bookings)
+    .where(
+      and(
+        eq(bookings.personId, personId),
+        eq(bookings.status, 'booked'),
+        // no booking is longer than ten hours: the index on the start is enough to look at few
+        gt(bookings.startsAtMs, startsAtMs - 600 * 60_000),
+        lt(bookings.startsAtMs, startsAtMs + minutes * 60_000),
+        sql`${bookings.startsAtMs} + ${bookings.minutes} * 60000 > ${startsAtMs}`,
+        ne(bookings.id, but ?? ''),
+      ),
+    )
+    .orderBy(asc(bookings.startsAtMs))
+    .get();
 export const bookingsOfClient = (db: DbOrTx, clientId: string): BookingRow[] =>
   db.select().from(bookings).where(eq(bookings.clientId, clientId)).orderBy(desc(bookings.startsAtMs)).all();
 

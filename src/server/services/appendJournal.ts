@@ -1,36 +1,120 @@
-// Appends what the hands did. Ids are made by the tablet: the same event sent twice is written once, and the answer is
-// the whole journal, so a tablet that was away catches up.
+// Appends what the hands did. Ids are made by the tablet: the same act sent twice is written once. The acts carry the plan
+// that the hands saw: with the first wax that very plan is fixed, or the tablet is told that it is out of date. The answer
+// is what is new since the tablet last heard, so that one that was away catches up.
 
 import 'server-only';
-import { hasBegun, type TableEvent } from '../../core/hands';
+import { isDeepStrictEqual } from 'node:util';
+import { actFault, beginsWith, hasBegun, type LiveGroup, type TableEvent } from '../../core/hands';
+import { liveGroups, type Plan } from '../../core/plan';
 import { ok } from '../../core/shared';
+import { atomically } from '../db/atomically';
 import type { Db } from '../db/openDatabase';
 import { notFound, refused, type ServiceResult } from '../errors';
-import { appendEvents, journalOf, readVisit, setPlanHash, visitOfEvent } from '../repos/visitRepo';
-import { partsOf } from './bench';
-import { planCase } from './planCase';
+import { shelvedPlan } from '../planning/planner';
+import {
+  appendEvents,
+  entriesOf,
+  journalOf,
+  readVisit,
+  setPlanHash,
+  visitOfEvent,
+  type JournalEntry,
+  type VisitRow,
+} from '../repos/visitRepo';
+import { loadBench, partsOf } from './bench';
+import { judgedNow } from './consultRules';
+import { caseOf } from './planCase';
+
+export interface AppendJournal {
+  readonly events: readonly TableEvent[];
+  /** Hash of the plan that the hands saw. */
+  readonly plan?: string | undefined;
+  /** The last entry that the tablet has heard of; 0 = none. */
+  readonly after?: number | undefined;
+}
+
+export interface JournalNews {
+  readonly entries: readonly JournalEntry[];
+}
+
+/** Groups of a plan, worked out once a plan. */
+const groupsOfPlan = new WeakMap<Plan, readonly LiveGroup[]>();
+function groupsOf(plan: Plan): readonly LiveGroup[] {
+  const known = groupsOfPlan.get(plan);
+  if (known) return known;
+  const groups = liveGroups(plan);
+  groupsOfPlan.set(plan, groups);
+  return groups;
+}
+
+/** Why no wax may touch skin at this visit now; null where it may. */
+function waxFault(db: Db, visit: VisitRow, nowMs: number): string | null {
+  if (visit.consult.confirmedAtMs === null) return 'The consultation is not confirmed: no wax before that.';
+  const found = partsOf(db, visit);
+  if (!found) return 'The visit cannot be read.';
+  const { outcome } = judgedNow(found.parts, nowMs);
+  return outcome === 'postpone' || outcome === 'decline' ? 'The screening stops this visit: no wax today.' : null;
+}
+
+function planChanged(db: Db, visitId: string, nowMs: number): ServiceResult<never> {
+  const newer = loadBench(db, visitId, nowMs);
+  return {
+    ok: false,
+    error: {
+      code: 'plan-changed',
+      message: 'The plan has changed since this tablet saw it. Nothing was noted; look at the new one first.',
+      details: [],
+      newer: newer.ok ? newer.value : null,
+    },
+  };
+}
+
+/** The plan to be worked by from the first wax on: the one the hands saw, if it is still the visit's. */
+function planToFix(db: Db, visit: VisitRow, seen: string | undefined): string | null {
+  const found = partsOf(db, visit);
+  if (!found || seen === undefined) return null;
+  return caseOf(found.parts).hash === seen && shelvedPlan(db, seen) ? seen : null;
+}
+
+const sameEvent = (a: TableEvent, b: TableEvent): boolean =>
+  isDeepStrictEqual(JSON.parse(JSON.stringify(a)), JSON.parse(JSON.stringify(b)));
 
 export function appendJournal(
   db: Db,
   visitId: string,
-  events: readonly TableEvent[],
+  { events, plan: seen, after = 0 }: AppendJournal,
   nowMs: number,
-): ServiceResult<{ readonly journal: readonly TableEvent[] }> {
-  const visit = readVisit(db, visitId);
-  if (!visit) return notFound('visit');
-  const elsewhere = events.findIndex((e) => (visitOfEvent(db, e.id) ?? visitId) !== visitId);
-  if (elsewhere >= 0) return refused('This event belongs to another visit.', `events[${elsewhere}].id`);
-  const before = journalOf(db, visitId);
-  const known = new Set(before.map((e) => e.id));
-  if (visit.status === 'closed' && events.some((e) => !known.has(e.id))) {
-    return refused('The visit is closed; its record stands as it is.', 'visit');
-  }
-  // with the first wax on the skin the plan is fixed: strips must not be renumbered under the hands
-  const found = hasBegun(before) ? undefined : partsOf(db, visit);
-  const hash = found ? planCase(db, found.parts, nowMs).hash : '';
-  db.transaction((tx) => {
-    appendEvents(tx, visitId, events);
-    if (hash !== '' && hasBegun(journalOf(tx, visitId))) setPlanHash(tx, visitId, hash);
+): ServiceResult<JournalNews> {
+  return atomically(db, () => {
+    const visit = readVisit(db, visitId);
+    if (!visit) return notFound('visit');
+    const before = journalOf(db, visitId);
+    const known = new Map(before.map((e) => [e.id, e]));
+    const wrong = events.findIndex((e, i) => {
+      const written = known.get(e.id) ?? events.slice(0, i).find((o) => o.id === e.id);
+      return written && !sameEvent(written, e);
+    });
+    if (wrong >= 0) return refused('This act is noted already, and differently.', `events[${wrong}].id`);
+    const fresh = events.filter((e, i) => !known.has(e.id) && events.findIndex((o) => o.id === e.id) === i);
+    const elsewhere = fresh.find((e) => visitOfEvent(db, e.id) !== undefined);
+    if (elsewhere) return refused('This act belongs to another visit.', `events[${events.indexOf(elsewhere)}].id`);
+    if (fresh.length === 0) return ok({ entries: entriesOf(db, visitId, after) });
+    if (visit.status === 'closed') return refused('The visit is closed; its record stands as it is.', 'visit');
+    let hash = hasBegun(before) ? visit.planHash : (seen ?? null);
+    if (beginsWith(before, fresh)) {
+      const fault = waxFault(db, visit, nowMs);
+      if (fault !== null) return refused(fault, 'visit');
+      hash = planToFix(db, visit, seen);
+      if (hash === null) return planChanged(db, visitId, nowMs);
+    }
+    const plan = hash === null ? undefined : shelvedPlan(db, hash);
+    if (!plan) return planChanged(db, visitId, nowMs);
+    const fault = actFault(groupsOf(plan), before, fresh);
+    if (fault) {
+      return refused(fault.message, `events[${events.indexOf(fresh[fault.index] as TableEvent)}]`); // a fault has its act
+    }
+    appendEvents(db, visitId, fresh);
+    if (beginsWith(before, fresh)) setPlanHash(db, visitId, hash);
+    return ok({ entries: entriesOf(db, visitId, after) });
   });
-  return ok({ journal: journalOf(db, visitId) });
 }

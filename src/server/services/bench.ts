@@ -12,17 +12,19 @@ import { yearsBetween } from '../../core/shared';
 import type { Db } from '../db/openDatabase';
 import type { CardFact, ChartData, Consult, PatchTest, Reading, StudioSettings } from '../db/schema';
 import { notFound, type ServiceResult } from '../errors';
+import { shelvedPlan } from '../planning/planner';
+import { PlanWanted } from '../planning/planWanted';
 import { readClient } from '../repos/clientRepo';
 import { formsOf } from '../repos/formRepo';
 import { readPeople, readPerson, readProducts, readServices, readStudio } from '../repos/studioRepo';
-import { chartsOf, journalOf, readingsOf, readPlan, readVisit, visitCount, type VisitRow } from '../repos/visitRepo';
+import { chartsOf, entriesOf, readingsOf, readVisit, visitCount, type VisitRow } from '../repos/visitRepo';
 import { alertsOf } from './alerts';
 import { bodyOf, chartOnSheet } from './chartOnSheet';
 import { changesOf } from './consultRules';
 import { feltBefore } from './feltBefore';
 import { zonePasts, type ZonePast } from './history';
 import { knownProducts } from './knownProducts';
-import { planCase, zoneName, type CaseParts } from './planCase';
+import { buildCase, planCase, screeningOf, zoneName, type CaseParts } from './planCase';
 
 export interface BenchZone {
   readonly zone: ZoneId;
@@ -66,6 +68,10 @@ export interface Bench {
   };
   readonly zones: readonly BenchZone[];
   readonly plan: Plan;
+  /** The plan's id: acts at the table carry it. Empty where there is none. */
+  readonly planHash: string;
+  /** True while the plan of these answers is being made; the plan is empty until then. */
+  readonly planComing: boolean;
   readonly faults: readonly { readonly path: string; readonly message: string }[];
   readonly products: readonly Product[];
   readonly studio: {
@@ -85,6 +91,8 @@ export interface Bench {
     readonly words: string;
   } | null;
   readonly journal: readonly TableEvent[];
+  /** Place of the last act; what is asked for after it is only what is new. */
+  readonly journalAt: number;
   readonly readings: readonly { readonly zone: ZoneId; readonly side: Side; readonly data: Reading }[];
 }
 
@@ -128,18 +136,25 @@ function lastForm(db: Db, visitId: string): Bench['form'] {
     : null;
 }
 
-export function loadBench(db: Db, visitId: string, nowMs: number): ServiceResult<Bench> {
+/** The bench with its plan; a plan that is still coming is waited for. */
+export const plannedBench = (db: Db, visitId: string, nowMs: number): ServiceResult<Bench> =>
+  loadBench(db, visitId, nowMs, true);
+
+/** @param needsPlan throws `PlanWanted` where the plan is still coming */
+export function loadBench(db: Db, visitId: string, nowMs: number, needsPlan = false): ServiceResult<Bench> {
   const visit = readVisit(db, visitId);
   const found = visit && partsOf(db, visit);
   if (!visit || !found) return notFound('visit');
   const { parts } = found;
   const { client, studio, person } = parts;
-  const planned = planCase(db, parts, nowMs);
-  const journal = journalOf(db, visit.id);
+  const planned = planCase(db, parts, nowMs, { owner: { kind: 'visit', id: visit.id }, priority: 'visit' });
+  if (needsPlan && planned.coming) throw new PlanWanted(planned.coming);
+  const entries = entriesOf(db, visit.id);
+  const journal = entries.map((e) => e.event);
   const body = bodyOf(client);
   const fixed =
     visit.planHash !== null && (visit.status === 'closed' || hasBegun(journal))
-      ? readPlan(db, visit.planHash)
+      ? shelvedPlan(db, visit.planHash)
       : undefined;
   return {
     ok: true,
@@ -181,7 +196,9 @@ export function loadBench(db: Db, visitId: string, nowMs: number): ServiceResult
         past: z.past?.past ?? [],
       })),
       // the plan that the table works by stands; what the screening says stays as fresh as the answers
-      plan: fixed ? { ...fixed, screening: planned.plan.screening } : planned.plan,
+      plan: fixed ? { ...fixed, screening: screeningOf(buildCase(parts)) } : planned.plan,
+      planHash: fixed ? (visit.planHash ?? '') : planned.hash,
+      planComing: !fixed && planned.coming !== null,
       faults: planned.faults,
       products: parts.products,
       studio: { name: studio.name, timeZone: studio.timeZone, currency: studio.currency, settings: studio.settings },
@@ -190,6 +207,7 @@ export function loadBench(db: Db, visitId: string, nowMs: number): ServiceResult
       rules: parts.rules,
       form: lastForm(db, visit.id),
       journal,
+      journalAt: entries.at(-1)?.seq ?? 0,
       // zones are checked on the way in
       readings: readingsOf(db, visit.id).map((r) => ({ zone: r.zone as ZoneId, side: r.side, data: r.data })),
     },

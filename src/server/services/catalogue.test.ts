@@ -5,7 +5,7 @@ import type { Product } from '../../core/products';
 import type { OpenDatabase } from '../db/openDatabase';
 import { exportProducts, importProducts, loadCatalogue, saveProduct, saveWeights, type Catalogue } from './catalogue';
 import { loadBench, type Bench } from './bench';
-import { saveChart, saveReading } from './changeVisit';
+import { saveChart, saveConsult, saveReading } from './asTablet';
 import { closeVisit } from './closeVisit';
 import { appendJournal } from './appendJournal';
 import { feltBefore } from './feltBefore';
@@ -193,7 +193,8 @@ describe('the catalogue', () => {
       cost: 5 * SHIPPED_WEIGHTS.cost,
       broken: 5 * SHIPPED_WEIGHTS.broken,
     };
-    const saved = value(saveWeights(open.db, { version: catalogue().studioVersion, weights: only }));
+    value(saveWeights(open.db, { version: catalogue().studioVersion, weights: only }));
+    const saved = catalogue();
     expect(saved.weights).toEqual(only);
     const [now, was] = [value(loadBench(open.db, id, NOW)), bench];
     expect(now.plan.zones[0]?.options.map((o) => o.score)).not.toEqual(was.plan.zones[0]?.options.map((o) => o.score));
@@ -223,14 +224,20 @@ describe('how wax felt before', () => {
       } as const;
       version = value(saveReading(open.db, id, zone, { version, data: reading }, NOW)).visit.version;
     }
+    const consult = { ...bench.visit.consult, confirmedAtMs: NOW };
+    const { plan, planHash, visit } = value(saveConsult(open.db, id, { version, consult }, NOW));
+    version = visit.version;
     value(
       appendJournal(
         open.db,
         id,
-        [
-          { id: 'w1', atMs: NOW, kind: 'wrist', product: bench.plan.zones[0]?.choice?.product ?? '' },
-          { id: 'l1', atMs: NOW + 1000, kind: 'laid', strip: bench.plan.zones[0]?.strips[0]?.id ?? '' },
-        ],
+        {
+          events: [
+            { id: 'w1', atMs: NOW, kind: 'wrist', product: plan.zones[0]?.choice?.product ?? '' },
+            { id: 'l1', atMs: NOW + 1000, kind: 'laid', strip: plan.zones[0]?.strips[0]?.id ?? '' },
+          ],
+          plan: planHash,
+        },
         NOW,
       ),
     );
@@ -249,9 +256,10 @@ describe('the price list', () => {
   it('is kept whole with its version; a stale one gets what is newer; a service that is not there is refused', () => {
     const { money, studioVersion } = value(loadPrices(open.db));
     const dearer = { ...money, priceMinor: { ...money.priceMinor, underarms: 2050 } };
-    expect(savePrices(open.db, { version: studioVersion, money: dearer })).toMatchObject({
-      ok: true,
-      value: { money: { priceMinor: { underarms: 2050 } }, studioVersion: studioVersion + 1 },
+    value(savePrices(open.db, { version: studioVersion, money: dearer }));
+    expect(value(loadPrices(open.db))).toMatchObject({
+      money: { priceMinor: { underarms: 2050 } },
+      studioVersion: studioVersion + 1,
     });
     expect(savePrices(open.db, { version: studioVersion, money })).toMatchObject({
       ok: false,

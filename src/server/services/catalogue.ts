@@ -6,6 +6,7 @@ import { SHIPPED_WEIGHTS, WEIGHT_NAMES, type Weights } from '../../core/matching
 import { productFaults, SHIPPED_PRODUCTS, type Product } from '../../core/products';
 import { ok } from '../../core/shared';
 import { readProducts as readProductFile, writeProducts } from '../../formats/productFile';
+import { atomically, mustWrite } from '../db/atomically';
 import type { Db } from '../db/openDatabase';
 import { notFound, refused, stale, type ServiceResult } from '../errors';
 import {
@@ -67,35 +68,48 @@ const invalid = (faults: readonly { readonly path: string; readonly message: str
 export function saveProduct(
   db: Db,
   body: { readonly version: number | null; readonly product: Product; readonly stocked: boolean },
-): ServiceResult<Catalogue> {
+): ServiceResult<null> {
   const faults = productFaults(body.product);
   if (faults.length > 0) return invalid(faults);
-  const known = readProduct(db, body.product.id);
-  if (body.version === null) {
-    if (known) return refused(`A product "${body.product.id}" is there already.`, 'product.id');
-    insertProduct(db, body.product, body.stocked);
-    return loadCatalogue(db);
-  }
-  if (!known) return notFound('product');
-  if (!body.stocked && !allProducts(db).some((p) => p.stocked && p.id !== known.id)) {
-    return refused('The last product on the shelf stays there: nothing could be planned without it.', 'stocked');
-  }
-  if (known.version !== body.version || !updateProduct(db, body.product, body.stocked, body.version)) {
-    return stale(rowOf(known));
-  }
-  return loadCatalogue(db);
+  return atomically(db, () => {
+    const known = readProduct(db, body.product.id);
+    if (body.version === null) {
+      if (known) return refused(`A product "${body.product.id}" is there already.`, 'product.id');
+      insertProduct(db, body.product, body.stocked);
+      return ok(null);
+    }
+    if (!known) return notFound('product');
+    if (!body.stocked && !allProducts(db).some((p) => p.stocked && p.id !== known.id)) {
+      return refused('The last product on the shelf stays there: nothing could be planned without it.', 'stocked');
+    }
+    if (known.version !== body.version || !updateProduct(db, body.product, body.stocked, body.version)) {
+      return stale(rowOf(known));
+    }
+    return ok(null);
+  });
 }
 
-export interface ProductImport {
+export interface ProductLines {
   readonly lines: readonly { readonly id: string; readonly name: string; readonly does: 'new' | 'changes' | 'same' }[];
+}
+
+export interface ProductImport extends ProductLines {
+  /** As it stands after the file was taken in; null where it was only looked at. */
   readonly catalogue: Catalogue | null;
+}
+
+/** What was taken in, with the catalogue as it then stands. */
+export function withCatalogue(db: Db, { lines }: ProductLines, taken: boolean): ServiceResult<ProductImport> {
+  if (!taken) return ok({ lines, catalogue: null });
+  const catalogue = loadCatalogue(db);
+  return catalogue.ok ? ok({ lines, catalogue: catalogue.value }) : catalogue;
 }
 
 /** Shows what a file would do, or does it: all of it or nothing. What is off the shelf stays off. */
 export function importProducts(
   db: Db,
   body: { readonly text: string; readonly commit: boolean },
-): ServiceResult<ProductImport> {
+): ServiceResult<ProductLines> {
   const read = readProductFile(body.text);
   if (!read.ok) {
     return {
@@ -103,29 +117,30 @@ export function importProducts(
       error: { code: 'invalid', message: 'The file cannot be taken in. Nothing was changed.', details: read.faults },
     };
   }
-  const known = new Map(allProducts(db).map((p) => [p.id, p]));
-  const lines = read.value.map((p) => {
-    const row = known.get(p.id);
-    return {
-      id: p.id,
-      name: p.name,
-      does: !row
-        ? ('new' as const)
-        : JSON.stringify(row.data.product) === JSON.stringify(p)
-          ? ('same' as const)
-          : ('changes' as const),
-    };
-  });
-  if (!body.commit) return ok({ lines, catalogue: null });
-  db.transaction((tx) => {
+  return atomically(db, () => {
+    const known = new Map(allProducts(db).map((p) => [p.id, p]));
+    const lines = read.value.map((p) => {
+      const row = known.get(p.id);
+      return {
+        id: p.id,
+        name: p.name,
+        does: !row
+          ? ('new' as const)
+          : JSON.stringify(row.data.product) === JSON.stringify(p)
+            ? ('same' as const)
+            : ('changes' as const),
+      };
+    });
+    if (!body.commit) return ok({ lines });
     for (const p of read.value) {
       const row = known.get(p.id);
-      if (!row) insertProduct(tx, p, true);
-      else if (JSON.stringify(row.data.product) !== JSON.stringify(p)) updateProduct(tx, p, row.stocked, row.version);
+      if (!row) insertProduct(db, p, true);
+      else if (JSON.stringify(row.data.product) !== JSON.stringify(p)) {
+        mustWrite(updateProduct(db, p, row.stocked, row.version), 'the product');
+      }
     }
+    return ok({ lines });
   });
-  const catalogue = loadCatalogue(db);
-  return catalogue.ok ? ok({ lines, catalogue: catalogue.value }) : catalogue;
 }
 
 export const exportProducts = (db: Db): string => writeProducts(allProducts(db).map((p) => p.data.product));
@@ -134,16 +149,16 @@ export const exportProducts = (db: Db): string => writeProducts(allProducts(db).
 export function saveWeights(
   db: Db,
   body: { readonly version: number; readonly weights: Weights },
-): ServiceResult<Catalogue> {
-  const studio = readStudio(db);
-  if (!studio) return notFound('studio');
-  const own = Object.fromEntries(
-    WEIGHT_NAMES.filter((n) => body.weights[n] !== SHIPPED_WEIGHTS[n]).map((n) => [n, body.weights[n]]),
-  );
-  const settings = { ...studio.settings, weights: Object.keys(own).length === 0 ? undefined : own };
-  if (studio.version !== body.version || !setSettings(db, settings, body.version)) {
+): ServiceResult<null> {
+  return atomically(db, () => {
+    const studio = readStudio(db);
+    if (!studio) return notFound('studio');
+    const own = Object.fromEntries(
+      WEIGHT_NAMES.filter((n) => body.weights[n] !== SHIPPED_WEIGHTS[n]).map((n) => [n, body.weights[n]]),
+    );
+    const settings = { ...studio.settings, weights: Object.keys(own).length === 0 ? undefined : own };
+    if (studio.version === body.version && setSettings(db, settings, body.version)) return ok(null);
     const newer = loadCatalogue(db);
     return stale(newer.ok ? newer.value : null);
-  }
-  return loadCatalogue(db);
+  });
 }

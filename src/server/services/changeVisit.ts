@@ -2,45 +2,62 @@
 // transaction; a stale version gets what is newer and changes nothing.
 
 import 'server-only';
-import { INSIDE, type Side, type ZoneId } from '../../core/anatomy';
+import { INSIDE, type ZoneId } from '../../core/anatomy';
 import { caseFaults } from '../../core/plan';
-import type { Db, DbOrTx } from '../db/openDatabase';
+import { ok } from '../../core/shared';
+import { atomically, mustWrite } from '../db/atomically';
+import type { Db } from '../db/openDatabase';
 import type { ChartData, Consult, Reading, ZoneRef } from '../db/schema';
-import { notFound, refused, stale, type ServiceError, type ServiceResult } from '../errors';
+import { notFound, refused, stale, type ServiceResult } from '../errors';
 import { readClient } from '../repos/clientRepo';
-import { chartsOf, dropChart, putChart, putReading, readVisit, updateVisit, type VisitRow } from '../repos/visitRepo';
-import { loadBench, partsOf, type Bench } from './bench';
+import {
+  chartsOf,
+  dropChart,
+  placeChart,
+  putChart,
+  putReading,
+  readingsOf,
+  readVisit,
+  updateVisit,
+  type VisitRow,
+} from '../repos/visitRepo';
+import { loadBench, partsOf } from './bench';
 import { bodyOf, chartOnSheet } from './chartOnSheet';
 import { judgedNow, overrideFault } from './consultRules';
 import { clientMarks, startingChart, zoneKeyOf, zonePasts } from './history';
 import { zoneRefFault } from './openVisit';
 import { buildCase, slabFits } from './planCase';
 
-type Failure = { readonly ok: false; readonly error: ServiceError };
+export interface Saved {
+  readonly version: number;
+}
 
-/** Runs a change on an open visit of the expected version and answers with the new bench. */
+/**
+ * Changes one document of an open visit. `version` is the version of the visit that the writer has seen: refused as
+ * stale, with what is newer, only where this very document was written since.
+ * @param write gives the columns of the visit to be written with the new version
+ */
 function change(
   db: Db,
   visitId: string,
-  version: number,
+  { version, writtenAt }: { readonly version: number; readonly writtenAt: (visit: VisitRow) => number },
   nowMs: number,
-  columns: Partial<VisitRow>,
-  write: (tx: DbOrTx, visit: VisitRow) => Failure | void,
-): ServiceResult<Bench> {
-  const visit = readVisit(db, visitId);
-  if (!visit) return notFound('visit');
-  if (visit.status === 'closed') return refused('The visit is closed; its record stands as it is.', 'visit');
-  const staleAnswer = (): Failure => {
-    const newer = loadBench(db, visitId, nowMs);
-    return stale(newer.ok ? newer.value : null);
-  };
-  if (visit.version !== version) return staleAnswer();
-  const failure = db.transaction((tx): Failure | void => {
-    const problem = write(tx, visit);
-    if (problem) return problem;
-    if (!updateVisit(tx, visitId, version, columns)) return staleAnswer();
+  write: (visit: VisitRow, next: number) => ServiceResult<Partial<VisitRow>>,
+): ServiceResult<Saved> {
+  return atomically(db, () => {
+    const visit = readVisit(db, visitId);
+    if (!visit) return notFound('visit');
+    if (visit.status === 'closed') return refused('The visit is closed; its record stands as it is.', 'visit');
+    if (writtenAt(visit) > version || version > visit.version) {
+      const newer = loadBench(db, visitId, nowMs);
+      return stale(newer.ok ? newer.value : null);
+    }
+    const next = visit.version + 1;
+    const written = write(visit, next);
+    if (!written.ok) return written;
+    mustWrite(updateVisit(db, visitId, visit.version, written.value), 'the visit');
+    return ok({ version: next });
   });
-  return failure ?? loadBench(db, visitId, nowMs);
 }
 
 /** Saves the consultation; a confirmed one keeps the rules and the answer that it was judged by. */
@@ -49,13 +66,15 @@ export function saveConsult(
   visitId: string,
   body: { version: number; consult: Consult },
   nowMs: number,
-): ServiceResult<Bench> {
-  const fault = overrideFault(db, body.consult);
-  if (fault) return fault;
-  const visit = readVisit(db, visitId);
-  const found = visit && partsOf(db, { ...visit, consult: body.consult });
-  const judged = found && body.consult.confirmedAtMs !== null ? judgedNow(found.parts, nowMs) : null;
-  return change(db, visitId, body.version, nowMs, { consult: { ...body.consult, judged } }, () => undefined);
+): ServiceResult<Saved> {
+  const seen = { version: body.version, writtenAt: (visit: VisitRow) => visit.consultVersion };
+  return change(db, visitId, seen, nowMs, (visit, next) => {
+    const fault = overrideFault(db, body.consult);
+    if (fault) return fault;
+    const found = partsOf(db, { ...visit, consult: body.consult });
+    const judged = found && body.consult.confirmedAtMs !== null ? judgedNow(found.parts, nowMs) : null;
+    return ok({ consult: { ...body.consult, judged }, consultVersion: next });
+  });
 }
 
 /** Sets which zones the visit has; charts of zones that stay are kept. */
@@ -64,24 +83,27 @@ export function setZones(
   visitId: string,
   body: { version: number; zones: readonly ZoneRef[] },
   nowMs: number,
-): ServiceResult<Bench> {
+): ServiceResult<Saved> {
   const fault = zoneRefFault(body.zones) ?? insideFault(body.zones);
   if (fault) return refused(fault, 'zones');
-  return change(db, visitId, body.version, nowMs, {}, (tx, visit) => {
-    const pasts = zonePasts(tx, visit.clientId, visit);
-    const marks = clientMarks(tx, visit.clientId, visitId);
-    const client = readClient(tx, visit.clientId);
+  const seen = { version: body.version, writtenAt: (visit: VisitRow) => visit.zonesVersion };
+  return change(db, visitId, seen, nowMs, (visit, next) => {
+    const pasts = zonePasts(db, visit.clientId, visit);
+    const marks = clientMarks(db, visit.clientId, visitId);
+    const client = readClient(db, visit.clientId);
     const fresh = (z: ZoneRef): ChartData => {
       const chart = startingChart(z.zone, pasts.get(zoneKeyOf(z)), visit.onDate, marks.get(zoneKeyOf(z)));
       return client ? chartOnSheet(z.zone, z.side, chart, bodyOf(client)) : chart;
     };
-    const kept = new Map(chartsOf(tx, visitId).map((c) => [`${c.zone}/${c.side}`, c]));
+    const kept = new Map(chartsOf(db, visitId).map((c) => [`${c.zone}/${c.side}`, c]));
     const wanted = new Set(body.zones.map(zoneKeyOf));
     // zones are checked on the way in
-    for (const [key, c] of kept) if (!wanted.has(key)) dropChart(tx, visitId, c.zone as ZoneId, c.side);
-    body.zones.forEach((z, place) =>
-      putChart(tx, visitId, z.zone, z.side, place, kept.get(zoneKeyOf(z))?.data ?? fresh(z)),
-    );
+    for (const [key, c] of kept) if (!wanted.has(key)) dropChart(db, visitId, c.zone as ZoneId, c.side);
+    body.zones.forEach((z, place) => {
+      if (kept.has(zoneKeyOf(z))) placeChart(db, visitId, z, place);
+      else putChart(db, visitId, z, { place, data: fresh(z), version: next });
+    });
+    return ok({ zonesVersion: next });
   });
 }
 
@@ -104,10 +126,12 @@ export function saveChart(
   target: ZoneTarget,
   body: { version: number; data: ChartData },
   nowMs: number,
-): ServiceResult<Bench> {
-  const row = chartsOf(db, visitId).find((c) => c.zone === target.zone && c.side === target.side);
-  if (!readVisit(db, visitId) || !row) return notFound('zone of this visit');
-  return change(db, visitId, body.version, nowMs, {}, (tx, visit) => {
+): ServiceResult<Saved> {
+  const chart = () => chartsOf(db, visitId).find((c) => c.zone === target.zone && c.side === target.side);
+  const seen = { version: body.version, writtenAt: () => chart()?.version ?? 0 };
+  return change(db, visitId, seen, nowMs, (visit, next) => {
+    const row = chart();
+    if (!row) return notFound('zone of this visit');
     const found = partsOf(db, visit);
     if (found) {
       const zones = found.parts.zones
@@ -125,7 +149,10 @@ export function saveChart(
         };
       }
     }
-    putChart(tx, visitId, row.zone as ZoneId, row.side, row.place, body.data); // zones are checked on the way in
+    // zones are checked on the way in
+    const ref = { zone: row.zone as ZoneId, side: row.side };
+    putChart(db, visitId, ref, { place: row.place, data: body.data, version: next });
+    return ok({});
   });
 }
 
@@ -135,10 +162,15 @@ export function saveReading(
   target: ZoneTarget,
   body: { version: number; data: Reading },
   nowMs: number,
-): ServiceResult<Bench> {
-  const row = chartsOf(db, visitId).find((c) => c.zone === target.zone && c.side === target.side);
-  if (!readVisit(db, visitId) || !row) return notFound('zone of this visit');
-  return change(db, visitId, body.version, nowMs, {}, (tx) =>
-    putReading(tx, visitId, row.zone as ZoneId, row.side as Side, body.data),
-  ); // zones are checked on the way in
+): ServiceResult<Saved> {
+  const isTarget = (r: { readonly zone: string; readonly side: string }): boolean =>
+    r.zone === target.zone && r.side === target.side;
+  const seen = { version: body.version, writtenAt: () => readingsOf(db, visitId).find(isTarget)?.version ?? 0 };
+  return change(db, visitId, seen, nowMs, (_, next) => {
+    const row = chartsOf(db, visitId).find(isTarget);
+    if (!row) return notFound('zone of this visit');
+    // zones are checked on the way in
+    putReading(db, visitId, { zone: row.zone as ZoneId, side: row.side }, body.data, next);
+    return ok({});
+  });
 }

@@ -5,7 +5,7 @@ import type { OpenDatabase } from '../db/openDatabase';
 import { upPlan } from '../db/upSteps';
 import type { ChartData } from '../db/schema';
 import { loadBench, partsOf, type Bench, type BenchZone } from './bench';
-import { saveChart, saveConsult } from './changeVisit';
+import { saveChart, saveConsult } from './asTablet';
 import { closeVisit } from './closeVisit';
 import { changeClient, loadClientCard } from './clients';
 import { openVisit } from './openVisit';

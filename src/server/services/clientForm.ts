@@ -6,13 +6,14 @@ import { randomUUID } from 'node:crypto';
 import { CONSENT_TEXT, consentTextOf } from '../../core/agreement';
 import { factsOfAnswers, FACT_WORDS, isAnswered, QUESTIONS, type Fact, type FoundFact } from '../../core/screening';
 import { ok, yearsBetween } from '../../core/shared';
+import { atomically, mustWrite } from '../db/atomically';
 import type { Db } from '../db/openDatabase';
 import type { CardFact, Consult, FormData, Signature, Spot } from '../db/schema';
 import { notFound, refused, stale, type ServiceResult } from '../errors';
 import { readClient, updateClient } from '../repos/clientRepo';
 import { formsOf, insertConsent, insertForm, notePins, readForm, updateForm, type FormRow } from '../repos/formRepo';
 import { readPeople, readPerson, readStudio, setPin } from '../repos/studioRepo';
-import { closedVisits, readVisit, updateVisit } from '../repos/visitRepo';
+import { lastVisitOn, readVisit, updateVisit, visitCount, type VisitRow } from '../repos/visitRepo';
 import { standingFacts } from './openVisit';
 import { hashPin, personOfPin, waitAfterMs } from './pin';
 
@@ -37,33 +38,34 @@ export function handOver(
   body: { readonly personId: string; readonly newPin?: string | undefined },
   nowMs: number,
 ): ServiceResult<{ readonly formId: string }> {
-  const visit = readVisit(db, visitId);
-  if (!visit) return notFound('visit');
-  if (visit.status === 'closed') return refused('The visit is closed; its record stands as it is.', 'visit');
-  const person = readPerson(db, body.personId);
-  if (!person) return notFound('person');
-  if (person.pinHash === null && body.newPin === undefined) {
-    return refused('Choose a PIN first: with it you take the tablet back.', 'newPin');
-  }
-  if (person.pinHash !== null && body.newPin !== undefined) {
-    return refused('A PIN is set already; it is changed in the studio’s settings.', 'newPin');
-  }
-  const [last] = formsOf(db, visitId);
-  const formId = last && last.state !== 'signed' ? last.id : randomUUID();
-  db.transaction((tx) => {
-    if (body.newPin !== undefined) setPin(tx, person.id, hashPin(body.newPin));
-    if (last && last.id === formId) updateForm(tx, formId, last.version, { state: 'filling', endedAtMs: null });
-    else {
-      insertForm(tx, {
-        id: formId,
-        visitId,
-        clientId: visit.clientId,
-        data: last ? { ...last.data, page: 0 } : EMPTY,
-        createdAtMs: nowMs,
-      });
+  return atomically(db, () => {
+    const visit = readVisit(db, visitId);
+    if (!visit) return notFound('visit');
+    if (visit.status === 'closed') return refused('The visit is closed; its record stands as it is.', 'visit');
+    const person = readPerson(db, body.personId);
+    if (!person) return notFound('person');
+    if (person.pinHash === null && body.newPin === undefined) {
+      return refused('Choose a PIN first: with it you take the tablet back.', 'newPin');
     }
+    if (person.pinHash !== null && body.newPin !== undefined) {
+      return refused('A PIN is set already; it is changed in the studio’s settings.', 'newPin');
+    }
+    const [last] = formsOf(db, visitId);
+    if (body.newPin !== undefined) setPin(db, person.id, hashPin(body.newPin));
+    if (last && last.state !== 'signed') {
+      mustWrite(updateForm(db, last.id, last.version, { state: 'filling', endedAtMs: null }), 'the form');
+      return ok({ formId: last.id });
+    }
+    const formId = randomUUID();
+    insertForm(db, {
+      id: formId,
+      visitId,
+      clientId: visit.clientId,
+      data: last ? { ...last.data, page: 0 } : EMPTY,
+      createdAtMs: nowMs,
+    });
+    return ok({ formId });
   });
-  return ok({ formId });
 }
 
 export interface ClientForm {
@@ -100,7 +102,7 @@ export function loadForm(db: Db, formId: string): ServiceResult<ClientForm> {
     on: visit.onDate,
     clientName: client.name,
     bornOn: client.bornOn,
-    lastOn: closedVisits(db, client.id)[0]?.onDate ?? null,
+    lastOn: lastVisitOn(db, client.id),
     standing: standingFacts(client.profile, visit.onDate).map((f) => ({ fact: f.fact, label: clientLabel(f.fact) })),
     consent: CONSENT_TEXT,
     studioName: readStudio(db)?.name ?? '',
@@ -112,12 +114,14 @@ export function saveForm(
   formId: string,
   body: { readonly version: number; readonly data: FormData },
 ): ServiceResult<{ readonly version: number }> {
-  const form = readForm(db, formId);
-  if (!form) return notFound('form');
-  if (form.state !== 'filling') return refused('This form is no longer open. What you wrote is kept.', 'state');
-  if (form.version !== body.version) return stale({ version: form.version, data: form.data });
-  db.transaction((tx) => updateForm(tx, formId, body.version, { data: body.data }));
-  return ok({ version: body.version + 1 });
+  return atomically(db, () => {
+    const form = readForm(db, formId);
+    if (!form) return notFound('form');
+    if (form.state !== 'filling') return refused('This form is no longer open. What you wrote is kept.', 'state');
+    if (form.version !== body.version) return stale({ version: form.version, data: form.data });
+    mustWrite(updateForm(db, formId, body.version, { data: body.data }), 'the form');
+    return ok({ version: body.version + 1 });
+  });
 }
 
 export interface SignForm {
@@ -182,57 +186,65 @@ export function signForm(
   body: SignForm,
   nowMs: number,
 ): ServiceResult<{ readonly version: number }> {
-  const form = readForm(db, formId);
-  const visit = form && readVisit(db, form.visitId);
-  const client = form && readClient(db, form.clientId);
-  if (!form || !visit || !client) return notFound('form');
-  if (form.state !== 'filling' || visit.status === 'closed') {
-    return refused('This form is no longer open. What you wrote is kept.', 'state');
-  }
-  if (form.version !== body.version) return stale({ version: form.version, data: form.data });
-  const returning = closedVisits(db, client.id).length > 0;
-  const fault = signFault(body, client.bornOn, returning, visit.onDate);
-  if (fault) return refused(fault[0], fault[1]);
-  const text = consentTextOf(body.textVersion) ?? CONSENT_TEXT;
-  const guardian = body.guardianSignature;
-  const standing: readonly CardFact[] = standingFacts(client.profile, visit.onDate);
-  const consent = { clientId: client.id, visitId: visit.id, textVersion: text.version, atMs: nowMs };
-  db.transaction((tx) => {
-    updateForm(tx, formId, body.version, { data: body.data, state: 'signed', endedAtMs: nowMs });
-    insertConsent(tx, {
-      ...consent,
-      id: randomUUID(),
-      words: text.paragraphs.join('\n'),
-      signedBy: 'client',
-      signerName: body.signerName,
-      signature: body.signature,
-    });
-    if (guardian) {
-      insertConsent(tx, {
-        ...consent,
-        id: randomUUID(),
-        words: [...text.paragraphs, text.guardian].join('\n'),
-        signedBy: 'guardian',
-        signerName: body.data.guardianName,
-        signature: guardian,
-      });
+  return atomically(db, () => {
+    const form = readForm(db, formId);
+    const visit = form && readVisit(db, form.visitId);
+    const client = form && readClient(db, form.clientId);
+    if (!form || !visit || !client) return notFound('form');
+    if (form.state !== 'filling' || visit.status === 'closed') {
+      return refused('This form is no longer open. What you wrote is kept.', 'state');
     }
-    updateVisit(tx, visit.id, visit.version, {
-      consult: mergedConsult(visit.consult, standing, body.data, visit.onDate, guardian !== null),
-    });
-    updateClient(tx, client.id, client.version, {
+    if (form.version !== body.version) return stale({ version: form.version, data: form.data });
+    const fault = signFault(body, client.bornOn, visitCount(db, client.id) > 0, visit.onDate);
+    if (fault) return refused(fault[0], fault[1]);
+    const signed = { data: body.data, state: 'signed' as const, endedAtMs: nowMs };
+    mustWrite(updateForm(db, formId, body.version, signed), 'the form');
+    putConsents(db, visit, body, nowMs);
+    const guardian = body.guardianSignature !== null;
+    const standing: readonly CardFact[] = standingFacts(client.profile, visit.onDate);
+    const consult = mergedConsult(visit.consult, standing, body.data, visit.onDate, guardian);
+    const heard = { consult, consultVersion: visit.version + 1 };
+    mustWrite(updateVisit(db, visit.id, visit.version, heard), 'the visit');
+    const card = {
       bornOn: client.bornOn ?? body.data.bornOn,
       profile: {
         ...client.profile,
         consentOn: visit.onDate,
         guardianConsentOn: guardian ? visit.onDate : client.profile.guardianConsentOn,
       },
-    });
+    };
+    mustWrite(updateClient(db, client.id, client.version, card), 'the card');
+    return ok({ version: body.version + 1 });
   });
-  return ok({ version: body.version + 1 });
 }
 
-/** Takes the tablet back with a practitioner's PIN; an unsigned form is kept as far as it was filled in. */
+/** Keeps the very words that were signed, with the signatures. */
+function putConsents(db: Db, visit: VisitRow, body: SignForm, nowMs: number): void {
+  const text = consentTextOf(body.textVersion) ?? CONSENT_TEXT;
+  const consent = { clientId: visit.clientId, visitId: visit.id, textVersion: text.version, atMs: nowMs };
+  insertConsent(db, {
+    ...consent,
+    id: randomUUID(),
+    words: text.paragraphs.join('\n'),
+    signedBy: 'client',
+    signerName: body.signerName,
+    signature: body.signature,
+  });
+  if (!body.guardianSignature) return;
+  insertConsent(db, {
+    ...consent,
+    id: randomUUID(),
+    words: [...text.paragraphs, text.guardian].join('\n'),
+    signedBy: 'guardian',
+    signerName: body.data.guardianName,
+    signature: body.guardianSignature,
+  });
+}
+
+/**
+ * Takes the tablet back with a practitioner's PIN; an unsigned form is kept as far as it was filled in. A wrong PIN is
+ * counted, so this refusal is written down too.
+ */
 export function takeBack(
   db: Db,
   formId: string,
@@ -255,9 +267,12 @@ export function takeBack(
       'pin',
     );
   }
-  db.transaction((tx) => {
-    notePins(tx, formId, 0, 0);
-    if (form.state === 'filling') updateForm(tx, formId, form.version, { state: 'taken-back', endedAtMs: nowMs });
+  return atomically(db, () => {
+    notePins(db, formId, 0, 0);
+    const now = readForm(db, formId);
+    if (now?.state === 'filling') {
+      mustWrite(updateForm(db, formId, now.version, { state: 'taken-back', endedAtMs: nowMs }), 'the form');
+    }
+    return ok({ visitId: form.visitId, personId });
   });
-  return ok({ visitId: form.visitId, personId });
 }

@@ -4,6 +4,7 @@
 import 'server-only';
 import { ok } from '../../core/shared';
 import type { Db } from '../db/openDatabase';
+import { workedOfClient, type WorkedRow } from '../repos/workedRepo';
 import { notFound, type ServiceResult } from '../errors';
 import {
   bookingsOfClient,
@@ -15,12 +16,14 @@ import {
 } from '../repos/clientRepo';
 import { consentsOf, formsOf, messagesOf, type ConsentRow, type MessageRow } from '../repos/formRepo';
 import { readPerson, readStudio } from '../repos/studioRepo';
-import { allVisits, careOf, chartsOf, journalOf, readingsOf, readPlan } from '../repos/visitRepo';
+import { allVisits, careOf, chartsOf, journalOf, readingsOf } from '../repos/visitRepo';
 
 export interface ClientRecord {
   readonly format: 'strickle-client-record';
   readonly version: 1;
   readonly studio: string;
+  /** IANA zone of the studio: its days are meant wherever an instant is given. */
+  readonly timeZone: string;
   readonly exportedAt: string;
   readonly client: ClientRow;
   readonly edits: readonly (Omit<ClientEditRow, 'personId'> & { readonly by: string })[];
@@ -34,10 +37,14 @@ export interface ClientRecord {
 export function clientRecord(db: Db, clientId: string, nowMs: number): ServiceResult<ClientRecord> {
   const client = readClient(db, clientId);
   if (!client) return notFound('client');
+  const worked = new Map<string, WorkedRow[]>();
+  for (const w of workedOfClient(db, clientId)) worked.set(w.visitId, [...(worked.get(w.visitId) ?? []), w]);
+  const { name = '', timeZone = 'UTC' } = readStudio(db) ?? {};
   return ok({
     format: 'strickle-client-record',
     version: 1,
-    studio: readStudio(db)?.name ?? '',
+    studio: name,
+    timeZone,
     exportedAt: new Date(nowMs).toISOString(),
     client,
     edits: editsOf(db, clientId).map(({ personId, ...e }) => ({
@@ -48,7 +55,6 @@ export function clientRecord(db: Db, clientId: string, nowMs: number): ServiceRe
     messages: messagesOf(db, clientId),
     bookings: bookingsOfClient(db, clientId),
     visits: allVisits(db, clientId).map((v) => {
-      const plan = v.planHash === null ? undefined : readPlan(db, v.planHash);
       return {
         id: v.id,
         onDate: v.onDate,
@@ -66,13 +72,12 @@ export function clientRecord(db: Db, clientId: string, nowMs: number): ServiceRe
           createdAtMs,
           endedAtMs,
         })),
-        worked:
-          plan?.zones.map(({ zone, side, choice, heat }) => ({
-            zone,
-            side,
-            choice,
-            targetC: heat?.workingC.target ?? null,
-          })) ?? [],
+        worked: (worked.get(v.id) ?? []).map(({ zone, side, product, way, touchC }) => ({
+          zone,
+          side,
+          choice: { product, way },
+          targetC: touchC,
+        })),
       };
     }),
   });

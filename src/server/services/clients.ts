@@ -13,12 +13,14 @@ import {
   type ClientRow,
 } from '../repos/clientRepo';
 import { consentsOf, messagesOf } from '../repos/formRepo';
-import { allVisits, chartsOf, closedVisits, readingsOf, readPlan, visitOfBooking } from '../repos/visitRepo';
+import { allVisits, chartsOfClient, closedVisits, readingsOfClient, visitOfBooking } from '../repos/visitRepo';
+import { workedOfClient } from '../repos/workedRepo';
 import { learnGrowth, observationsOf } from '../../core/hair';
 import { ZONES, type Side, type ZoneId } from '../../core/anatomy';
 import type { Mark } from '../../core/field';
 import { ok } from '../../core/shared';
 import { civilDateAt } from '../clock';
+import { atomically } from '../db/atomically';
 import type { Db } from '../db/openDatabase';
 import type { ClientProfile, Signature } from '../db/schema';
 import { notFound, refused, stale, type ServiceResult } from '../errors';
@@ -76,8 +78,10 @@ export interface ClientFields {
 
 export function createClient(db: Db, fields: ClientFields, nowMs: number): ServiceResult<{ readonly id: string }> {
   const id = randomUUID();
-  db.transaction((tx) => insertClient(tx, { id, ...fields, createdAtMs: nowMs }));
-  return ok({ id });
+  return atomically(db, () => {
+    insertClient(db, { id, ...fields, createdAtMs: nowMs });
+    return ok({ id });
+  });
 }
 
 /** Changes a card and writes down who changed what. */
@@ -87,17 +91,15 @@ export function changeClient(
   { version, ...fields }: ClientFields & { readonly version: number },
   personId: string | null,
   nowMs: number,
-): ServiceResult<ClientRow> {
-  const known = readClient(db, id);
-  if (!known) return notFound('client');
-  const changes = cardChanges(known, fields);
-  const written = db.transaction((tx) => {
-    if (!updateClient(tx, id, version, fields)) return false;
-    if (changes.length > 0) insertEdit(tx, { clientId: id, personId, atMs: nowMs, changes });
-    return true;
+): ServiceResult<{ readonly version: number }> {
+  return atomically(db, () => {
+    const known = readClient(db, id);
+    if (!known) return notFound('client');
+    if (!updateClient(db, id, version, fields)) return stale(known);
+    const changes = cardChanges(known, fields);
+    if (changes.length > 0) insertEdit(db, { clientId: id, personId, atMs: nowMs, changes });
+    return ok({ version: version + 1 });
   });
-  const now = readClient(db, id);
-  return written && now ? ok(now) : stale(now);
 }
 
 /** Puts a card away or takes it out again; nothing of the record is lost. */
@@ -107,26 +109,18 @@ export function archiveClient(
   body: { readonly version: number; readonly archived: boolean },
   personId: string | null,
   nowMs: number,
-): ServiceResult<ClientRow> {
-  const known = readClient(db, id);
-  if (!known) return notFound('client');
-  if (body.archived && bookingsOfClient(db, id).some((b) => b.status === 'booked' && b.startsAtMs > nowMs)) {
-    return refused('A visit is booked ahead: give it up first, then put the card away.', 'archived');
-  }
-  const written = db.transaction((tx) => {
-    if (!updateClient(tx, id, body.version, { archivedAtMs: body.archived ? nowMs : null })) return false;
-    insertEdit(tx, {
-      clientId: id,
-      personId,
-      atMs: nowMs,
-      changes: [
-        { field: 'card', from: body.archived ? 'in use' : 'put away', to: body.archived ? 'put away' : 'in use' },
-      ],
-    });
-    return true;
+): ServiceResult<{ readonly version: number }> {
+  return atomically(db, () => {
+    const known = readClient(db, id);
+    if (!known) return notFound('client');
+    if (body.archived && bookingsOfClient(db, id).some((b) => b.status === 'booked' && b.startsAtMs > nowMs)) {
+      return refused('A visit is booked ahead: give it up first, then put the card away.', 'archived');
+    }
+    if (!updateClient(db, id, body.version, { archivedAtMs: body.archived ? nowMs : null })) return stale(known);
+    const [from, to] = body.archived ? ['in use', 'put away'] : ['put away', 'in use'];
+    insertEdit(db, { clientId: id, personId, atMs: nowMs, changes: [{ field: 'card', from, to }] });
+    return ok({ version: body.version + 1 });
   });
-  const now = readClient(db, id);
-  return written && now ? ok(now) : stale(now);
 }
 
 export interface ClientCard {
@@ -226,21 +220,25 @@ export function loadClientCard(db: Db, id: string, nowMs: number): ServiceResult
       mark: { kind, at, radiusMm, ...(note ? { note } : {}), ...(since ? { since } : {}) },
     }));
   });
-  const visits = closedVisits(db, id).map((v) => {
-    const plan = v.planHash ? readPlan(db, v.planHash) : undefined;
-    const read = readingsOf(db, v.id).map((r) => r.data);
-    const [first] = plan?.zones.filter((z) => z.choice) ?? [];
+  const done = closedVisits(db, id);
+  const readings = readingsOfClient(db, id);
+  const charts = chartsOfClient(db, id);
+  const firstWorked = new Map([...workedOfClient(db, id)].reverse().map((w) => [w.visitId, w]));
+  const visits = done.map((v) => {
+    const read = (readings.get(v.id) ?? []).map((r) => r.data);
+    const first = firstWorked.get(v.id);
     return {
       id: v.id,
       on: v.onDate,
-      zones: chartsOf(db, v.id).map((c) => placeName(c.zone as ZoneId, c.side)),
-      product: first?.choice?.product ?? '',
-      targetC: first?.heat?.workingC.target ?? null, // zones are checked on the way in
+      zones: (charts.get(v.id) ?? []).map((c) => placeName(c.zone, c.side)),
+      product: first?.product ?? '',
+      targetC: first?.touchC ?? null,
       felt: read[0]?.heatFelt ?? null,
       tweezed: read.reduce((s, r) => s + r.tweezed, 0),
       notes: read.flatMap((r) => (r.note === '' ? [] : [r.note])),
     };
   });
+  const doneIds = new Set(done.map((v) => v.id));
   const ahead = bookingsOfClient(db, id)
     .filter((b) => b.status === 'booked' && b.startsAtMs > nowMs - 12 * 3_600_000)
     .reverse()
@@ -251,7 +249,7 @@ export function loadClientCard(db: Db, id: string, nowMs: number): ServiceResult
       zones: b.zones.map((z) => placeName(z.zone, z.side)),
       visitId: visitOfBooking(db, b.id)?.id ?? null,
     }))
-    .filter((b) => b.visitId === null || closedVisits(db, id).every((v) => v.id !== b.visitId));
+    .filter((b) => b.visitId === null || !doneIds.has(b.visitId));
   const notDone = allVisits(db, id).flatMap((v) =>
     v.endedAs === null
       ? []

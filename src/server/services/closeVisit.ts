@@ -4,12 +4,18 @@
 import 'server-only';
 import { randomUUID } from 'node:crypto';
 import { ok } from '../../core/shared';
+import { timeInWords } from '../clock';
+import { atomically, mustWrite } from '../db/atomically';
 import type { Db } from '../db/openDatabase';
 import { notFound, refused, stale, type ServiceResult } from '../errors';
-import { insertBooking, updateClient } from '../repos/clientRepo';
-import { putCare, readPlan, readVisit, updateVisit } from '../repos/visitRepo';
+import { shelvedPlan } from '../planning/planner';
+import { clashingBooking, insertBooking, updateClient } from '../repos/clientRepo';
+import { prunePlans } from '../repos/planRepo';
+import { readStudio } from '../repos/studioRepo';
+import { putCare, readVisit, updateVisit, type VisitRow } from '../repos/visitRepo';
+import { putWorked } from '../repos/workedRepo';
 import { loadBench, partsOf } from './bench';
-import { planCase } from './planCase';
+import { neededPlan, type CaseParts } from './planCase';
 import { standingAfter } from './standingAfter';
 
 export interface CloseVisit {
@@ -17,58 +23,94 @@ export interface CloseVisit {
   readonly next: { readonly startsAtMs: number; readonly minutes: number } | null;
 }
 
-export function closeVisit(
+export interface ClosedVisit {
+  readonly visitId: string;
+  readonly bookingId: string | null;
+}
+
+/** When the next visit cannot be; null where it can. */
+export function nextFault(
   db: Db,
-  visitId: string,
-  body: CloseVisit,
-  nowMs: number,
-): ServiceResult<{ readonly visitId: string; readonly bookingId: string | null }> {
-  const visit = readVisit(db, visitId);
-  const found = visit && partsOf(db, visit);
-  if (!visit || !found) return notFound('visit');
-  if (visit.status === 'closed') return refused('The visit is closed already.', 'visit');
-  if (visit.version !== body.version) {
-    const newer = loadBench(db, visitId, nowMs);
-    return stale(newer.ok ? newer.value : null);
-  }
-  if (body.next && body.next.startsAtMs <= nowMs) return refused('The next visit must lie ahead.', 'next.startsAtMs');
-  const { parts } = found;
-  const planned = planCase(db, parts, nowMs);
-  const fixed = visit.planHash === null ? undefined : readPlan(db, visit.planHash);
-  const [plan, hash] = fixed ? [fixed, visit.planHash ?? ''] : [planned.plan, planned.hash];
-  const bookingId = body.next ? randomUUID() : null;
-  const { client } = parts;
-  const lasting = standingAfter(client.profile.standing, visit.consult.facts, visit.onDate, 'done');
-  db.transaction((tx) => {
-    updateVisit(tx, visitId, body.version, {
-      status: 'closed',
-      closedAtMs: nowMs,
-      planHash: hash === '' ? null : hash,
-    });
-    putCare(
-      tx,
-      visitId,
-      plan.care.map((c) => ({ whenTold: c.when, fromH: c.fromH, toH: c.toH, text: c.text })),
-    );
-    updateClient(tx, client.id, client.version, {
-      profile: {
-        ...client.profile,
-        standing: lasting,
-        sensitivity: visit.consult.sensitivity,
-        consentOn: client.profile.consentOn ?? (visit.consult.consent ? visit.onDate : null),
-        guardianConsentOn: client.profile.guardianConsentOn ?? (visit.consult.guardianConsent ? visit.onDate : null),
-      },
-    });
-    if (body.next && bookingId) {
-      insertBooking(tx, {
-        id: bookingId,
-        clientId: client.id,
-        personId: visit.personId,
-        startsAtMs: body.next.startsAtMs,
-        minutes: body.next.minutes,
-        zones: parts.zones.map(({ zone, side }) => ({ zone, side })),
-      });
+  next: CloseVisit['next'],
+  { personId, nowMs }: { readonly personId: string; readonly nowMs: number },
+  path: string,
+): ServiceResult<never> | null {
+  if (!next) return null;
+  if (next.startsAtMs <= nowMs) return refused('The next visit must lie ahead.', path);
+  const taken = clashingBooking(db, { personId, ...next });
+  if (!taken) return null;
+  const timeZone = readStudio(db)?.timeZone ?? 'UTC';
+  const end = taken.startsAtMs + taken.minutes * 60_000;
+  return refused(
+    `That hour is taken: ${timeInWords(taken.startsAtMs, timeZone)} to ${timeInWords(end, timeZone)} is booked already.`,
+    path,
+  );
+}
+
+export function closeVisit(db: Db, visitId: string, body: CloseVisit, nowMs: number): ServiceResult<ClosedVisit> {
+  return atomically(db, () => {
+    const visit = readVisit(db, visitId);
+    const found = visit && partsOf(db, visit);
+    if (!visit || !found) return notFound('visit');
+    if (visit.status === 'closed') return refused('The visit is closed already.', 'visit');
+    if (visit.version !== body.version) {
+      const newer = loadBench(db, visitId, nowMs);
+      return stale(newer.ok ? newer.value : null);
     }
+    const fault = nextFault(db, body.next, { personId: visit.personId, nowMs }, 'next.startsAtMs');
+    if (fault) return fault;
+    const { parts } = found;
+    const owner = { kind: 'visit', id: visitId } as const;
+    const fixed = visit.planHash === null ? undefined : shelvedPlan(db, visit.planHash);
+    const planned = fixed
+      ? { plan: fixed, hash: visit.planHash ?? '' }
+      : neededPlan(db, parts, nowMs, { owner, priority: 'table' });
+    const closed = {
+      status: 'closed' as const,
+      closedAtMs: nowMs,
+      planHash: planned.hash === '' ? null : planned.hash,
+    };
+    mustWrite(updateVisit(db, visitId, body.version, closed), 'the visit');
+    putWorked(db, visitId, planned.plan);
+    putCare(
+      db,
+      visitId,
+      planned.plan.care.map((c) => ({ whenTold: c.when, fromH: c.fromH, toH: c.toH, text: c.text })),
+    );
+    writeCard(db, parts, visit);
+    // what it was worked by stays; what was tried on the way goes
+    prunePlans(db, owner, 0);
+    if (visit.bookingId !== null) prunePlans(db, { kind: 'booking', id: visit.bookingId }, 0);
+    return ok({ visitId, bookingId: body.next ? bookNext(db, parts, body.next) : null });
   });
-  return ok({ visitId, bookingId });
+}
+
+/** What the visit has shown of the client goes back to the card. */
+function writeCard(db: Db, { client }: CaseParts, visit: VisitRow): void {
+  const { profile } = client;
+  const { consult, onDate } = visit;
+  const written = updateClient(db, client.id, client.version, {
+    profile: {
+      ...profile,
+      standing: standingAfter(profile.standing, consult.facts, onDate, 'done'),
+      sensitivity: consult.sensitivity,
+      consentOn: profile.consentOn ?? (consult.consent ? onDate : null),
+      guardianConsentOn: profile.guardianConsentOn ?? (consult.guardianConsent ? onDate : null),
+    },
+  });
+  mustWrite(written, 'the card');
+}
+
+/** Books a next visit of the same zones with the same practitioner. */
+export function bookNext(db: Db, { client, person, zones }: CaseParts, next: NonNullable<CloseVisit['next']>): string {
+  const id = randomUUID();
+  insertBooking(db, {
+    id,
+    clientId: client.id,
+    personId: person.id,
+    startsAtMs: next.startsAtMs,
+    minutes: next.minutes,
+    zones: zones.map(({ zone, side }) => ({ zone, side })),
+  });
+  return id;
 }

@@ -10,7 +10,7 @@ import { bookingsOfClient, readBooking, readClient } from '../repos/clientRepo';
 import { consentsOf, messagesOf, readForm } from '../repos/formRepo';
 import { closedVisits, readVisit } from '../repos/visitRepo';
 import { loadBench, type Bench } from './bench';
-import { saveConsult } from './changeVisit';
+import { saveConsult } from './asTablet';
 import { handOver, loadForm, saveForm, signForm, takeBack } from './clientForm';
 import { clientRecord } from './clientRecord';
 import { archiveClient, changeClient, loadClientCard, searchClients } from './clients';

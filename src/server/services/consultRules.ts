@@ -14,10 +14,12 @@ import {
   type RuleSet,
 } from '../../core/screening';
 import { ok } from '../../core/shared';
+import { atomically } from '../db/atomically';
 import type { Db, DbOrTx } from '../db/openDatabase';
 import type { Consult, JudgedBy } from '../db/schema';
+import { civilDateAt } from '../clock';
 import { refused, type ServiceError, type ServiceResult } from '../errors';
-import { insertRuleChange, readPerson, ruleChangesOf, type RuleChangeRow } from '../repos/studioRepo';
+import { insertRuleChange, readPerson, readStudio, ruleChangesOf, type RuleChangeRow } from '../repos/studioRepo';
 import { buildCase, type CaseParts } from './planCase';
 
 export const changesOf = (db: DbOrTx): readonly RuleChange[] => ruleChangesOf(db).map(asChange);
@@ -46,13 +48,15 @@ export interface RulesPage {
     readonly waitDays: number | null;
     readonly reason: string;
     readonly by: string;
-    readonly atMs: number;
+    /** Civil date in the studio's zone. */
+    readonly on: string;
   }[];
 }
 
 /** The reference table as it stands, with what the studio has changed and why. */
 export function loadRules(db: Db): RulesPage {
   const set = currentRuleSet(db);
+  const timeZone = readStudio(db)?.timeZone ?? 'UTC';
   const shipped = new Map(referenceTable(SHIPPED_RULE_SET).map((r) => [r.code, r]));
   return {
     name: set.name,
@@ -74,32 +78,27 @@ export function loadRules(db: Db): RulesPage {
         outcome: c.outcome,
         waitDays: c.waitDays,
         reason: c.reason,
-        atMs: c.atMs,
+        on: civilDateAt(c.atMs, timeZone),
         by: c.personId === null ? '' : (readPerson(db, c.personId)?.name ?? ''),
       })),
   };
 }
 
 /** Writes one change; visits judged before keep the set they were judged by. */
-export function changeRule(
-  db: Db,
-  change: RuleChange,
-  personId: string | null,
-  nowMs: number,
-): ServiceResult<RulesPage> {
+export function changeRule(db: Db, change: RuleChange, personId: string | null, nowMs: number): ServiceResult<null> {
   const checked = checkRuleChange(change);
   if (!checked.ok) return refused(`${checked.error.message} Nothing was changed.`, checked.error.path);
-  db.transaction((tx) =>
-    insertRuleChange(tx, {
+  return atomically(db, () => {
+    insertRuleChange(db, {
       code: change.code,
       outcome: change.outcome ?? null,
       waitDays: change.waitDays ?? null,
       reason: change.reason.trim(),
       personId,
       atMs: nowMs,
-    }),
-  );
-  return ok(loadRules(db));
+    });
+    return ok(null);
+  });
 }
 
 /** The answer to be kept with a confirmed consultation. */

@@ -7,7 +7,7 @@ import { learnGrowth, observationsOf, typicalVisibleLength, type HairFlag, type 
 import { daysBetween } from '../../core/shared';
 import type { DbOrTx } from '../db/openDatabase';
 import type { ChartData, ChartMark, Reading } from '../db/schema';
-import { allVisits, chartsOf, closedVisits, readingsOf, type VisitRow } from '../repos/visitRepo';
+import { lastZones, lookedAtCharts, pastLengths, type VisitRow } from '../repos/visitRepo';
 
 export interface ZonePast {
   readonly last: ChartData;
@@ -19,24 +19,23 @@ export interface ZonePast {
 
 const keyOf = (zone: string, side: string): string => `${zone}/${side}`;
 
-/** Per zone, what closed visits before a date have left. */
-export function zonePasts(db: DbOrTx, clientId: string, before?: VisitRow): ReadonlyMap<string, ZonePast> {
-  const pasts = new Map<string, { last: ChartData; lastOn: string; lastReading: Reading | null; past: PastLength[] }>();
-  const closed = closedVisits(db, clientId).filter((v) => !before || v.onDate < before.onDate);
-  for (const visit of [...closed].reverse()) {
-    const read = new Map(readingsOf(db, visit.id).map((r) => [keyOf(r.zone, r.side), r.data]));
-    for (const chart of chartsOf(db, visit.id)) {
-      const key = keyOf(chart.zone, chart.side);
-      const known = pasts.get(key);
-      pasts.set(key, {
-        last: chart.data,
-        lastOn: visit.onDate,
-        lastReading: read.get(key) ?? null,
-        past: [...(known?.past ?? []), { on: visit.onDate, lengthMm: chart.data.hair.lengthMm }],
-      });
-    }
+/** Per zone, what closed visits of earlier days have left. */
+export function zonePasts(
+  db: DbOrTx,
+  clientId: string,
+  before?: Pick<VisitRow, 'onDate'>,
+): ReadonlyMap<string, ZonePast> {
+  const of = { clientId, beforeDate: before?.onDate };
+  const lengths = new Map<string, PastLength[]>();
+  for (const { zone, side, on, lengthMm } of pastLengths(db, of)) {
+    const key = keyOf(zone, side);
+    lengths.set(key, [...(lengths.get(key) ?? []), { on, lengthMm }]);
   }
-  return pasts;
+  const pasts = lastZones(db, of).map(({ zone, side, onDate, data, reading }): [string, ZonePast] => {
+    const key = keyOf(zone, side);
+    return [key, { last: data, lastOn: onDate, lastReading: reading, past: lengths.get(key) ?? [] }];
+  });
+  return new Map(pasts);
 }
 
 const roundHalf = (mm: number): number => Math.round(mm * 2) / 2;
@@ -54,18 +53,8 @@ const knownOn = (data: ChartData): KnownMarks => ({ marks: data.marks, onCm: dat
  * Marks that stay with the client, per zone: those of the latest chart that someone looked at, whether the visit was
  * done or put off.
  */
-export function clientMarks(db: DbOrTx, clientId: string, but?: string): ReadonlyMap<string, KnownMarks> {
-  const marks = new Map<string, KnownMarks>();
-  for (const visit of [...allVisits(db, clientId)].reverse()) {
-    if (visit.status !== 'closed' || visit.id === but) continue;
-    for (const chart of chartsOf(db, visit.id)) {
-      if (chart.data.confirmed || !marks.has(keyOf(chart.zone, chart.side))) {
-        marks.set(keyOf(chart.zone, chart.side), knownOn(chart.data));
-      }
-    }
-  }
-  return marks;
-}
+export const clientMarks = (db: DbOrTx, clientId: string, but?: string): ReadonlyMap<string, KnownMarks> =>
+  new Map(lookedAtCharts(db, clientId, but).map((c) => [keyOf(c.zone, c.side), knownOn(c.data)]));
 
 /** What changes from visit to visit is assessed anew; how the hair stands is expected again. */
 const LASTING_FLAGS: readonly HairFlag[] = ['flat', 'layers'];

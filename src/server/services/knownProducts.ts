@@ -5,7 +5,8 @@ import 'server-only';
 import { forbidsNew, type FoundFact } from '../../core/screening';
 import type { DbOrTx } from '../db/openDatabase';
 import type { ClientRow } from '../repos/clientRepo';
-import { closedVisits, readPlan } from '../repos/visitRepo';
+import { visitCount } from '../repos/visitRepo';
+import { workedOfClient } from '../repos/workedRepo';
 
 /**
  * Ids of known products; null where nothing forbids a new one, or where the earlier visits do not tell what was used.
@@ -13,8 +14,7 @@ import { closedVisits, readPlan } from '../repos/visitRepo';
 export function knownProducts(db: DbOrTx, client: ClientRow, facts: readonly FoundFact[]): readonly string[] | null {
   if (!forbidsNew(facts)) return null;
   const calm = client.profile.patchTests.filter((t) => t.result === 'calm').map((t) => t.product);
-  const visits = closedVisits(db, client.id);
-  const plans = visits.flatMap((v) => (v.planHash === null ? [] : (readPlan(db, v.planHash) ?? [])));
-  if (visits.length > 0 && plans.length === 0 && calm.length === 0) return null;
-  return [...new Set([...calm, ...plans.flatMap((p) => p.zones.flatMap((z) => z.choice?.product ?? []))])].sort();
+  const used = workedOfClient(db, client.id).map((w) => w.product);
+  if (used.length === 0 && calm.length === 0 && visitCount(db, client.id) > 0) return null;
+  return [...new Set([...calm, ...used])].sort();
 }

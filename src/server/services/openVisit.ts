@@ -6,13 +6,14 @@ import type { Side, ZoneId } from '../../core/anatomy';
 import { sidesOf, ZONES } from '../../core/anatomy';
 import { ok } from '../../core/shared';
 import { civilDateAt } from '../clock';
+import { atomically } from '../db/atomically';
 import type { Db } from '../db/openDatabase';
 import { ASKED_ONCE, type FoundFact } from '../../core/screening';
 import type { ClientProfile, Consult, ZoneRef } from '../db/schema';
 import { notFound, refused, type ServiceResult } from '../errors';
 import { readBooking, readClient, type ClientRow } from '../repos/clientRepo';
 import { readPeople, readPerson, readStudio } from '../repos/studioRepo';
-import { closedVisits, insertVisit, putChart, visitOfBooking } from '../repos/visitRepo';
+import { insertVisit, lastConsult, putChart, visitOfBooking } from '../repos/visitRepo';
 import { bodyOf, chartOnSheet } from './chartOnSheet';
 import { clientMarks, startingChart, zonePasts, zoneKeyOf } from './history';
 
@@ -66,13 +67,19 @@ export function zoneRefFault(zones: readonly { readonly zone: ZoneId; readonly s
   return keys.some((k, i) => keys.indexOf(k) < i) ? 'A zone is given twice.' : null;
 }
 
+/** Opens a visit; a booking has one, whoever asks for it and how often. */
 export function openVisit(db: Db, request: OpenVisit, nowMs: number): ServiceResult<{ readonly visitId: string }> {
+  return atomically(db, () => opened(db, request, nowMs));
+}
+
+function opened(db: Db, request: OpenVisit, nowMs: number): ServiceResult<{ readonly visitId: string }> {
   const studio = readStudio(db);
   if (!studio) return notFound('studio');
   const booking = request.bookingId === undefined ? undefined : readBooking(db, request.bookingId);
   if (request.bookingId !== undefined && !booking) return notFound('booking');
   const known = booking && visitOfBooking(db, booking.id);
   if (known) return ok({ visitId: known.id });
+  if (booking && booking.status !== 'booked') return refused('This booking was given up.', 'bookingId');
   const client = readClient(db, booking?.clientId ?? request.clientId ?? '');
   if (!client) return notFound('client');
   const personId = booking?.personId ?? request.personId ?? readPeople(db)[0]?.id ?? '';
@@ -83,33 +90,21 @@ export function openVisit(db: Db, request: OpenVisit, nowMs: number): ServiceRes
   const on = civilDateAt(booking?.startsAtMs ?? nowMs, studio.timeZone);
   const pasts = zonePasts(db, client.id);
   const marks = clientMarks(db, client.id);
+  const body = bodyOf(client);
   const visitId = randomUUID();
-  db.transaction((tx) => {
-    insertVisit(tx, {
-      id: visitId,
-      bookingId: booking?.id ?? null,
-      clientId: client.id,
-      personId,
-      onDate: on,
-      status: 'open',
-      consult: startingConsult(client, on, closedVisits(db, client.id)[0]?.consult),
-      createdAtMs: nowMs,
-    });
-    zones.forEach((z, place) =>
-      putChart(
-        tx,
-        visitId,
-        z.zone,
-        z.side,
-        place,
-        chartOnSheet(
-          z.zone,
-          z.side,
-          startingChart(z.zone, pasts.get(zoneKeyOf(z)), on, marks.get(zoneKeyOf(z))),
-          bodyOf(client),
-        ),
-      ),
-    );
+  insertVisit(db, {
+    id: visitId,
+    bookingId: booking?.id ?? null,
+    clientId: client.id,
+    personId,
+    onDate: on,
+    status: 'open',
+    consult: startingConsult(client, on, lastConsult(db, client.id)),
+    createdAtMs: nowMs,
+  });
+  zones.forEach((z, place) => {
+    const chart = startingChart(z.zone, pasts.get(zoneKeyOf(z)), on, marks.get(zoneKeyOf(z)));
+    putChart(db, visitId, z, { place, data: chartOnSheet(z.zone, z.side, chart, body), version: 1 });
   });
   return ok({ visitId });
 }

@@ -4,9 +4,10 @@ import 'server-only';
 import { randomUUID } from 'node:crypto';
 import { daysBetween, ok } from '../../core/shared';
 import { civilDateAt } from '../clock';
+import { atomically, mustWrite } from '../db/atomically';
 import type { Db } from '../db/openDatabase';
 import type { ClientProfile } from '../db/schema';
-import { notFound, refused, stale, type ServiceResult } from '../errors';
+import { notFound, refused, type ServiceResult } from '../errors';
 import { insertEdit, readClient, updateClient } from '../repos/clientRepo';
 import { readProducts, readStudio } from '../repos/studioRepo';
 import { cardChanges } from './cardChanges';
@@ -14,6 +15,10 @@ import { cardChanges } from './cardChanges';
 export type PatchTestAct =
   | { readonly lay: { readonly product: string; readonly place: string } }
   | { readonly read: { readonly id: string; readonly result: 'calm' | 'reacted' } };
+
+export interface PatchTestsNow {
+  readonly patchTests: ClientProfile['patchTests'];
+}
 
 function changed(profile: ClientProfile, act: PatchTestAct, on: string): ClientProfile | readonly [string, string] {
   if ('lay' in act) {
@@ -43,18 +48,17 @@ export function patchTest(
   act: PatchTestAct,
   personId: string | null,
   nowMs: number,
-): ServiceResult<{ readonly patchTests: ClientProfile['patchTests'] }> {
-  const client = readClient(db, clientId);
-  if (!client) return notFound('client');
-  if ('lay' in act && !readProducts(db).some((p) => p.id === act.lay.product)) {
-    return refused('No such product is in stock.', 'lay.product');
-  }
-  const profile = changed(client.profile, act, civilDateAt(nowMs, readStudio(db)?.timeZone ?? 'UTC'));
-  if (!('v' in profile)) return refused(profile[0], profile[1]);
-  const written = db.transaction((tx) => {
-    if (!updateClient(tx, clientId, client.version, { profile })) return false;
-    insertEdit(tx, { clientId, personId, atMs: nowMs, changes: cardChanges(client, { ...client, profile }) });
-    return true;
+): ServiceResult<PatchTestsNow> {
+  return atomically(db, () => {
+    const client = readClient(db, clientId);
+    if (!client) return notFound('client');
+    if ('lay' in act && !readProducts(db).some((p) => p.id === act.lay.product)) {
+      return refused('No such product is in stock.', 'lay.product');
+    }
+    const profile = changed(client.profile, act, civilDateAt(nowMs, readStudio(db)?.timeZone ?? 'UTC'));
+    if (!('v' in profile)) return refused(profile[0], profile[1]);
+    mustWrite(updateClient(db, clientId, client.version, { profile }), 'the card');
+    insertEdit(db, { clientId, personId, atMs: nowMs, changes: cardChanges(client, { ...client, profile }) });
+    return ok({ patchTests: profile.patchTests });
   });
-  return written ? ok({ patchTests: profile.patchTests }) : stale(null);
 }

@@ -3,15 +3,19 @@
 
 import { createHash } from 'node:crypto';
 import { ZONES, type Side, type ZoneId } from '../../core/anatomy';
-import { planMemory, planVisit, type ClientCase, type Plan, type VisitCase, type ZoneCase } from '../../core/plan';
+import { judgeCase, type ClientCase, type Plan, type VisitCase, type ZoneCase } from '../../core/plan';
 import { allowsThickness, type Product, type Way } from '../../core/products';
 import type { RuleChange } from '../../core/screening';
 import { yearsBetween } from '../../core/shared';
-import type { DbOrTx } from '../db/openDatabase';
+import type { Db } from '../db/openDatabase';
 import type { ChartData, Consult } from '../db/schema';
 import type { ClientRow } from '../repos/clientRepo';
 import type { PersonRow, StudioRow } from '../repos/studioRepo';
-import { keepPlan, readPlan } from '../repos/visitRepo';
+import type { PlanOwner } from '../repos/planRepo';
+import { enginesVersion } from '../planning/engines';
+import { knownFaults, makePlan, shelvedPlan, type PlanFault } from '../planning/planner';
+import type { Priority } from '../planning/planQueue';
+import { PlanWanted } from '../planning/planWanted';
 import { bodyOf, chartOnSheet } from './chartOnSheet';
 import type { ZonePast } from './history';
 
@@ -173,35 +177,66 @@ const EMPTY_PLAN = (on: string, currency: string): Plan => ({
   returnOn: null,
 });
 
-/** Raised whenever the engines change what they answer, so that kept plans are made anew. */
-const ENGINES = 14;
-
-/** Shared by all visits of this process: an answer at the consultation lays no strip anew. */
-const memory = planMemory();
-
 export interface PlannedCase {
+  /** The empty plan where there are faults, or where it is still coming. */
   readonly plan: Plan;
   readonly hash: string;
   /** Faults of meaning; then the plan is empty. */
-  readonly faults: readonly { readonly path: string; readonly message: string }[];
+  readonly faults: readonly PlanFault[];
+  /** Settles when the plan is on the shelf; null where it is there. */
+  readonly coming: Promise<void> | null;
+}
+
+export interface PlanUse {
+  readonly owner: PlanOwner;
+  readonly priority: Priority;
+}
+
+/** The case of these parts and the hash under which its plan lies: the engines, the products and every fact count. */
+export function caseOf(parts: CaseParts): { readonly visitCase: VisitCase; readonly hash: string } {
+  const visitCase = buildCase(parts);
+  const hash = createHash('sha256')
+    .update(JSON.stringify([enginesVersion(), parts.studio.currency, visitCase, parts.products]))
+    .digest('hex');
+  return { visitCase, hash };
 }
 
 /**
- * Plan of the parts, from the shelf or computed now. The field is left out: the chart computes it where it is drawn.
+ * Plan of the parts: from the shelf, or made. Where plans are made in threads a new one is coming, and the plan is empty
+ * until then. The field is left out: the chart computes it where it is drawn.
  */
-export function planCase(db: DbOrTx, parts: CaseParts, nowMs: number): PlannedCase {
+export function planCase(db: Db, parts: CaseParts, nowMs: number, use: PlanUse): PlannedCase {
   const { currency } = parts.studio;
-  if (parts.zones.length === 0) return { plan: EMPTY_PLAN(parts.on, currency), hash: '', faults: [] };
-  const visitCase = buildCase(parts);
-  const hash = createHash('sha256')
-    .update(JSON.stringify([ENGINES, currency, visitCase, parts.products]))
-    .digest('hex');
-  const kept = readPlan(db, hash);
-  if (kept) return { plan: kept, hash, faults: [] };
-  const made = planVisit(visitCase, { currency, catalogue: parts.products, memory });
-  if (!made.ok) return { plan: EMPTY_PLAN(parts.on, currency), hash: '', faults: made.error.details };
-  keepPlan(db, hash, made.value, nowMs);
-  return { plan: made.value, hash, faults: [] };
+  const empty = EMPTY_PLAN(parts.on, currency);
+  if (parts.zones.length === 0) return { plan: empty, hash: '', faults: [], coming: null };
+  const { visitCase, hash } = caseOf(parts);
+  const kept = shelvedPlan(db, hash);
+  if (kept) return { plan: kept, hash, faults: [], coming: null };
+  const job = { hash, visitCase, currency, catalogue: parts.products, ...use };
+  const faults = knownFaults(job);
+  if (faults.length > 0) return { plan: empty, hash: '', faults, coming: null };
+  const made = makePlan(db, job, nowMs);
+  switch (made.kind) {
+    case 'made':
+      return { plan: made.plan, hash, faults: [], coming: null };
+    case 'faults':
+      return { plan: empty, hash: '', faults: made.faults, coming: null };
+    case 'coming':
+      return { plan: { ...empty, screening: screeningOf(visitCase) }, hash, faults: [], coming: made.made };
+  }
+}
+
+/** What the screening says, which needs no planning. */
+export function screeningOf(visitCase: VisitCase): Plan['screening'] {
+  const { outcome, earliestOn, reasons, ruleSet } = judgeCase(visitCase);
+  return { outcome, earliestOn, reasons, ruleSet };
+}
+
+/** The same for a use case that cannot go on without it. */
+export function neededPlan(db: Db, parts: CaseParts, nowMs: number, use: PlanUse): PlannedCase {
+  const planned = planCase(db, parts, nowMs, use);
+  if (planned.coming) throw new PlanWanted(planned.coming);
+  return planned;
 }
 
 export const zoneName = (zone: ZoneId): string => ZONES[zone].name;

@@ -3,6 +3,7 @@
 import 'server-only';
 import type { Service } from '../../core/agreement';
 import { ok } from '../../core/shared';
+import { atomically } from '../db/atomically';
 import type { Db } from '../db/openDatabase';
 import type { StudioMoney } from '../db/schema';
 import { notFound, refused, stale, type ServiceResult } from '../errors';
@@ -32,15 +33,16 @@ export function loadPrices(db: Db): ServiceResult<PriceList> {
 export function savePrices(
   db: Db,
   body: { readonly version: number; readonly money: StudioMoney },
-): ServiceResult<PriceList> {
-  const studio = readStudio(db);
-  if (!studio) return notFound('studio');
-  const known = new Set(readServices(db).map((s) => s.id));
-  const strange = Object.keys(body.money.priceMinor).find((id) => !known.has(id));
-  if (strange !== undefined) return refused(`There is no service "${strange}".`, `money.priceMinor.${strange}`);
-  if (studio.version !== body.version || !setSettings(db, { ...studio.settings, money: body.money }, body.version)) {
+): ServiceResult<null> {
+  return atomically(db, () => {
+    const studio = readStudio(db);
+    if (!studio) return notFound('studio');
+    const known = new Set(readServices(db).map((s) => s.id));
+    const strange = Object.keys(body.money.priceMinor).find((id) => !known.has(id));
+    if (strange !== undefined) return refused(`There is no service "${strange}".`, `money.priceMinor.${strange}`);
+    const settings = { ...studio.settings, money: body.money };
+    if (studio.version === body.version && setSettings(db, settings, body.version)) return ok(null);
     const newer = loadPrices(db);
     return stale(newer.ok ? newer.value : null);
-  }
-  return loadPrices(db);
+  });
 }

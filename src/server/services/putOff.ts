@@ -8,19 +8,22 @@ import { judgeCase } from '../../core/plan';
 import { isStopped, postponeMessage, referralNote } from '../../core/screening';
 import { ok } from '../../core/shared';
 import { civilDateAt, dateAndTimeInWords, dateInWords, instantAt, wallTimeAt } from '../clock';
+import { atomically, mustWrite } from '../db/atomically';
 import type { Db } from '../db/openDatabase';
 import { notFound, refused, stale, type ServiceResult } from '../errors';
-import { bookingsBetween, cancelBooking, insertBooking, readBooking, updateClient } from '../repos/clientRepo';
+import { cancelBooking, clashingBooking, readBooking, updateClient } from '../repos/clientRepo';
 import { insertMessage } from '../repos/formRepo';
+import { prunePlans } from '../repos/planRepo';
+import type { JudgedBy } from '../db/schema';
 import { hasBegun } from '../../core/hands';
 import { journalOf, readVisit, updateVisit, type VisitRow } from '../repos/visitRepo';
 import { loadBench, partsOf } from './bench';
 import { judgedNow } from './consultRules';
-import { buildCase, planCase } from './planCase';
+import { buildCase, neededPlan, type CaseParts } from './planCase';
+import { bookNext, nextFault } from './closeVisit';
 import { standingAfter } from './standingAfter';
 import { zonesInWords } from './today';
 
-const DAY_MS = 86_400_000;
 const DEFAULT_MINUTES = 30;
 
 export interface PutOffProposal {
@@ -38,7 +41,8 @@ export interface PutOffProposal {
 function hairReadyOn(db: Db, visit: VisitRow, nowMs: number): string | null {
   const found = partsOf(db, visit);
   if (!found) return null;
-  const { plan } = planCase(db, found.parts, nowMs);
+  const owner = { kind: 'visit', id: visit.id } as const;
+  const { plan } = neededPlan(db, found.parts, nowMs, { owner, priority: 'visit' });
   const waits = plan.zones.map((z) => {
     if (z.options.some((o) => o.eligible)) return null;
     return (
@@ -61,13 +65,8 @@ export function proposePutOff(db: Db, visitId: string, nowMs: number): ServiceRe
   const { hour, minute } = booking ? wallTimeAt(booking.startsAtMs, studio.timeZone) : { hour: 10, minute: 0 };
   const minutes = booking?.minutes ?? DEFAULT_MINUTES;
   const isFree = (on: string): boolean => {
-    const start = instantAt(on, hour, minute, studio.timeZone);
-    return bookingsBetween(db, start - DAY_MS, start + DAY_MS).every(
-      (b) =>
-        b.personId !== person.id ||
-        b.startsAtMs + b.minutes * 60_000 <= start ||
-        b.startsAtMs >= start + minutes * 60_000,
-    );
+    const startsAtMs = instantAt(on, hour, minute, studio.timeZone);
+    return !clashingBooking(db, { personId: person.id, startsAtMs, minutes }, visit.bookingId ?? undefined);
   };
   const today = civilDateAt(nowMs, studio.timeZone);
   const earliestOn =
@@ -115,63 +114,61 @@ export interface PutOff {
   readonly post: boolean;
 }
 
+/** Why a visit cannot be put off as asked; null where it can. */
+function putOffFault(
+  body: PutOff,
+  { parts, judged, nowMs }: { readonly parts: CaseParts; readonly judged: JudgedBy; readonly nowMs: number },
+): ServiceResult<never> | null {
+  const { next } = body;
+  if (!next) return null;
+  const { timeZone } = parts.studio;
+  if (next.startsAtMs <= nowMs) return refused('The new time must lie ahead.', 'next.startsAtMs');
+  if (body.as === 'declined') return refused('A declined visit is not booked anew.', 'next');
+  if (judged.earliestOn !== null && civilDateAt(next.startsAtMs, timeZone) < judged.earliestOn) {
+    return refused(`Not before ${dateInWords(judged.earliestOn)}: the skin is not ready.`, 'next.startsAtMs');
+  }
+  if (judged.earliestOn === null && judged.reasons.some((r) => isStopped(r.outcome))) {
+    return refused('No date can be named yet: it waits for the doctor’s word.', 'next');
+  }
+  return null;
+}
+
 export function putOff(
   db: Db,
   visitId: string,
   body: PutOff,
   nowMs: number,
 ): ServiceResult<{ readonly bookingId: string | null }> {
-  const visit = readVisit(db, visitId);
-  const found = visit && partsOf(db, visit);
-  if (!visit || !found) return notFound('visit');
-  if (visit.status === 'closed') return refused('The visit is closed already.', 'visit');
-  if (hasBegun(journalOf(db, visitId))) return refused('Wax has been laid: the visit is ended under Return.', 'visit');
-  if (visit.version !== body.version) {
-    const newer = loadBench(db, visitId, nowMs);
-    return stale(newer.ok ? newer.value : null);
-  }
-  if (body.next && body.next.startsAtMs <= nowMs) return refused('The new time must lie ahead.', 'next.startsAtMs');
-  if (body.as === 'declined' && body.next) return refused('A declined visit is not booked anew.', 'next');
-  const { client } = found.parts;
-  const judged = judgedNow(found.parts, nowMs);
-  if (
-    body.next &&
-    judged.earliestOn !== null &&
-    civilDateAt(body.next.startsAtMs, found.parts.studio.timeZone) < judged.earliestOn
-  ) {
-    return refused(`Not before ${dateInWords(judged.earliestOn)}: the skin is not ready.`, 'next.startsAtMs');
-  }
-  if (body.next && judged.earliestOn === null && judged.reasons.some((r) => isStopped(r.outcome))) {
-    return refused('No date can be named yet: it waits for the doctor’s word.', 'next');
-  }
-  const bookingId = body.next ? randomUUID() : null;
-  db.transaction((tx) => {
-    updateVisit(tx, visitId, body.version, {
-      status: 'closed',
+  return atomically(db, () => {
+    const visit = readVisit(db, visitId);
+    const found = visit && partsOf(db, visit);
+    if (!visit || !found) return notFound('visit');
+    if (visit.status === 'closed') return refused('The visit is closed already.', 'visit');
+    if (hasBegun(journalOf(db, visitId)))
+      return refused('Wax has been laid: the visit is ended under Return.', 'visit');
+    if (visit.version !== body.version) {
+      const newer = loadBench(db, visitId, nowMs);
+      return stale(newer.ok ? newer.value : null);
+    }
+    const { parts } = found;
+    const judged = judgedNow(parts, nowMs);
+    const fault = putOffFault(body, { parts, judged, nowMs });
+    if (fault) return fault;
+    // its own hour is free again
+    if (visit.bookingId !== null) cancelBooking(db, visit.bookingId);
+    const taken = nextFault(db, body.next, { personId: visit.personId, nowMs }, 'next.startsAtMs');
+    if (taken) return taken;
+    const ended = {
+      status: 'closed' as const,
       endedAs: body.as,
       closedAtMs: nowMs,
       consult: { ...visit.consult, judged },
-    });
-    // what stopped this visit must be known at the next one
-    updateClient(tx, client.id, client.version, {
-      profile: {
-        ...client.profile,
-        standing: standingAfter(client.profile.standing, visit.consult.facts, visit.onDate, 'not-done'),
-      },
-    });
-    if (visit.bookingId !== null) cancelBooking(tx, visit.bookingId);
-    if (body.next && bookingId) {
-      insertBooking(tx, {
-        id: bookingId,
-        clientId: visit.clientId,
-        personId: visit.personId,
-        startsAtMs: body.next.startsAtMs,
-        minutes: body.next.minutes,
-        zones: found.parts.zones.map(({ zone, side }) => ({ zone, side })),
-      });
-    }
+    };
+    mustWrite(updateVisit(db, visitId, body.version, ended), 'the visit');
+    keepHeard(db, parts, visit);
+    prunePlans(db, { kind: 'visit', id: visitId }, 0);
     if (body.words.trim() !== '') {
-      insertMessage(tx, {
+      insertMessage(db, {
         id: randomUUID(),
         clientId: visit.clientId,
         visitId,
@@ -181,6 +178,13 @@ export function putOff(
         postedAtMs: body.post ? nowMs : null,
       });
     }
+    return ok({ bookingId: body.next ? bookNext(db, parts, body.next) : null });
   });
-  return ok({ bookingId });
+}
+
+/** What stopped this visit must be known at the next one. */
+function keepHeard(db: Db, { client }: CaseParts, { consult, onDate }: VisitRow): void {
+  const { profile } = client;
+  const standing = standingAfter(profile.standing, consult.facts, onDate, 'not-done');
+  mustWrite(updateClient(db, client.id, client.version, { profile: { ...profile, standing } }), 'the card');
 }

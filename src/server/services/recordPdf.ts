@@ -7,6 +7,7 @@ import PDFDocument from 'pdfkit';
 import { howMuchInWords } from '../../core/agreement';
 import { ZONES, type ZoneId } from '../../core/anatomy';
 import { FACT_WORDS, type FoundFact } from '../../core/screening';
+import { civilDateAt } from '../clock';
 import type { CardFact, ChartData, Consult, Reading, Signature } from '../db/schema';
 import type { ClientRecord } from './clientRecord';
 
@@ -15,7 +16,6 @@ const INK = '#2A211A';
 const SECOND = '#6B5D50';
 const SIGNATURE_PT = { width: 180, height: 60 } as const;
 
-const day = (atMs: number): string => new Date(atMs).toISOString().slice(0, 10);
 const factWords = (f: FoundFact | CardFact): string =>
   [
     FACT_WORDS[f.fact],
@@ -134,12 +134,13 @@ export function recordPdf(record: ClientRecord): Promise<Buffer> {
   });
   const { client } = record;
   const { profile } = client;
+  const day = (atMs: number): string => civilDateAt(atMs, record.timeZone);
   page.heading(client.name, 18);
   page.line(
     [client.byline, client.bornOn ? `born ${client.bornOn}` : '', client.phone].filter(Boolean).join(' · '),
     true,
   );
-  page.line(`${record.studio}, record as of ${record.exportedAt.slice(0, 10)}. Confidential.`, true);
+  page.line(`${record.studio}, record as of ${day(Date.parse(record.exportedAt))}. Confidential.`, true);
   page.heading('Card');
   page.line(
     `Sensitivity ${profile.sensitivity} of 5, ${profile.skin} skin${profile.ingrownProne ? ', prone to ingrown hair' : ''}.`,

@@ -6,7 +6,7 @@ import { readClient } from '../repos/clientRepo';
 import { readVisit } from '../repos/visitRepo';
 import { appendJournal } from './appendJournal';
 import { loadBench, type Bench } from './bench';
-import { saveChart, saveConsult, setZones } from './changeVisit';
+import { saveChart, saveConsult, setZones } from './asTablet';
 import { changeClient, createClient, loadClientCard, searchClients } from './clients';
 import { closeVisit } from './closeVisit';
 import { openVisit } from './openVisit';
@@ -30,6 +30,15 @@ const opened = (client: string): { id: string; bench: Bench } => {
   const { visitId } = value(openVisit(open.db, { bookingId: `demo-booking-${client}` }, NOW));
   return { id: visitId, bench: value(loadBench(open.db, visitId, NOW)) };
 };
+
+/** The same with the consultation confirmed. */
+const confirmed = (client: string): { id: string; bench: Bench } => {
+  const { id, bench } = opened(client);
+  const consult = { ...bench.visit.consult, consent: true, confirmedAtMs: NOW };
+  return { id, bench: value(saveConsult(open.db, id, { version: bench.visit.version, consult }, NOW)) };
+};
+const wristOf = (plan: Bench['plan']) =>
+  ({ id: 'wrist', atMs: NOW, kind: 'wrist', product: plan.zones[0]?.choice?.product ?? '' }) as const;
 
 describe('the demo studio', () => {
   it('is the same for the same day, has a dozen clients, and refuses a second load', () => {
@@ -128,31 +137,71 @@ describe('a visit', () => {
       ),
     ).toBe('invalid');
   });
-  it('writes an event once, keeps it from other visits, and holds the plan once wax is laid', () => {
-    const first = opened('ottilie');
-    const second = opened('corwin');
-    const strip = first.bench.plan.zones[0]?.strips[0]?.id ?? '';
-    const laid = { id: 'one', atMs: NOW, kind: 'laid', strip } as const;
-    value(appendJournal(open.db, first.id, [laid], NOW));
-    expect(value(appendJournal(open.db, first.id, [laid], NOW)).journal).toHaveLength(1);
-    expect(code(appendJournal(open.db, second.id, [laid], NOW))).toBe('refused');
+  it('writes an act once, keeps it from other visits, and holds the plan once wax is laid', () => {
+    const first = confirmed('ottilie');
+    const second = confirmed('corwin');
+    const { plan, planHash } = first.bench;
+    const laid = { id: 'one', atMs: NOW, kind: 'laid', strip: plan.zones[0]?.strips[0]?.id ?? '' } as const;
+    const acts = { events: [wristOf(plan), laid], plan: planHash };
+    value(appendJournal(open.db, first.id, acts, NOW));
+    expect(value(appendJournal(open.db, first.id, acts, NOW)).entries).toHaveLength(2);
+    const elsewhere = { events: [laid], plan: second.bench.planHash };
+    expect(code(appendJournal(open.db, second.id, elsewhere, NOW))).toBe('refused');
     const [zone] = first.bench.zones;
     if (!zone) throw new Error('a zone');
-    const after = value(
-      saveChart(
-        open.db,
-        first.id,
-        zone,
-        { version: 1, data: { ...zone.data, product: 'sugar-firm', way: 'moulded', reason: 'x' } },
-        NOW,
-      ),
-    );
-    expect(after.plan.zones).toEqual(first.bench.plan.zones);
-    const free = value(
-      appendJournal(open.db, first.id, [{ id: 'two', atMs: NOW + 1, kind: 'undo', undoes: 'one' }], NOW),
-    );
-    expect(free.journal).toHaveLength(2);
+    const version = first.bench.visit.version;
+    const sugar = { ...zone.data, product: 'sugar-firm', way: 'moulded', reason: 'x' };
+    const after = value(saveChart(open.db, first.id, zone, { version, data: sugar }, NOW));
+    expect(after.plan.zones).toEqual(plan.zones);
+    expect(after.planHash).toBe(planHash);
+    const undo = { id: 'two', atMs: NOW + 1, kind: 'undo', undoes: 'one' } as const;
+    const [{ seq = 0 } = {}] = value(appendJournal(open.db, first.id, { events: [], plan: planHash }, NOW)).entries;
+    const free = value(appendJournal(open.db, first.id, { events: [undo], plan: planHash, after: seq }, NOW));
+    expect(free.entries.map((e) => e.event.id)).toEqual(['one', 'two']);
     expect(value(loadBench(open.db, first.id, NOW)).plan.zones[0]?.choice?.product).toBe('sugar-firm');
+  });
+  it('refuses an act noted differently before, wax on a visit not confirmed, and wax by a plan that is no longer', () => {
+    const { id, bench } = opened('ottilie');
+    const { plan, planHash } = bench;
+    const wrist = wristOf(plan);
+    value(appendJournal(open.db, id, { events: [wrist], plan: planHash }, NOW));
+    const other = { events: [{ ...wrist, atMs: NOW + 5 }], plan: planHash };
+    expect(code(appendJournal(open.db, id, other, NOW))).toBe('refused');
+    const laid = { id: 'one', atMs: NOW, kind: 'laid', strip: plan.zones[0]?.strips[0]?.id ?? '' } as const;
+    expect(code(appendJournal(open.db, id, { events: [laid], plan: planHash }, NOW))).toBe('refused');
+    const sure = confirmed('ottilie');
+    const [zone] = sure.bench.zones;
+    if (!zone) throw new Error('a zone');
+    const sugar = { ...zone.data, product: 'sugar-firm', way: 'moulded', reason: 'x' };
+    value(saveChart(open.db, id, zone, { version: sure.bench.visit.version, data: sugar }, NOW));
+    const seen = { events: [laid], plan: sure.bench.planHash };
+    expect(appendJournal(open.db, id, seen, NOW)).toMatchObject({
+      ok: false,
+      error: { code: 'plan-changed', newer: { plan: { zones: [{ choice: { product: 'sugar-firm' } }, {}] } } },
+    });
+    expect(readVisit(open.db, id)?.planHash).toBeNull();
+  });
+  it('takes no wax where the screening stops the visit', () => {
+    const { id, bench } = opened('ottilie');
+    const facts = [...bench.visit.consult.facts, { fact: 'retinoid-oral' as const }];
+    const consult = { ...bench.visit.consult, facts, confirmedAtMs: NOW };
+    value(saveConsult(open.db, id, { version: bench.visit.version, consult }, NOW));
+    const acts = [wristOf(bench.plan), { id: 'one', atMs: NOW, kind: 'laid', strip: 'x' } as const];
+    expect(appendJournal(open.db, id, { events: acts, plan: bench.planHash }, NOW)).toMatchObject({
+      error: { code: 'refused', message: 'The screening stops this visit: no wax today.' },
+    });
+  });
+  it('is changed by two tablets in different places without a conflict, in the same place with one', () => {
+    const { id, bench } = opened('ottilie');
+    const [left, right] = bench.zones;
+    if (!left || !right) throw new Error('two zones');
+    const { version } = bench.visit;
+    value(saveChart(open.db, id, left, { version, data: { ...left.data, marks: [] } }, NOW));
+    value(saveChart(open.db, id, right, { version, data: { ...right.data, marks: [] } }, NOW));
+    value(saveConsult(open.db, id, { version, consult: { ...bench.visit.consult, sensitivity: 4 } }, NOW));
+    expect(code(saveChart(open.db, id, left, { version, data: left.data }, NOW))).toBe('stale');
+    const ahead = { version: version + 100, data: left.data };
+    expect(code(saveChart(open.db, id, left, ahead, NOW))).toBe('stale');
   });
   it('closes with its plan, care, card and next booking, all or nothing', () => {
     const { id, bench } = opened('ottilie');
@@ -173,6 +222,12 @@ describe('a visit', () => {
       ),
     );
     expect(closed.bookingId).not.toBeNull();
+    // the same hour of the same practitioner is taken from then on
+    const other = opened('corwin');
+    const taken = { startsAtMs: NOW + 30 * 86_400_000 + 39 * 60_000, minutes: 20 };
+    const refusal = closeVisit(open.db, other.id, { version: other.bench.visit.version, next: taken }, NOW);
+    expect(refusal).toMatchObject({ error: { code: 'refused', details: [{ path: 'next.startsAtMs' }] } });
+    expect(readVisit(open.db, other.id)?.status).toBe('open');
     const record = readVisit(open.db, id);
     expect(record).toMatchObject({ status: 'closed' });
     expect(record?.planHash).not.toBeNull();

@@ -17,7 +17,7 @@ import { feltBefore } from './feltBefore';
 import { knownProducts } from './knownProducts';
 import { clientMarks, startingChart, zoneKeyOf, zonePasts } from './history';
 import { startingConsult } from './openVisit';
-import { planCase, zoneName } from './planCase';
+import { planCase, zoneName, type PlannedCase } from './planCase';
 
 export interface TodayVisit {
   readonly bookingId: string;
@@ -32,6 +32,8 @@ export interface TodayVisit {
   readonly product: string;
   readonly parts: Plan['time']['parts'];
   readonly words: readonly { readonly text: string; readonly weight: 'stop' | 'note' }[];
+  /** True while its plan is being made: parts, words and tray come with it. */
+  readonly isComing: boolean;
   readonly tray: readonly { readonly item: string; readonly amount: number; readonly unit: string }[];
 }
 
@@ -62,9 +64,11 @@ function forecast(
   studio: StudioRow,
   visit: VisitRow | undefined,
   nowMs: number,
-): Plan | undefined {
+): PlannedCase | undefined {
   const known = visit && partsOf(db, visit);
-  if (known) return planCase(db, known.parts, nowMs).plan;
+  if (visit && known) {
+    return planCase(db, known.parts, nowMs, { owner: { kind: 'visit', id: visit.id }, priority: 'day' });
+  }
   const person = readPerson(db, booking.personId);
   if (!person) return undefined;
   const on = civilDateAt(booking.startsAtMs, studio.timeZone);
@@ -92,7 +96,8 @@ function forecast(
       heatFelt: feltBefore(db, client.id),
     },
     nowMs,
-  ).plan;
+    { owner: { kind: 'booking', id: booking.id }, priority: 'day' },
+  );
 }
 
 function wordsFor(plan: Plan | undefined, client: ClientRow, on: string): TodayVisit['words'] {
@@ -124,7 +129,9 @@ function lineOf(db: Db, booking: BookingRow, studio: StudioRow, nowMs: number): 
   const client = readClient(db, booking.clientId);
   if (!client) return [];
   const visit = visitOfBooking(db, booking.id);
-  const plan = forecast(db, booking, client, studio, visit, nowMs);
+  const planned = forecast(db, booking, client, studio, visit, nowMs);
+  const isComing = planned?.coming != null;
+  const plan = isComing ? undefined : planned?.plan;
   const events = visit && visit.status === 'open' ? journalOf(db, visit.id) : [];
   const chosen = [...new Set(plan?.zones.flatMap((z) => (z.choice ? [z.choice.product] : [])) ?? [])];
   const products = readProducts(db)
@@ -144,6 +151,7 @@ function lineOf(db: Db, booking: BookingRow, studio: StudioRow, nowMs: number): 
       product: products.join(', '),
       parts: plan?.time.parts ?? { prepareMin: 0, layPullMin: 0, readMin: 0, finishMin: 0, turnoverMin: 0 },
       words: visit?.status === 'closed' ? [] : wordsFor(plan, client, civilDateAt(booking.startsAtMs, studio.timeZone)),
+      isComing,
       tray: plan?.materials.map(({ item, amount, unit }) => ({ item, amount, unit })) ?? [],
     },
   ];

@@ -1,10 +1,15 @@
 import { moneyRequest } from '@/formats/requests';
 import { getDb } from '@/server/db/client';
-import { savePrices } from '@/server/services/prices';
-import { handle, toResponse } from '@/server/toResponse';
+import { route } from '@/server/http/route';
+import { write } from '@/server/http/write';
+import { loadPrices, savePrices, type PriceList } from '@/server/services/prices';
 
-export function PUT(request: Request): Promise<Response> {
-  return handle<Parameters<typeof savePrices>[1]>(request, moneyRequest, (body) =>
-    toResponse(savePrices(getDb(), body)),
-  );
-}
+export const { GET, POST, PUT, PATCH, DELETE } = route({
+  PUT: (request) =>
+    write<Parameters<typeof savePrices>[1], null, PriceList>(request, {
+      db: getDb(),
+      schema: moneyRequest,
+      run: (body) => savePrices(getDb(), body),
+      answer: () => loadPrices(getDb()),
+    }),
+});

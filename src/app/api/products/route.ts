@@ -1,10 +1,15 @@
 import { productRequest } from '@/formats/requests';
 import { getDb } from '@/server/db/client';
-import { saveProduct } from '@/server/services/catalogue';
-import { handle, toResponse } from '@/server/toResponse';
+import { route } from '@/server/http/route';
+import { write } from '@/server/http/write';
+import { loadCatalogue, saveProduct, type Catalogue } from '@/server/services/catalogue';
 
-export function PUT(request: Request): Promise<Response> {
-  return handle<Parameters<typeof saveProduct>[1]>(request, productRequest, (body) =>
-    toResponse(saveProduct(getDb(), body)),
-  );
-}
+export const { GET, POST, PUT, PATCH, DELETE } = route({
+  PUT: (request) =>
+    write<Parameters<typeof saveProduct>[1], null, Catalogue>(request, {
+      db: getDb(),
+      schema: productRequest,
+      run: (body) => saveProduct(getDb(), body),
+      answer: () => loadCatalogue(getDb()),
+    }),
+});

@@ -2,6 +2,7 @@
 
 import { sql } from 'drizzle-orm';
 import { check, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { json } from '../json';
 import type { ClientProfile, ZoneRef } from './documents';
 import { people } from './studio';
 
@@ -15,7 +16,7 @@ export const clients = sqliteTable(
     bornOn: text('born_on'),
     phone: text('phone').notNull().default(''),
     note: text('note').notNull().default(''),
-    profile: text('profile', { mode: 'json' }).$type<ClientProfile>().notNull(),
+    profile: json<ClientProfile>()('profile').notNull(),
     createdAtMs: integer('created_at_ms').notNull(),
     /** Put away: no longer found by default; the record stays whole. */
     archivedAtMs: integer('archived_at_ms'),
@@ -36,7 +37,7 @@ export const bookings = sqliteTable(
       .references(() => people.id),
     startsAtMs: integer('starts_at_ms').notNull(),
     minutes: integer('minutes').notNull(),
-    zones: text('zones', { mode: 'json' }).$type<readonly ZoneRef[]>().notNull(),
+    zones: json<readonly ZoneRef[]>()('zones').notNull(),
     status: text('status', { enum: ['booked', 'cancelled', 'missed'] })
       .notNull()
       .default('booked'),
@@ -60,9 +61,8 @@ export const clientEdits = sqliteTable(
       .references(() => clients.id),
     personId: text('person_id').references(() => people.id),
     atMs: integer('at_ms').notNull(),
-    changes: text('changes', { mode: 'json' })
-      .$type<readonly { readonly field: string; readonly from: string; readonly to: string }[]>()
-      .notNull(),
+    changes:
+      json<readonly { readonly field: string; readonly from: string; readonly to: string }[]>()('changes').notNull(),
   },
   (t) => [index('client_edits_client').on(t.clientId, t.seq)],
 );

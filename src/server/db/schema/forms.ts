@@ -2,6 +2,7 @@
 
 import { sql } from 'drizzle-orm';
 import { check, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { json } from '../json';
 import { clients } from './clients';
 import type { FormData, Signature } from './documents';
 import { visits } from './visits';
@@ -20,7 +21,7 @@ export const forms = sqliteTable(
     state: text('state', { enum: ['filling', 'signed', 'taken-back'] })
       .notNull()
       .default('filling'),
-    data: text('data', { mode: 'json' }).$type<FormData>().notNull(),
+    data: json<FormData>()('data').notNull(),
     createdAtMs: integer('created_at_ms').notNull(),
     endedAtMs: integer('ended_at_ms'),
     /** Wrong PINs in a row on this form, and until when none is taken. */
@@ -49,7 +50,7 @@ export const consents = sqliteTable(
     words: text('words').notNull(),
     signedBy: text('signed_by', { enum: ['client', 'guardian'] }).notNull(),
     signerName: text('signer_name').notNull(),
-    signature: text('signature', { mode: 'json' }).$type<Signature>().notNull(),
+    signature: json<Signature>()('signature').notNull(),
     atMs: integer('at_ms').notNull(),
   },
   (t) => [

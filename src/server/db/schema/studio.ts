@@ -2,6 +2,7 @@
 
 import { sql } from 'drizzle-orm';
 import { check, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { json } from '../json';
 import type { Product } from '../../../core/products';
 import type { StudioSettings, ZoneRef } from './documents';
 
@@ -13,7 +14,7 @@ export const studio = sqliteTable(
     /** IANA zone of the studio's wall clock. */
     timeZone: text('time_zone').notNull(),
     currency: text('currency').notNull(),
-    settings: text('settings', { mode: 'json' }).$type<StudioSettings>().notNull(),
+    settings: json<StudioSettings>()('settings').notNull(),
     version: integer('version').notNull().default(1),
   },
   (t) => [check('studio_single', sql`${t.id} = 1`)],
@@ -34,7 +35,7 @@ export const people = sqliteTable(
 
 export const products = sqliteTable('products', {
   id: text('id').primaryKey(),
-  data: text('data', { mode: 'json' }).$type<{ v: 1; product: Product }>().notNull(),
+  data: json<{ v: 1; product: Product }>()('data').notNull(),
   stocked: integer('stocked', { mode: 'boolean' }).notNull().default(true),
   version: integer('version').notNull().default(1),
 });
@@ -43,7 +44,7 @@ export const services = sqliteTable('services', {
   id: text('id').primaryKey(),
   name: text('name').notNull(),
   says: text('says').notNull(),
-  zones: text('zones', { mode: 'json' }).$type<readonly ZoneRef[]>().notNull(),
+  zones: json<readonly ZoneRef[]>()('zones').notNull(),
   place: integer('place').notNull(),
   active: integer('active', { mode: 'boolean' }).notNull().default(true),
 });

@@ -1,18 +1,30 @@
 // A visit, its charts, its plan, the journal of the table, what was read, and the care told.
 
 import { sql } from 'drizzle-orm';
-import { check, index, integer, primaryKey, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import { check, index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import { json, packedJson } from '../json';
 import type { Plan } from '../../../core/plan';
 import { bookings, clients } from './clients';
 import type { ChartData, Consult, Reading } from './documents';
 import { people } from './studio';
 
 /** Plans by the SHA-256 of the case that they answer: derived data, kept so that nothing is computed twice. */
-export const plans = sqliteTable('plans', {
-  caseHash: text('case_hash').primaryKey(),
-  plan: text('plan', { mode: 'json' }).$type<Plan>().notNull(),
-  computedAtMs: integer('computed_at_ms').notNull(),
-});
+export const plans = sqliteTable(
+  'plans',
+  {
+    caseHash: text('case_hash').primaryKey(),
+    plan: packedJson<Plan>()('plan').notNull(),
+    computedAtMs: integer('computed_at_ms').notNull(),
+    /** Hash of the core that made it; empty on plans of before it was kept. */
+    engines: text('engines').notNull().default(''),
+    /** Whose it is: a visit's, or a look ahead at a booking. */
+    visitId: text('visit_id'),
+    bookingId: text('booking_id'),
+    /** Rises with every plan: which of two is the newer. */
+    seq: integer('seq').notNull().default(0),
+  },
+  (t) => [index('plans_visit').on(t.visitId), index('plans_booking').on(t.bookingId), index('plans_seq').on(t.seq)],
+);
 
 export const visits = sqliteTable(
   'visits',
@@ -32,7 +44,7 @@ export const visits = sqliteTable(
     status: text('status', { enum: ['open', 'closed'] })
       .notNull()
       .default('open'),
-    consult: text('consult', { mode: 'json' }).$type<Consult>().notNull(),
+    consult: json<Consult>()('consult').notNull(),
     createdAtMs: integer('created_at_ms').notNull(),
     closedAtMs: integer('closed_at_ms'),
     /** How a closed visit ended; null = done. */
@@ -41,9 +53,13 @@ export const visits = sqliteTable(
     planHash: text('plan_hash').references(() => plans.caseHash),
     /** Rises with every change of the visit, its charts or readings. */
     version: integer('version').notNull().default(1),
+    /** Versions of the visit at which its consultation and its list of zones were last written. */
+    consultVersion: integer('consult_version').notNull().default(1),
+    zonesVersion: integer('zones_version').notNull().default(1),
   },
   (t) => [
     index('visits_client').on(t.clientId, t.onDate),
+    index('visits_plan').on(t.planHash),
     check('visits_status', sql`${t.status} in ('open', 'closed')`),
   ],
 );
@@ -57,7 +73,9 @@ export const charts = sqliteTable(
     zone: text('zone').notNull(),
     side: text('side', { enum: ['left', 'right', 'middle'] }).notNull(),
     place: integer('place').notNull(),
-    data: text('data', { mode: 'json' }).$type<ChartData>().notNull(),
+    data: json<ChartData>()('data').notNull(),
+    /** Version of the visit at which it was last written. */
+    version: integer('version').notNull().default(1),
   },
   (t) => [
     primaryKey({ columns: [t.visitId, t.zone, t.side] }),
@@ -77,7 +95,7 @@ export const tableJournal = sqliteTable(
       .references(() => visits.id),
     atMs: integer('at_ms').notNull(),
     kind: text('kind').notNull(),
-    data: text('data', { mode: 'json' }).$type<Readonly<Record<string, string | number>>>().notNull(),
+    data: json<Readonly<Record<string, string | number>>>()('data').notNull(),
   },
   (t) => [uniqueIndex('table_journal_id').on(t.id), index('table_journal_visit').on(t.visitId, t.seq)],
 );
@@ -90,9 +108,32 @@ export const readings = sqliteTable(
       .references(() => visits.id),
     zone: text('zone').notNull(),
     side: text('side', { enum: ['left', 'right', 'middle'] }).notNull(),
-    data: text('data', { mode: 'json' }).$type<Reading>().notNull(),
+    data: json<Reading>()('data').notNull(),
+    /** Version of the visit at which it was last written. */
+    version: integer('version').notNull().default(1),
   },
   (t) => [primaryKey({ columns: [t.visitId, t.zone, t.side] })],
+);
+
+/** What later pages need of a closed visit, zone by zone, so that no plan has to be read for it. */
+export const worked = sqliteTable(
+  'worked',
+  {
+    visitId: text('visit_id')
+      .notNull()
+      .references(() => visits.id),
+    place: integer('place').notNull(),
+    zone: text('zone').notNull(),
+    side: text('side', { enum: ['left', 'right', 'middle'] }).notNull(),
+    product: text('product').notNull(),
+    way: text('way').notNull(),
+    /** Planned temperature at touch, °C; null where it was not warmed. */
+    touchC: real('touch_c'),
+    /** Felt peak that was planned and the limit of this skin without what was learned, °C; null = not kept then. */
+    feltPeakC: real('felt_peak_c'),
+    limitC: real('limit_c'),
+  },
+  (t) => [primaryKey({ columns: [t.visitId, t.place] })],
 );
 
 export const careTold = sqliteTable(

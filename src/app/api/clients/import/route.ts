@@ -1,11 +1,15 @@
 import { importRequest } from '@/formats/requests';
 import { nowMs } from '@/server/clock';
 import { getDb } from '@/server/db/client';
-import { importClients } from '@/server/services/clientsCsv';
-import { handle, toResponse } from '@/server/toResponse';
+import { route } from '@/server/http/route';
+import { write } from '@/server/http/write';
+import { importClients, type ImportPreview } from '@/server/services/clientsCsv';
 
-export function POST(request: Request): Promise<Response> {
-  return handle<{ csv: string; commit: boolean }>(request, importRequest, (body) =>
-    toResponse(importClients(getDb(), body, nowMs())),
-  );
-}
+export const { GET, POST, PUT, PATCH, DELETE } = route({
+  POST: (request) =>
+    write<{ csv: string; commit: boolean }, ImportPreview>(request, {
+      db: getDb(),
+      schema: importRequest,
+      run: (body) => importClients(getDb(), body, nowMs()),
+    }),
+});

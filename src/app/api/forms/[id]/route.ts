@@ -1,19 +1,19 @@
 import { formRequest } from '@/formats/requests';
 import { getDb } from '@/server/db/client';
+import { toResponse } from '@/server/http/answers';
+import { route } from '@/server/http/route';
+import { write } from '@/server/http/write';
 import type { FormData } from '@/server/db/schema';
 import { loadForm, saveForm } from '@/server/services/clientForm';
-import { handle, handleRead, toResponse } from '@/server/toResponse';
 
 export const dynamic = 'force-dynamic';
 
-export async function GET(_: Request, context: { params: Promise<{ id: string }> }): Promise<Response> {
-  const { id } = await context.params;
-  return handleRead(() => toResponse(loadForm(getDb(), id)));
-}
-
-export async function PUT(request: Request, context: { params: Promise<{ id: string }> }): Promise<Response> {
-  const { id } = await context.params;
-  return handle<{ version: number; data: FormData }>(request, formRequest, (body) =>
-    toResponse(saveForm(getDb(), id, body)),
-  );
-}
+export const { GET, POST, PUT, PATCH, DELETE } = route<{ id: string }>({
+  GET: (_, { id }) => toResponse(loadForm(getDb(), id)),
+  PUT: (request, { id }) =>
+    write<{ version: number; data: FormData }, { version: number }>(request, {
+      db: getDb(),
+      schema: formRequest,
+      run: (body) => saveForm(getDb(), id, body),
+    }),
+});

@@ -1,18 +1,10 @@
 import { getDb } from '@/server/db/client';
+import { fileResponse } from '@/server/http/answers';
+import { route } from '@/server/http/route';
 import { exportProducts } from '@/server/services/catalogue';
-import { handleRead } from '@/server/toResponse';
 
 export const dynamic = 'force-dynamic';
 
-export function GET(): Response {
-  return handleRead(
-    () =>
-      new Response(exportProducts(getDb()), {
-        headers: {
-          'content-type': 'application/json',
-          'content-disposition': 'attachment; filename="products.json"',
-          'cache-control': 'no-store',
-        },
-      }),
-  );
-}
+export const { GET, POST, PUT, PATCH, DELETE } = route({
+  GET: () => fileResponse(exportProducts(getDb()), 'application/json', 'products.json'),
+});

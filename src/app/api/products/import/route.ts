@@ -1,10 +1,15 @@
 import { productImportRequest } from '@/formats/requests';
 import { getDb } from '@/server/db/client';
-import { importProducts } from '@/server/services/catalogue';
-import { handle, toResponse } from '@/server/toResponse';
+import { route } from '@/server/http/route';
+import { write } from '@/server/http/write';
+import { importProducts, withCatalogue, type ProductImport, type ProductLines } from '@/server/services/catalogue';
 
-export function POST(request: Request): Promise<Response> {
-  return handle<{ text: string; commit: boolean }>(request, productImportRequest, (body) =>
-    toResponse(importProducts(getDb(), body)),
-  );
-}
+export const { GET, POST, PUT, PATCH, DELETE } = route({
+  POST: (request) =>
+    write<{ text: string; commit: boolean }, ProductLines, ProductImport>(request, {
+      db: getDb(),
+      schema: productImportRequest,
+      run: (body) => importProducts(getDb(), body),
+      answer: (lines, { commit }) => withCatalogue(getDb(), lines, commit),
+    }),
+});

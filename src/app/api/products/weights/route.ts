@@ -1,10 +1,15 @@
 import { weightsRequest } from '@/formats/requests';
 import { getDb } from '@/server/db/client';
-import { saveWeights } from '@/server/services/catalogue';
-import { handle, toResponse } from '@/server/toResponse';
+import { route } from '@/server/http/route';
+import { write } from '@/server/http/write';
+import { loadCatalogue, saveWeights, type Catalogue } from '@/server/services/catalogue';
 
-export function PUT(request: Request): Promise<Response> {
-  return handle<Parameters<typeof saveWeights>[1]>(request, weightsRequest, (body) =>
-    toResponse(saveWeights(getDb(), body)),
-  );
-}
+export const { GET, POST, PUT, PATCH, DELETE } = route({
+  PUT: (request) =>
+    write<Parameters<typeof saveWeights>[1], null, Catalogue>(request, {
+      db: getDb(),
+      schema: weightsRequest,
+      run: (body) => saveWeights(getDb(), body),
+      answer: () => loadCatalogue(getDb()),
+    }),
+});

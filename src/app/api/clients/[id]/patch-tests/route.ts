@@ -2,12 +2,15 @@ import { patchTestRequest } from '@/formats/requests';
 import { actingPerson } from '@/server/acting';
 import { nowMs } from '@/server/clock';
 import { getDb } from '@/server/db/client';
-import { patchTest, type PatchTestAct } from '@/server/services/patchTests';
-import { handle, toResponse } from '@/server/toResponse';
+import { route } from '@/server/http/route';
+import { write } from '@/server/http/write';
+import { patchTest, type PatchTestAct, type PatchTestsNow } from '@/server/services/patchTests';
 
-export async function POST(request: Request, context: { params: Promise<{ id: string }> }): Promise<Response> {
-  const { id } = await context.params;
-  return handle<PatchTestAct>(request, patchTestRequest, (body) =>
-    toResponse(patchTest(getDb(), id, body, actingPerson(getDb(), request), nowMs())),
-  );
-}
+export const { GET, POST, PUT, PATCH, DELETE } = route<{ id: string }>({
+  POST: (request, { id }) =>
+    write<PatchTestAct, PatchTestsNow>(request, {
+      db: getDb(),
+      schema: patchTestRequest,
+      run: (body) => patchTest(getDb(), id, body, actingPerson(getDb(), request), nowMs()),
+    }),
+});

@@ -1,10 +1,15 @@
 import { signRequest } from '@/formats/requests';
 import { nowMs } from '@/server/clock';
 import { getDb } from '@/server/db/client';
+import { route } from '@/server/http/route';
+import { write } from '@/server/http/write';
 import { signForm, type SignForm } from '@/server/services/clientForm';
-import { handle, toResponse } from '@/server/toResponse';
 
-export async function POST(request: Request, context: { params: Promise<{ id: string }> }): Promise<Response> {
-  const { id } = await context.params;
-  return handle<SignForm>(request, signRequest, (body) => toResponse(signForm(getDb(), id, body, nowMs())));
-}
+export const { GET, POST, PUT, PATCH, DELETE } = route<{ id: string }>({
+  POST: (request, { id }) =>
+    write<SignForm, { version: number }>(request, {
+      db: getDb(),
+      schema: signRequest,
+      run: (body) => signForm(getDb(), id, body, nowMs()),
+    }),
+});

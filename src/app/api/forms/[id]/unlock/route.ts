@@ -1,14 +1,17 @@
 import { unlockRequest } from '@/formats/requests';
 import { nowMs } from '@/server/clock';
 import { getDb } from '@/server/db/client';
+import { toResponse } from '@/server/http/answers';
+import { route } from '@/server/http/route';
+import { ask } from '@/server/http/write';
 import { unlocked } from '@/server/formLock';
 import { takeBack } from '@/server/services/clientForm';
-import { handle, toResponse } from '@/server/toResponse';
 
-export async function POST(request: Request, context: { params: Promise<{ id: string }> }): Promise<Response> {
-  const { id } = await context.params;
-  return handle<{ pin: string }>(request, unlockRequest, (body) => {
-    const back = takeBack(getDb(), id, body.pin, nowMs());
-    return back.ok ? unlocked(toResponse(back)) : toResponse(back);
-  });
-}
+/** Not one transaction: a wrong PIN is counted although it is refused. */
+export const { GET, POST, PUT, PATCH, DELETE } = route<{ id: string }>({
+  POST: (request, { id }) =>
+    ask<{ pin: string }>(request, unlockRequest, (body) => {
+      const back = takeBack(getDb(), id, body.pin, nowMs());
+      return back.ok ? unlocked(toResponse(back)) : toResponse(back);
+    }),
+});

@@ -1,26 +1,19 @@
 import { getDb } from '@/server/db/client';
 import { notFound } from '@/server/errors';
+import { fileResponse, toResponse } from '@/server/http/answers';
+import { route } from '@/server/http/route';
 import { readVisit } from '@/server/repos/visitRepo';
 import { partsOf } from '@/server/services/bench';
 import { buildCase } from '@/server/services/planCase';
-import { handleRead, toResponse } from '@/server/toResponse';
 
 export const dynamic = 'force-dynamic';
 
-/** The visit as an open case (docs/formats.md); the file name holds no personal data. */
-export async function GET(_: Request, context: { params: Promise<{ id: string }> }): Promise<Response> {
-  const { id } = await context.params;
-  return handleRead(() => {
-    const db = getDb();
-    const visit = readVisit(db, id);
-    const found = visit && partsOf(db, visit);
+/** The visit as an open case (docs/formats.md). */
+export const { GET, POST, PUT, PATCH, DELETE } = route<{ id: string }>({
+  GET: (_, { id }) => {
+    const visit = readVisit(getDb(), id);
+    const found = visit && partsOf(getDb(), visit);
     if (!found) return toResponse(notFound('visit'));
-    return new Response(JSON.stringify(buildCase(found.parts), null, 2), {
-      headers: {
-        'content-type': 'application/json',
-        'content-disposition': 'attachment; filename="visit-case.json"',
-        'cache-control': 'no-store',
-      },
-    });
-  });
-}
+    return fileResponse(JSON.stringify(buildCase(found.parts), null, 2), 'application/json', 'visit-case.json');
+  },
+});

@@ -1,10 +1,15 @@
 import { closeRequest } from '@/formats/requests';
 import { nowMs } from '@/server/clock';
 import { getDb } from '@/server/db/client';
-import { closeVisit, type CloseVisit } from '@/server/services/closeVisit';
-import { handle, toResponse } from '@/server/toResponse';
+import { route } from '@/server/http/route';
+import { write } from '@/server/http/write';
+import { closeVisit, type ClosedVisit, type CloseVisit } from '@/server/services/closeVisit';
 
-export async function POST(request: Request, context: { params: Promise<{ id: string }> }): Promise<Response> {
-  const { id } = await context.params;
-  return handle<CloseVisit>(request, closeRequest, (body) => toResponse(closeVisit(getDb(), id, body, nowMs())));
-}
+export const { GET, POST, PUT, PATCH, DELETE } = route<{ id: string }>({
+  POST: (request, { id }) =>
+    write<CloseVisit, ClosedVisit>(request, {
+      db: getDb(),
+      schema: closeRequest,
+      run: (body) => closeVisit(getDb(), id, body, nowMs()),
+    }),
+});

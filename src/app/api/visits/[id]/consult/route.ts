@@ -1,13 +1,18 @@
 import { consultRequest } from '@/formats/requests';
 import { nowMs } from '@/server/clock';
 import { getDb } from '@/server/db/client';
+import { route } from '@/server/http/route';
+import { write } from '@/server/http/write';
 import type { Consult } from '@/server/db/schema';
-import { saveConsult } from '@/server/services/changeVisit';
-import { handle, toResponse } from '@/server/toResponse';
+import { loadBench, type Bench } from '@/server/services/bench';
+import { saveConsult, type Saved } from '@/server/services/changeVisit';
 
-export async function PUT(request: Request, context: { params: Promise<{ id: string }> }): Promise<Response> {
-  const { id } = await context.params;
-  return handle<{ version: number; consult: Consult }>(request, consultRequest, (body) =>
-    toResponse(saveConsult(getDb(), id, body, nowMs())),
-  );
-}
+export const { GET, POST, PUT, PATCH, DELETE } = route<{ id: string }>({
+  PUT: (request, { id }) =>
+    write<{ version: number; consult: Consult }, Saved, Bench>(request, {
+      db: getDb(),
+      schema: consultRequest,
+      run: (body) => saveConsult(getDb(), id, body, nowMs()),
+      answer: () => loadBench(getDb(), id, nowMs()),
+    }),
+});

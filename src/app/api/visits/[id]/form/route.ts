@@ -2,14 +2,18 @@ import { handOverRequest } from '@/formats/requests';
 import { nowMs } from '@/server/clock';
 import { getDb } from '@/server/db/client';
 import { locked } from '@/server/formLock';
+import { route } from '@/server/http/route';
+import { write } from '@/server/http/write';
 import { handOver } from '@/server/services/clientForm';
-import { handle, toResponse } from '@/server/toResponse';
 
 /** Hands this tablet over: from the answer on it shows the form only. */
-export async function POST(request: Request, context: { params: Promise<{ id: string }> }): Promise<Response> {
-  const { id } = await context.params;
-  return handle<{ personId: string; newPin?: string }>(request, handOverRequest, (body) => {
-    const handed = handOver(getDb(), id, body, nowMs());
-    return handed.ok ? locked(toResponse(handed, 201), handed.value.formId) : toResponse(handed);
-  });
-}
+export const { GET, POST, PUT, PATCH, DELETE } = route<{ id: string }>({
+  POST: (request, { id }) =>
+    write<{ personId: string; newPin?: string }, { formId: string }>(request, {
+      db: getDb(),
+      schema: handOverRequest,
+      run: (body) => handOver(getDb(), id, body, nowMs()),
+      okStatus: 201,
+      dress: (response, { formId }) => locked(response, formId),
+    }),
+});

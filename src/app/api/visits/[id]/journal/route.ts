@@ -1,13 +1,25 @@
-import type { TableEvent } from '@/core/hands';
 import { journalRequest } from '@/formats/requests';
 import { nowMs } from '@/server/clock';
 import { getDb } from '@/server/db/client';
-import { appendJournal } from '@/server/services/appendJournal';
-import { handle, toResponse } from '@/server/toResponse';
+import { toResponse } from '@/server/http/answers';
+import { route } from '@/server/http/route';
+import { write } from '@/server/http/write';
+import { ok } from '@/core/shared';
+import { entriesOf } from '@/server/repos/visitRepo';
+import { appendJournal, type AppendJournal, type JournalNews } from '@/server/services/appendJournal';
 
-export async function POST(request: Request, context: { params: Promise<{ id: string }> }): Promise<Response> {
-  const { id } = await context.params;
-  return handle<{ events: readonly TableEvent[] }>(request, journalRequest, (body) =>
-    toResponse(appendJournal(getDb(), id, body.events, nowMs())),
-  );
-}
+export const dynamic = 'force-dynamic';
+
+export const { GET, POST, PUT, PATCH, DELETE } = route<{ id: string }>({
+  /** What is new since `?after=`. */
+  GET: (request, { id }) => {
+    const after = Number(new URL(request.url).searchParams.get('after') ?? 0);
+    return toResponse(ok({ entries: entriesOf(getDb(), id, Number.isSafeInteger(after) ? after : 0) }));
+  },
+  POST: (request, { id }) =>
+    write<AppendJournal, JournalNews>(request, {
+      db: getDb(),
+      schema: journalRequest,
+      run: (body) => appendJournal(getDb(), id, body, nowMs()),
+    }),
+});

@@ -1,13 +1,18 @@
 import { zonesRequest } from '@/formats/requests';
 import { nowMs } from '@/server/clock';
 import { getDb } from '@/server/db/client';
+import { route } from '@/server/http/route';
+import { write } from '@/server/http/write';
 import type { ZoneRef } from '@/server/db/schema';
-import { setZones } from '@/server/services/changeVisit';
-import { handle, toResponse } from '@/server/toResponse';
+import { loadBench, type Bench } from '@/server/services/bench';
+import { setZones, type Saved } from '@/server/services/changeVisit';
 
-export async function PUT(request: Request, context: { params: Promise<{ id: string }> }): Promise<Response> {
-  const { id } = await context.params;
-  return handle<{ version: number; zones: readonly ZoneRef[] }>(request, zonesRequest, (body) =>
-    toResponse(setZones(getDb(), id, body, nowMs())),
-  );
-}
+export const { GET, POST, PUT, PATCH, DELETE } = route<{ id: string }>({
+  PUT: (request, { id }) =>
+    write<{ version: number; zones: readonly ZoneRef[] }, Saved, Bench>(request, {
+      db: getDb(),
+      schema: zonesRequest,
+      run: (body) => setZones(getDb(), id, body, nowMs()),
+      answer: () => loadBench(getDb(), id, nowMs()),
+    }),
+});

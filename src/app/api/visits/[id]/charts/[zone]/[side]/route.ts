@@ -1,16 +1,18 @@
 import { chartRequest } from '@/formats/requests';
 import { nowMs } from '@/server/clock';
 import { getDb } from '@/server/db/client';
+import { route } from '@/server/http/route';
+import { write } from '@/server/http/write';
 import type { ChartData } from '@/server/db/schema';
-import { saveChart } from '@/server/services/changeVisit';
-import { handle, toResponse } from '@/server/toResponse';
+import { loadBench, type Bench } from '@/server/services/bench';
+import { saveChart, type Saved } from '@/server/services/changeVisit';
 
-export async function PUT(
-  request: Request,
-  context: { params: Promise<{ id: string; zone: string; side: string }> },
-): Promise<Response> {
-  const { id, zone, side } = await context.params;
-  return handle<{ version: number; data: ChartData }>(request, chartRequest, (body) =>
-    toResponse(saveChart(getDb(), id, { zone, side }, body, nowMs())),
-  );
-}
+export const { GET, POST, PUT, PATCH, DELETE } = route<{ id: string; zone: string; side: string }>({
+  PUT: (request, { id, zone, side }) =>
+    write<{ version: number; data: ChartData }, Saved, Bench>(request, {
+      db: getDb(),
+      schema: chartRequest,
+      run: (body) => saveChart(getDb(), id, { zone, side }, body, nowMs()),
+      answer: () => loadBench(getDb(), id, nowMs()),
+    }),
+});

@@ -1,16 +1,18 @@
 import { readingRequest } from '@/formats/requests';
 import { nowMs } from '@/server/clock';
 import { getDb } from '@/server/db/client';
+import { route } from '@/server/http/route';
+import { write } from '@/server/http/write';
 import type { Reading } from '@/server/db/schema';
-import { saveReading } from '@/server/services/changeVisit';
-import { handle, toResponse } from '@/server/toResponse';
+import { loadBench, type Bench } from '@/server/services/bench';
+import { saveReading, type Saved } from '@/server/services/changeVisit';
 
-export async function PUT(
-  request: Request,
-  context: { params: Promise<{ id: string; zone: string; side: string }> },
-): Promise<Response> {
-  const { id, zone, side } = await context.params;
-  return handle<{ version: number; data: Reading }>(request, readingRequest, (body) =>
-    toResponse(saveReading(getDb(), id, { zone, side }, body, nowMs())),
-  );
-}
+export const { GET, POST, PUT, PATCH, DELETE } = route<{ id: string; zone: string; side: string }>({
+  PUT: (request, { id, zone, side }) =>
+    write<{ version: number; data: Reading }, Saved, Bench>(request, {
+      db: getDb(),
+      schema: readingRequest,
+      run: (body) => saveReading(getDb(), id, { zone, side }, body, nowMs()),
+      answer: () => loadBench(getDb(), id, nowMs()),
+    }),
+});

@@ -1,0 +1,1 @@
+export function enginesHash(folder?: string): string;

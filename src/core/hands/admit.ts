@@ -1,0 +1,104 @@
+// Which acts a journal may take: the same machine that the table works by, asked act by act. What the hands did in
+// another order than proposed is taken; what cannot have happened, or must not, is refused with the reason.
+
+import { hasBegun, liveStrips, standing, type LiveGroup, type TableEvent } from './live';
+import { FIRST_COAT, SETTING, UNLAID } from './state';
+
+export interface ActFault {
+  /** Place of the act among those that were sent. */
+  readonly index: number;
+  readonly code:
+    | 'act.no-such-strip'
+    | 'act.no-such-product'
+    | 'act.wrist-first'
+    | 'act.stopped'
+    | 'act.held'
+    | 'act.on-the-skin'
+    | 'act.off-already'
+    | 'act.not-laid'
+    | 'act.not-the-last'
+    | 'act.incomplete';
+  readonly message: string;
+}
+
+type Fault = Omit<ActFault, 'index'>;
+
+function layFault(groups: readonly LiveGroup[], counted: readonly TableEvent[], strip: string): Fault | null {
+  const group = groups.find((g) => g.jobs.some((j) => j.id === strip));
+  const stage = liveStrips(groups, counted).get(strip)?.stage;
+  if (!group || stage === undefined) return { code: 'act.no-such-strip', message: `The plan has no strip ${strip}.` };
+  if (counted.some((e) => e.kind === 'stop')) {
+    return { code: 'act.stopped', message: 'The work was stopped: nothing is laid after that.' };
+  }
+  if (counted.filter((e) => e.kind === 'hold' || e.kind === 'resume').at(-1)?.kind === 'hold') {
+    return { code: 'act.held', message: 'The work is held: go on first, then lay.' };
+  }
+  if (!counted.some((e) => e.kind === 'wrist' && e.product === group.product)) {
+    return { code: 'act.wrist-first', message: 'No wrist test of this product was noted: nothing is laid before it.' };
+  }
+  if (stage === UNLAID || stage === FIRST_COAT) return null;
+  return stage === SETTING
+    ? { code: 'act.on-the-skin', message: `Strip ${strip} is on the skin already.` }
+    : { code: 'act.off-already', message: `Strip ${strip} is off already: this skin is not waxed again.` };
+}
+
+function pullFault(groups: readonly LiveGroup[], counted: readonly TableEvent[], strip: string): Fault | null {
+  const stage = liveStrips(groups, counted).get(strip)?.stage;
+  if (stage === undefined) return { code: 'act.no-such-strip', message: `The plan has no strip ${strip}.` };
+  return stage === SETTING ? null : { code: 'act.not-laid', message: `Strip ${strip} does not lie on the skin.` };
+}
+
+function undoFault(counted: readonly TableEvent[], undoes: string): Fault | null {
+  const last = counted.filter((e) => e.kind !== 'mark').at(-1);
+  return last?.id === undoes ? null : { code: 'act.not-the-last', message: 'Only the last act can be taken back.' };
+}
+
+const INCOMPLETE: Fault = { code: 'act.incomplete', message: 'The act does not say what it was done with.' };
+
+function faultOf(groups: readonly LiveGroup[], journal: readonly TableEvent[], act: TableEvent): Fault | null {
+  const counted = standing(journal);
+  const { strip, product, undoes, mark } = act;
+  switch (act.kind) {
+    case 'laid':
+      return strip === undefined ? INCOMPLETE : layFault(groups, counted, strip);
+    case 'pulled':
+      return strip === undefined ? INCOMPLETE : pullFault(groups, counted, strip);
+    case 'mark':
+      if (strip === undefined || mark === undefined) return INCOMPLETE;
+      return groups.some((g) => g.jobs.some((j) => j.id === strip))
+        ? null
+        : { code: 'act.no-such-strip', message: `The plan has no strip ${strip}.` };
+    case 'wrist':
+      if (product === undefined) return INCOMPLETE;
+      return groups.some((g) => g.product === product)
+        ? null
+        : { code: 'act.no-such-product', message: 'The plan does not work with this product.' };
+    case 'undo':
+      return undoes === undefined ? INCOMPLETE : undoFault(counted, undoes);
+    case 'hold':
+    case 'resume':
+    case 'stop':
+      return null;
+  }
+}
+
+/**
+ * The first act that the journal cannot take; null where it takes all.
+ * @param journal what stands in it already, in order
+ * @param acts what is to be added, in order; none of them stands in it yet
+ */
+export function actFault(
+  groups: readonly LiveGroup[],
+  journal: readonly TableEvent[],
+  acts: readonly TableEvent[],
+): ActFault | null {
+  for (const [index, act] of acts.entries()) {
+    const fault = faultOf(groups, [...journal, ...acts.slice(0, index)], act);
+    if (fault) return { index, ...fault };
+  }
+  return null;
+}
+
+/** True where these acts bring the first wax onto the skin: then the plan must stand. */
+export const beginsWith = (journal: readonly TableEvent[], acts: readonly TableEvent[]): boolean =>
+  !hasBegun(journal) && acts.some((a) => a.kind === 'laid');

@@ -1,0 +1,33 @@
+// What the server remembers of tablets and requests.
+
+import { integer, index, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { json } from '../json';
+
+/** A browser that has been here, by the hash of its lasting cookie. */
+export const tablets = sqliteTable('tablets', {
+  /** SHA-256 of the cookie's token, hex. */
+  id: text('id').primaryKey(),
+  firstSeenMs: integer('first_seen_ms').notNull(),
+  /** When a PIN was given here, or one was first chosen here; null = not yet. */
+  knownSinceMs: integer('known_since_ms'),
+  /** The form that this tablet is with a client for; null = not locked. */
+  lockedForm: text('locked_form'),
+  /** Wrong PINs in a row at the studio's door, and until when none is taken. */
+  wrongPins: integer('wrong_pins').notNull().default(0),
+  pinWaitUntilMs: integer('pin_wait_until_ms').notNull().default(0),
+});
+
+/** Writes that were done, by the id that the tablet made for them: sent twice, they are done once. */
+export const requests = sqliteTable(
+  'requests',
+  {
+    id: text('id').primaryKey(),
+    /** Method and path: an id belongs to one act. */
+    what: text('what').notNull(),
+    /** SHA-256 of the body, hex. */
+    bodyHash: text('body_hash').notNull(),
+    answer: json<unknown>()('answer').notNull(),
+    atMs: integer('at_ms').notNull(),
+  },
+  (t) => [index('requests_at').on(t.atMs)],
+);

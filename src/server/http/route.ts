@@ -1,0 +1,42 @@
+// A path with its methods: what it does not know it refuses in words, and what goes wrong in it is a plain answer.
+
+import 'server-only';
+import { errorResponse, unforeseen } from './answers';
+import { isPlanWanted } from '../planning/planWanted';
+
+const METHODS = ['GET', 'POST', 'PUT', 'PATCH', 'DELETE'] as const;
+type Method = (typeof METHODS)[number];
+type Answer = Response | Promise<Response>;
+type Handler<P> = (request: Request, params: P) => Answer;
+type NextHandler<P> = (request: Request, context: { readonly params: Promise<P> }) => Promise<Response>;
+
+/** A request waits for at most so many plans: each answer to a plan that is wanted may want another one. */
+const MOST_PLANS = 4;
+
+/** Runs an answer; where it wants a plan that is not made yet, waits for it off this thread and runs it again. */
+export async function answered(run: () => Answer): Promise<Response> {
+  for (let k = 0; ; k++) {
+    try {
+      return await run();
+    } catch (error) {
+      if (!isPlanWanted(error) || k === MOST_PLANS) return unforeseen(error);
+      await error.made;
+    }
+  }
+}
+
+export function route<P = Record<string, never>>(methods: {
+  readonly [M in Method]?: Handler<P>;
+}): Readonly<Record<Method, NextHandler<P>>> {
+  const allowed = METHODS.filter((m) => methods[m]);
+  const refuse: NextHandler<P> = () => {
+    const response = errorResponse(405, 'method', `This can be asked with ${allowed.join(', ')} only.`);
+    response.headers.set('allow', allowed.join(', '));
+    return Promise.resolve(response);
+  };
+  const of = (method: Method): NextHandler<P> => {
+    const handler = methods[method];
+    return handler ? async (request, { params }) => answered(async () => handler(request, await params)) : refuse;
+  };
+  return { GET: of('GET'), POST: of('POST'), PUT: of('PUT'), PATCH: of('PATCH'), DELETE: of('DELETE') };
+}

@@ -1,0 +1,134 @@
+// One way in for what is written: foreign pages refused, the body limited, parsed and checked, the use case run in one
+// transaction together with the memory of its id, so that what is sent twice is done once and answers the same.
+
+import 'server-only';
+import { createHash } from 'node:crypto';
+import type Joi from 'joi';
+import { ok } from '../../core/shared';
+import { parseWith } from '../../formats/visitCaseSchema';
+import { nowMs } from '../clock';
+import { atomically } from '../db/atomically';
+import type { Db } from '../db/openDatabase';
+import type { ServiceResult } from '../errors';
+import { insertRequest, readRequest } from '../repos/groundRepo';
+import { errorResponse, NO_STORE, toResponse } from './answers';
+import { limitedText } from './body';
+import { isForeign } from './foreign';
+import { answered } from './route';
+
+/** Header with the id that the tablet made for this act. */
+export const REQUEST_ID = 'x-request-id';
+const ID = /^[A-Za-z0-9_-]{8,64}$/;
+
+type Read = { readonly text: string } | { readonly refusal: Response };
+
+async function readText(request: Request): Promise<Read> {
+  if (isForeign(request)) {
+    return { refusal: errorResponse(403, 'foreign-origin', 'Only this studio may write here.') };
+  }
+  const text = await limitedText(request);
+  if (text === null) return { refusal: errorResponse(413, 'too-large', 'The request is too large.') };
+  return { text };
+}
+
+async function readBody<B>(request: Request, schema: Joi.Schema): Promise<{ body: B; text: string } | Response> {
+  const read = await readText(request);
+  if ('refusal' in read) return read.refusal;
+  let body: unknown;
+  try {
+    body = JSON.parse(read.text);
+  } catch {
+    return errorResponse(400, 'not-json', 'The request is not JSON. Nothing was changed.');
+  }
+  const parsed = parseWith<B>(schema, body);
+  return parsed.ok
+    ? { body: parsed.value, text: read.text }
+    : errorResponse(422, 'invalid', 'Some fields are not right. Nothing was changed.', parsed.faults);
+}
+
+export interface Write<B, W, A = W> {
+  readonly db: Db;
+  readonly schema: Joi.Schema;
+  /** The use case; what it gives is remembered, so it is small. */
+  readonly run: (body: B) => ServiceResult<W>;
+  /** What is answered once it is done, now or on an earlier sending; absent = what the use case gave. */
+  readonly answer?: (written: W, body: B) => ServiceResult<A>;
+  readonly okStatus?: number;
+  /** Cookies and the like. */
+  readonly dress?: (response: Response, written: W) => Response;
+}
+
+/** Runs the use case, or recalls what it gave when the same act was sent before. */
+function once<W>(
+  db: Db,
+  { id, what, text }: { readonly id: string | null; readonly what: string; readonly text: string },
+  run: () => ServiceResult<W>,
+): ServiceResult<W> {
+  if (id === null) return atomically(db, run);
+  const bodyHash = createHash('sha256').update(text).digest('hex');
+  return atomically(db, () => {
+    const before = readRequest(db, id);
+    if (before && (before.what !== what || before.bodyHash !== bodyHash)) {
+      return {
+        ok: false,
+        error: { code: 'used-id', message: 'This id was used for something else. Nothing was changed.', details: [] },
+      };
+    }
+    // written by the lines below, for the same use case
+    if (before) return ok(before.answer as W);
+    const done = run();
+    if (done.ok) insertRequest(db, { id, what, bodyHash, answer: done.value, atMs: nowMs() });
+    return done;
+  });
+}
+
+/** Reads, checks and does what a JSON request asks for. */
+export async function write<B, W, A = W>(request: Request, use: Write<B, W, A>): Promise<Response> {
+  const read = await readBody<B>(request, use.schema);
+  if (read instanceof Response) return read;
+  const id = request.headers.get(REQUEST_ID);
+  if (id !== null && !ID.test(id)) return errorResponse(400, 'bad-id', 'The id of the request is not an id.');
+  const what = `${request.method} ${new URL(request.url).pathname}`;
+  return answered(() => {
+    const done = once(use.db, { id, what, text: read.text }, () => use.run(read.body));
+    if (!done.ok) return toResponse(done);
+    const answer = use.answer ? use.answer(done.value, read.body) : done;
+    const response = toResponse(answer as ServiceResult<unknown>, use.okStatus);
+    return use.dress && answer.ok ? use.dress(response, done.value) : response;
+  });
+}
+
+/** The same for what only looks: nothing is remembered. */
+export async function ask<B>(
+  request: Request,
+  schema: Joi.Schema,
+  run: (body: B) => Response | Promise<Response>,
+): Promise<Response> {
+  const read = await readBody<B>(request, schema);
+  return read instanceof Response ? read : answered(() => run(read.body));
+}
+
+/**
+ * A plain form of a page, sent before the page's script runs: it is answered with another page, also where it is
+ * refused.
+ */
+export async function writeForm<B>(
+  request: Request,
+  use: {
+    readonly db: Db;
+    readonly schema: Joi.Schema;
+    readonly run: (body: B) => ServiceResult<string>;
+    readonly otherwise: string;
+  },
+): Promise<Response> {
+  const read = await readText(request);
+  if ('refusal' in read) return read.refusal;
+  const goTo = (path: string): Response =>
+    new Response(null, { status: 303, headers: { ...NO_STORE, location: path } });
+  const parsed = parseWith<B>(use.schema, Object.fromEntries(new URLSearchParams(read.text)));
+  if (!parsed.ok) return goTo(use.otherwise);
+  return answered(() => {
+    const done = atomically(use.db, () => use.run(parsed.value));
+    return goTo(done.ok ? done.value : use.otherwise);
+  });
+}
