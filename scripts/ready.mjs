@@ -48,8 +48,16 @@ export function buildIfChanged() {
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted && existsSync(join('.next', 'BUILD_ID'))) return;
   console.log('Building …');
   must('Building', process.execPath, [join('node_modules', 'next', 'dist', 'bin', 'next'), 'build']);
+  buildThread();
   mkdirSync('.next', { recursive: true });
   writeFileSync(stamp, wanted);
+}
+
+/** The thread in which plans are made, as one file: a thread of the server loads no sources. */
+function buildThread() {
+  const options = ['--bundle', '--platform=node', '--format=esm', '--target=node20', '--log-level=warning'];
+  const files = [join('src', 'workers', 'plan.thread.ts'), `--outfile=${join('.next', 'strickle', 'plan.thread.mjs')}`];
+  must('Building the planner', join('node_modules', '.bin', 'esbuild'), [...files, ...options]);
 }
 
 /** Debian's Chromium for the browser tests; installed by apt where it is missing. */

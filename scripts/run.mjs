@@ -5,6 +5,7 @@
 import { spawn } from 'node:child_process';
 import { rmSync } from 'node:fs';
 import { join } from 'node:path';
+import { enginesHash } from './enginesHash.mjs';
 import { buildIfChanged, installMissing, must, root } from './ready.mjs';
 
 const [mode = 'start', ...rest] = process.argv.slice(2);
@@ -21,33 +22,26 @@ if (!data || !Number.isInteger(port) || port < 1 || port > 65535) {
   process.exit(2);
 }
 const env = { ...process.env, NEXT_TELEMETRY_DISABLED: '1', STRICKLE_DB: process.env.STRICKLE_DB ?? join(root, data) };
+if (mode !== 'dev') env.NODE_ENV = 'production';
 
-// connections are kept open longer than any tablet waits between two saves: one that closes just then would look like a
-// lost server
 installMissing();
 if (mode !== 'dev') buildIfChanged();
+env.STRICKLE_ENGINES = enginesHash(join(root, 'src', 'core'));
 if (mode === 'test-server') for (const end of ['', '-wal', '-shm']) rmSync(env.STRICKLE_DB + end, { force: true });
 const isDemo = mode !== 'start';
 // a studio that is there is only opened: the loader is needed on the first start, and it refuses what must not be used
-must(
-  'Opening the data',
-  process.execPath,
-  ['--import', 'tsx', '--conditions=react-server', join('scripts', 'loadDemo.ts'), ...(isDemo ? ['--demo'] : [])],
+const load = [
+  '--import',
+  'tsx',
+  '--conditions=react-server',
+  join('scripts', 'loadDemo.ts'),
+  ...(isDemo ? ['--demo'] : []),
+];
+must('Opening the data', process.execPath, load, env);
+const server = spawn(process.execPath, [join('scripts', 'serve.mjs'), String(port), mode], {
+  stdio: ['ignore', 'pipe', 'inherit'],
   env,
-);
-const server = spawn(
-  process.execPath,
-  [
-    join('node_modules', 'next', 'dist', 'bin', 'next'),
-    mode === 'dev' ? 'dev' : 'start',
-    ...(mode === 'dev' ? [] : ['--keepAliveTimeout', '70000']),
-    '-H',
-    '127.0.0.1',
-    '-p',
-    String(port),
-  ],
-  { stdio: ['ignore', 'pipe', 'inherit'], env },
-);
+});
 let said = false;
 server.stdout.on('data', (chunk) => {
   if (mode === 'dev') process.stdout.write(chunk);
@@ -57,4 +51,5 @@ server.stdout.on('data', (chunk) => {
   }
 });
 server.on('exit', (code) => process.exit(code ?? 0));
-for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
+// the server ends by itself, in order; Ctrl+C reaches it without us
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => server.kill('SIGTERM'));

@@ -1,31 +1,80 @@
-// While the tablet is with a client it is locked to the form: every other page leads back to it, every other request is
-// refused.
+// What every request passes: which tablet asks, whether it is with a client or not known, and under which rules the page
+// may run scripts. The outermost door (scripts/doors.mjs) has turned away what is not of this machine.
 
 import { NextResponse, type NextRequest } from 'next/server';
+import { nowMs } from './server/clock';
+import { getDb } from './server/db/client';
+import { isToken, newToken, TABLET_COOKIE, tabletCookie, tabletState } from './server/tablets';
 
-const FORM_COOKIE = 'strickle-form';
+const refusal = (status: number, code: string, message: string): NextResponse =>
+  NextResponse.json({ error: { code, message, details: [] } }, { status, headers: { 'cache-control': 'no-store' } });
+
+const DOOR = '/door';
+
+/** Paths of the form that a locked tablet is with a client for. */
+function isOfForm(pathname: string, formId: string): boolean {
+  const own = encodeURIComponent(formId);
+  return pathname === `/form/${own}` || pathname === `/api/forms/${own}` || pathname.startsWith(`/api/forms/${own}/`);
+}
+
+/** What a tablet gets instead of what it asked for; null where it gets that. */
+function instead(request: NextRequest, token: string): NextResponse | null {
+  const { pathname } = request.nextUrl;
+  const state = tabletState(getDb(), token, nowMs());
+  const goTo = (path: string): NextResponse => NextResponse.redirect(new URL(path, request.url));
+  const isApi = pathname.startsWith('/api/');
+  if (state.kind === 'locked') {
+    if (isOfForm(pathname, state.formId)) return null;
+    return isApi
+      ? refusal(423, 'locked', 'This tablet is with a client. What you did here is kept and sent when it is back.')
+      : goTo(`/form/${encodeURIComponent(state.formId)}`);
+  }
+  if (state.kind === 'unknown') {
+    if (pathname === DOOR || pathname === `/api${DOOR}`) return null;
+    return isApi ? refusal(401, 'unknown-tablet', 'This browser is not known here: a PIN opens it.') : goTo(DOOR);
+  }
+  return pathname === DOOR ? goTo('/') : null;
+}
+
+/** Nothing from elsewhere; scripts only with the nonce of this very page. */
+function policy(nonce: string): string {
+  const dev = process.env.NODE_ENV === 'development';
+  return [
+    "default-src 'self'",
+    `script-src 'self' 'nonce-${nonce}' 'strict-dynamic'${dev ? " 'unsafe-eval'" : ''}`,
+    "style-src 'self' 'unsafe-inline'",
+    "img-src 'self' data: blob:",
+    "font-src 'self' data:",
+    "connect-src 'self'",
+    "worker-src 'self' blob:",
+    "object-src 'none'",
+    "frame-ancestors 'none'",
+    "base-uri 'self'",
+    "form-action 'self'",
+  ].join('; ');
+}
 
 export function proxy(request: NextRequest): NextResponse {
-  const formId = request.cookies.get(FORM_COOKIE)?.value;
-  if (formId === undefined || formId === '') return NextResponse.next();
-  const { pathname } = request.nextUrl;
-  const own = encodeURIComponent(formId);
-  if (pathname === `/form/${own}` || pathname === `/api/forms/${own}` || pathname.startsWith(`/api/forms/${own}/`)) {
-    return NextResponse.next();
-  }
-  if (pathname.startsWith('/api/')) {
-    return NextResponse.json(
-      {
-        error: {
-          code: 'locked',
-          message: 'This tablet is with a client. What you did here is kept and sent when it is back.',
-          details: [],
-        },
-      },
-      { status: 423, headers: { 'cache-control': 'no-store' } },
+  const told = request.cookies.get(TABLET_COOKIE)?.value;
+  const token = isToken(told) ? told : newToken();
+  const headers = new Headers(request.headers);
+  if (token !== told) {
+    const rest = request.cookies.getAll().filter((c) => c.name !== TABLET_COOKIE);
+    headers.set(
+      'cookie',
+      [...rest, { name: TABLET_COOKIE, value: token }].map((c) => `${c.name}=${c.value}`).join('; '),
     );
   }
-  return NextResponse.redirect(new URL(`/form/${own}`, request.url));
+  const csp = policy(crypto.randomUUID());
+  // Next finds the nonce here and puts it on its own scripts
+  headers.set('content-security-policy', csp);
+  const response = instead(request, token) ?? NextResponse.next({ request: { headers } });
+  response.headers.set('content-security-policy', csp);
+  // pages renew it, so that a tablet in use never becomes a stranger
+  if (!request.nextUrl.pathname.startsWith('/api/') || token !== told) {
+    response.headers.append('set-cookie', tabletCookie(token));
+  }
+  return response;
 }
 
 export const config = { matcher: ['/((?!_next/|icon.svg|api/health).*)'] };

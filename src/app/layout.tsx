@@ -1,6 +1,7 @@
 import { AntdRegistry } from '@ant-design/nextjs-registry';
 import type { Metadata, Viewport } from 'next';
 import localFont from 'next/font/local';
+import { connection } from 'next/server';
 import type { ReactNode } from 'react';
 import { AppTheme } from '@/ui/AppTheme.client';
 import './globals.css';
@@ -24,7 +25,9 @@ export const metadata: Metadata = {
 };
 export const viewport: Viewport = { width: 'device-width', initialScale: 1, themeColor: '#f7f2e8' };
 
-export default function RootLayout({ children }: { readonly children: ReactNode }) {
+export default async function RootLayout({ children }: { readonly children: ReactNode }) {
+  // every page is made for its request: its scripts carry the nonce of that request (src/proxy.ts)
+  await connection();
   return (
     <html lang="en" className={`${text.variable} ${heading.variable}`}>
       <body>

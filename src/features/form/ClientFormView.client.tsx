@@ -3,10 +3,10 @@
 import { useEffect, useState } from 'react';
 import type { Signature } from '@/server/db/schema';
 import type { ClientForm } from '@/server/services/clientForm';
+import { PinPad } from '@/ui/PinPad.client';
 import { dayMonthYear } from '@/ui/words';
 import { BodyMap } from './BodyMap.client';
 import { addSpot, dropSpot, isMinor, missingOn, pagesOf, setNoneOfAll, toggleNoLonger } from './formState';
-import { PinPad } from './PinPad.client';
 import { QuestionCard } from './QuestionCard';
 import { SignaturePad } from './SignaturePad.client';
 import { useClientForm } from './useClientForm';
@@ -79,7 +79,12 @@ export function ClientFormView({ form }: { readonly form: ClientForm }) {
         <div className={styles.thanks}>
           <h1>{signed ? `Thank you, ${firstName}.` : 'This form has been taken back.'}</h1>
           <p>Please hand the tablet back.</p>
-          <PinPad formId={form.id} onClose={null} onBack={back} />
+          <PinPad<{ visitId: string }>
+            url={`/api/forms/${form.id}/unlock`}
+            does="Take back"
+            onClose={null}
+            onOpened={({ visitId }) => back(visitId)}
+          />
         </div>
       </main>
     );
@@ -88,7 +93,13 @@ export function ClientFormView({ form }: { readonly form: ClientForm }) {
     return (
       <main className={styles.form}>
         <div className={styles.thanks}>
-          <PinPad formId={form.id} onClose={() => setPinOpen(false)} onBack={back} />
+          <PinPad<{ visitId: string }>
+            url={`/api/forms/${form.id}/unlock`}
+            does="Take back"
+            onClose={() => setPinOpen(false)}
+            closeWords="Back to the form"
+            onOpened={({ visitId }) => back(visitId)}
+          />
         </div>
       </main>
     );

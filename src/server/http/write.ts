@@ -54,8 +54,6 @@ export interface Write<B, W, A = W> {
   /** What is answered once it is done, now or on an earlier sending; absent = what the use case gave. */
   readonly answer?: (written: W, body: B) => ServiceResult<A>;
   readonly okStatus?: number;
-  /** Cookies and the like. */
-  readonly dress?: (response: Response, written: W) => Response;
 }
 
 /** Runs the use case, or recalls what it gave when the same act was sent before. */
@@ -93,8 +91,7 @@ export async function write<B, W, A = W>(request: Request, use: Write<B, W, A>):
     const done = once(use.db, { id, what, text: read.text }, () => use.run(read.body));
     if (!done.ok) return toResponse(done);
     const answer = use.answer ? use.answer(done.value, read.body) : done;
-    const response = toResponse(answer as ServiceResult<unknown>, use.okStatus);
-    return use.dress && answer.ok ? use.dress(response, done.value) : response;
+    return toResponse(answer as ServiceResult<unknown>, use.okStatus);
   });
 }
 

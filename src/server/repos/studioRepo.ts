@@ -1,4 +1,4 @@
-import { and, asc, eq } from 'drizzle-orm';
+import { and, asc, eq, isNotNull } from 'drizzle-orm';
 import { SHIPPED_SERVICES, type Service } from '../../core/agreement';
 import type { Product } from '../../core/products';
 import type { DbOrTx } from '../db/openDatabase';
@@ -45,6 +45,9 @@ export const setSettings = (db: DbOrTx, settings: StudioRow['settings'], version
     .where(and(eq(studio.id, 1), eq(studio.version, version)))
     .run().changes === 1;
 
+/** True once someone of the studio has chosen a PIN. */
+export const anyPin = (db: DbOrTx): boolean =>
+  db.select({ id: people.id }).from(people).where(isNotNull(people.pinHash)).get() !== undefined;
 export const setPin = (db: DbOrTx, personId: string, pinHash: string): void => {
   db.update(people).set({ pinHash }).where(eq(people.id, personId)).run();
 };

@@ -4,7 +4,7 @@ import { getDb } from '@/server/db/client';
 import { toResponse } from '@/server/http/answers';
 import { route } from '@/server/http/route';
 import { ask } from '@/server/http/write';
-import { unlocked } from '@/server/formLock';
+import { openTablet, tabletOf } from '@/server/tablets';
 import { takeBack } from '@/server/services/clientForm';
 
 /** Not one transaction: a wrong PIN is counted although it is refused. */
@@ -12,6 +12,8 @@ export const { GET, POST, PUT, PATCH, DELETE } = route<{ id: string }>({
   POST: (request, { id }) =>
     ask<{ pin: string }>(request, unlockRequest, (body) => {
       const back = takeBack(getDb(), id, body.pin, nowMs());
-      return back.ok ? unlocked(toResponse(back)) : toResponse(back);
+      const tablet = tabletOf(request);
+      if (back.ok && tablet !== null) openTablet(getDb(), tablet);
+      return toResponse(back);
     }),
 });

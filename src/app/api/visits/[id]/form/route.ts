@@ -1,7 +1,7 @@
 import { handOverRequest } from '@/formats/requests';
 import { nowMs } from '@/server/clock';
 import { getDb } from '@/server/db/client';
-import { locked } from '@/server/formLock';
+import { lockTablet, tabletOf } from '@/server/tablets';
 import { route } from '@/server/http/route';
 import { write } from '@/server/http/write';
 import { handOver } from '@/server/services/clientForm';
@@ -12,8 +12,12 @@ export const { GET, POST, PUT, PATCH, DELETE } = route<{ id: string }>({
     write<{ personId: string; newPin?: string }, { formId: string }>(request, {
       db: getDb(),
       schema: handOverRequest,
-      run: (body) => handOver(getDb(), id, body, nowMs()),
+      run: (body) => {
+        const handed = handOver(getDb(), id, body, nowMs());
+        const tablet = tabletOf(request);
+        if (handed.ok && tablet !== null) lockTablet(getDb(), tablet, handed.value.formId);
+        return handed;
+      },
       okStatus: 201,
-      dress: (response, { formId }) => locked(response, formId),
     }),
 });

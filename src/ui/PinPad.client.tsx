@@ -1,29 +1,36 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import { sendJson } from '@/ui/sendJson';
-import styles from './Form.module.css';
+import { sendJson } from './sendJson';
+import styles from './PinPad.module.css';
 
 const DIGITS = ['1', '2', '3', '4', '5', '6', '7', '8', '9'] as const;
+const MOST_DIGITS = 8;
 
-interface Props {
-  readonly formId: string;
+interface Props<T> {
+  /** Where the PIN is sent. */
+  readonly url: string;
+  /** What the key does that sends it. */
+  readonly does: string;
+  readonly onOpened: (answer: T) => void;
+  /** Way back without a PIN; null where there is none. */
   readonly onClose: (() => void) | null;
-  readonly onBack: (visitId: string) => void;
+  readonly closeWords?: string;
 }
 
-/** The practitioner's way back: four to eight digits, large enough for gloves. */
-export function PinPad({ formId, onClose, onBack }: Props) {
+/** A practitioner's PIN: four to eight digits, large enough for gloves. */
+export function PinPad<T>({ url, does, onOpened, onClose, closeWords = 'Back' }: Props<T>) {
   const [pin, setPin] = useState('');
   const [fault, setFault] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
+  const add = (digit: string): void => setPin((p) => (p + digit).slice(0, MOST_DIGITS));
   const open = async (): Promise<void> => {
     if (pin.length < 4 || busy) return;
     setBusy(true);
-    const sent = await sendJson<{ visitId: string }>('POST', `/api/forms/${formId}/unlock`, { pin });
+    const sent = await sendJson<T>('POST', url, { pin });
     setBusy(false);
     setPin('');
-    if (sent.ok) onBack(sent.value.visitId);
+    if (sent.ok) onOpened(sent.value);
     else {
       setFault(
         sent.error.code === 'away' ? 'The server does not answer. What was written is kept here.' : sent.error.message,
@@ -32,7 +39,7 @@ export function PinPad({ formId, onClose, onBack }: Props) {
   };
   useEffect(() => {
     const key = (event: KeyboardEvent): void => {
-      if (/^\d$/.test(event.key)) setPin((p) => (p + event.key).slice(0, 8));
+      if (/^\d$/.test(event.key)) setPin((p) => (p + event.key).slice(0, MOST_DIGITS));
       else if (event.key === 'Backspace') setPin((p) => p.slice(0, -1));
       else if (event.key === 'Escape') onClose?.();
     };
@@ -40,9 +47,16 @@ export function PinPad({ formId, onClose, onBack }: Props) {
     return () => window.removeEventListener('keydown', key);
   }, [onClose]);
   return (
-    <div className={styles.pin} role="group" aria-label="Practitioner’s PIN">
+    <form
+      className={styles.pin}
+      aria-label="Practitioner’s PIN"
+      onSubmit={(e) => {
+        e.preventDefault();
+        void open();
+      }}
+    >
       <p>Practitioner’s PIN</p>
-      <p className={styles.pinDots} aria-live="polite" aria-label={`${pin.length} digits`}>
+      <p className={styles.dots} role="status" aria-label={`${pin.length} digits`}>
         {'●'.repeat(pin.length) || '–'}
       </p>
       {fault ? (
@@ -50,27 +64,27 @@ export function PinPad({ formId, onClose, onBack }: Props) {
           {fault}
         </p>
       ) : null}
-      <div className={styles.pinKeys}>
+      <div className={styles.keys}>
         {DIGITS.map((d) => (
-          <button key={d} type="button" onClick={() => setPin((p) => (p + d).slice(0, 8))}>
+          <button key={d} type="button" onClick={() => add(d)}>
             {d}
           </button>
         ))}
         <button type="button" onClick={() => setPin((p) => p.slice(0, -1))} aria-label="Take back one digit">
           ⌫
         </button>
-        <button type="button" onClick={() => setPin((p) => `${p}0`.slice(0, 8))}>
+        <button type="button" onClick={() => add('0')}>
           0
         </button>
-        <button type="button" className={styles.pinOk} disabled={pin.length < 4 || busy} onClick={() => void open()}>
-          Take back
+        <button type="submit" className={styles.ok} disabled={pin.length < 4 || busy}>
+          {does}
         </button>
       </div>
       {onClose ? (
-        <button type="button" className={styles.small} onClick={onClose}>
-          Back to the form
+        <button type="button" className={styles.close} onClick={onClose}>
+          {closeWords}
         </button>
       ) : null}
-    </div>
+    </form>
   );
 }

@@ -1,0 +1,61 @@
+// Runs the application behind its outermost door and ends it in order: what is under way is answered, then the data file
+// is closed with everything folded in, so that a copy of it is whole. Started by scripts/run.mjs.
+
+import { createServer } from 'node:http';
+import next from 'next';
+import { turnedAway } from './doors.mjs';
+
+const [port, mode] = [Number(process.argv[2]), process.argv[3]];
+const HOST = '127.0.0.1';
+/** Connections are kept open longer than a tablet waits between two saves: one that closes just then would look lost. */
+const KEPT_OPEN_MS = 70_000;
+/** How long an answer under way may take when the server is stopped. */
+const LAST_ANSWERS_MS = 4_000;
+
+const app = next({ dev: mode === 'dev', hostname: HOST, port });
+await app.prepare();
+const handle = app.getRequestHandler();
+
+function refuse(response, { status, code, message, location }) {
+  const headers = { 'content-type': 'application/json', 'cache-control': 'no-store', connection: 'close' };
+  response.writeHead(status, location ? { ...headers, location } : headers);
+  response.end(JSON.stringify({ error: { code, message, details: [] } }));
+}
+
+const server = createServer((request, response) => {
+  const away = turnedAway({ method: request.method ?? '', url: request.url ?? '', headers: request.headers }, port);
+  if (away) refuse(response, away);
+  else void handle(request, response);
+});
+server.keepAliveTimeout = KEPT_OPEN_MS;
+server.headersTimeout = KEPT_OPEN_MS + 5_000;
+// what is not even a request gets a plain word
+server.on('clientError', (_, socket) => {
+  if (socket.writable) socket.end('HTTP/1.1 400 Bad Request\r\nconnection: close\r\n\r\n');
+});
+if (mode === 'dev') server.on('upgrade', app.getUpgradeHandler());
+server.on('error', (error) => {
+  console.error(error.code === 'EADDRINUSE' ? `Port ${port} is taken: use -- --port N.` : error.message);
+  process.exit(2);
+});
+server.listen(port, HOST, () => console.log('Ready'));
+
+let ending = false;
+function end() {
+  if (ending) return;
+  ending = true;
+  const close = () => {
+    // set by src/server/db/client.ts, which Next has bundled for itself
+    globalThis.strickleClose?.();
+    process.exit(0);
+  };
+  server.close(close);
+  server.closeIdleConnections();
+  // listeners of events never end by themselves
+  setTimeout(() => {
+    server.closeAllConnections();
+    close();
+  }, LAST_ANSWERS_MS).unref();
+  globalThis.strickleSilence?.();
+}
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, end);

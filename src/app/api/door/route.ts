@@ -1,0 +1,18 @@
+import { unlockRequest } from '@/formats/requests';
+import { nowMs } from '@/server/clock';
+import { getDb } from '@/server/db/client';
+import { errorResponse, toResponse } from '@/server/http/answers';
+import { route } from '@/server/http/route';
+import { ask } from '@/server/http/write';
+import { comeIn, tabletOf } from '@/server/tablets';
+
+/** Opens a browser that the server does not know yet. Not one transaction: a wrong PIN is counted although refused. */
+export const { GET, POST, PUT, PATCH, DELETE } = route({
+  POST: (request) =>
+    ask<{ pin: string }>(request, unlockRequest, ({ pin }) => {
+      const tablet = tabletOf(request);
+      return tablet === null
+        ? errorResponse(401, 'no-cookie', 'This browser keeps no cookie: without one it cannot be told again.')
+        : toResponse(comeIn(getDb(), tablet, pin, nowMs()));
+    }),
+});

@@ -1,0 +1,67 @@
+// What the server does when it starts and beside its requests: holds the data file, plans in threads, makes the day's
+// backup, looks through the file page by page, tidies away what nobody will ask for again.
+
+import 'server-only';
+import { spawn } from 'node:child_process';
+import { join } from 'node:path';
+import { civilDateAt, nowMs } from './clock';
+import { getDb, holdDb } from './db/client';
+import { databaseFile } from './env';
+import { tell } from './events';
+import { log } from './log';
+import { planInThreads } from './planning/planner';
+import { planThreads } from './planning/threads';
+import { dropRequestsBefore } from './repos/groundRepo';
+import { dropOldPlans } from './repos/planRepo';
+import { readStudio } from './repos/studioRepo';
+import { plansAhead } from './services/plansAhead';
+
+const HOUR_MS = 3_600_000;
+const DAY_MS = 24 * HOUR_MS;
+/** Tablets send again what was not answered for as long as this. */
+const REQUESTS_KEPT_MS = 60 * DAY_MS;
+/** Looks ahead at bookings long past. */
+const LOOKS_KEPT_MS = 7 * DAY_MS;
+/** The first page comes first. */
+const FIRST_CARE_MS = 20_000;
+
+/** Runs one of our scripts beside the server; it reads the file by itself and touches no request. */
+function beside(script: string, args: readonly string[], whenBad: string): void {
+  const options = { stdio: 'ignore' as const, env: { ...process.env, STRICKLE_DB: databaseFile() } };
+  const flags = ['--import', 'tsx', '--conditions=react-server'];
+  const child = spawn(process.execPath, [...flags, join('scripts', script), ...args], options);
+  child.on('exit', (code) => {
+    if (code !== 0) log.error({ script, code }, whenBad);
+  });
+  child.on('error', () => log.error({ script }, whenBad));
+  child.unref();
+}
+
+function care(): void {
+  try {
+    const db = getDb();
+    const today = civilDateAt(nowMs(), readStudio(db)?.timeZone ?? 'UTC');
+    dropRequestsBefore(db, nowMs() - REQUESTS_KEPT_MS);
+    dropOldPlans(db, nowMs() - LOOKS_KEPT_MS);
+    beside('backup.ts', ['--day', today], 'the daily backup was not made');
+  } catch (error) {
+    log.error({ kind: error instanceof Error ? error.name : 'unknown' }, 'the hourly care failed');
+  }
+}
+
+/** Once a process, before the first request. */
+export function startUp(): void {
+  holdDb();
+  const threads = planThreads();
+  planInThreads(threads.count, threads.run, (hash, owner) => {
+    tell({ kind: 'plan', visitId: owner?.kind === 'visit' ? owner.id : null, hash });
+    if (owner?.kind === 'booking') tell({ kind: 'day' });
+  });
+  if (process.env['STRICKLE_CARE'] === 'off') return;
+  setTimeout(() => {
+    beside('checkFile.ts', [], 'the data file does not stand a look at every page: restore a backup');
+    plansAhead(getDb(), nowMs());
+    care();
+  }, FIRST_CARE_MS).unref();
+  setInterval(care, HOUR_MS).unref();
+}
