@@ -1,6 +1,16 @@
 import { defineConfig } from '@playwright/test';
 
 const PORT = 4173;
+const KNOWN_TABLET = {
+  name: 'strickle-tablet',
+  value: 'the-tablet-of-the-browser-tests-0123456789',
+  domain: '127.0.0.1',
+  path: '/',
+  expires: -1,
+  httpOnly: true,
+  secure: false,
+  sameSite: 'Lax' as const,
+};
 
 export default defineConfig({
   testDir: 'e2e',
@@ -17,6 +27,11 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     trace: 'off',
     hasTouch: true,
+    storageState: {
+      // the same tablet throughout: known before the first PIN is chosen
+      cookies: [KNOWN_TABLET],
+      origins: [],
+    },
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

@@ -1,5 +1,6 @@
-// `npm run backup [-- FILE] [-- --passphrase]`: a copy of the studio, also while Strickle runs. `--day DATE` is what the
-// server does by itself once a day. The passphrase is asked for in STRICKLE_PASSPHRASE or typed, never in the command.
+// `npm run backup [-- FILE] [-- --passphrase]`: a copy of the studio, also while Strickle runs. `--day DATE` is what
+// the server does by itself once a day. The passphrase is asked for in STRICKLE_PASSPHRASE or typed, never in the
+// command.
 
 import { join } from 'node:path';
 import { backUp, backupFolder, dailyBackup } from '../src/server/backup/backup';

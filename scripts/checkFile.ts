@@ -1,4 +1,5 @@
-// Looks through every page and every reference of the data file; run beside the server. Exit 4 where something is wrong.
+// Looks through every page and every reference of the data file; run beside the server. Exit 4 where something is
+// wrong.
 
 import { checkFile } from '../src/server/backup/backup';
 import { databaseFile } from '../src/server/env';

@@ -1,6 +1,6 @@
-// The outermost door: what is turned away before the application sees it. Only this machine's own address is answered, so
-// that no name of another page can be made to mean it; methods and addresses that no client of ours sends are refused in
-// words. Plain Node, so that it stands in front of the built server.
+// The outermost door: what is turned away before the application sees it. Only this machine's own address is answered,
+// so that no name of another page can be made to mean it; methods and addresses that no client of ours sends are
+// refused in words. Plain Node, so that it stands in front of the built server.
 
 /** Largest body that any request may announce, bytes; each route reads no further than its own limit. */
 export const MOST_BYTES = 2_200_000;

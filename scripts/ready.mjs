@@ -56,7 +56,10 @@ export function buildIfChanged() {
 /** The thread in which plans are made, as one file: a thread of the server loads no sources. */
 function buildThread() {
   const options = ['--bundle', '--platform=node', '--format=esm', '--target=node20', '--log-level=warning'];
-  const files = [join('src', 'workers', 'plan.thread.ts'), `--outfile=${join('.next', 'strickle', 'plan.thread.mjs')}`];
+  const files = [
+    join('src', 'server', 'planning', 'plan.thread.ts'),
+    `--outfile=${join('.next', 'strickle', 'plan.thread.mjs')}`,
+  ];
   must('Building the planner', join('node_modules', '.bin', 'esbuild'), [...files, ...options]);
 }
 

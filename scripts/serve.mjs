@@ -1,5 +1,5 @@
-// Runs the application behind its outermost door and ends it in order: what is under way is answered, then the data file
-// is closed with everything folded in, so that a copy of it is whole. Started by scripts/run.mjs.
+// Runs the application behind its outermost door and ends it in order: what is under way is answered, then the data
+// file is closed with everything folded in, so that a copy of it is whole. Started by scripts/run.mjs.
 
 import { createServer } from 'node:http';
 import next from 'next';
@@ -7,7 +7,9 @@ import { turnedAway } from './doors.mjs';
 
 const [port, mode] = [Number(process.argv[2]), process.argv[3]];
 const HOST = '127.0.0.1';
-/** Connections are kept open longer than a tablet waits between two saves: one that closes just then would look lost. */
+/**
+ * Connections are kept open longer than a tablet waits between two saves: one that closes just then would look lost.
+ */
 const KEPT_OPEN_MS = 70_000;
 /** How long an answer under way may take when the server is stopped. */
 const LAST_ANSWERS_MS = 4_000;

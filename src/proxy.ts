@@ -1,5 +1,5 @@
-// What every request passes: which tablet asks, whether it is with a client or not known, and under which rules the page
-// may run scripts. The outermost door (scripts/doors.mjs) has turned away what is not of this machine.
+// What every request passes: which tablet asks, whether it is with a client or not known, and under which rules the
+// page may run scripts. The outermost door (scripts/doors.mjs) has turned away what is not of this machine.
 
 import { NextResponse, type NextRequest } from 'next/server';
 import { nowMs } from './server/clock';

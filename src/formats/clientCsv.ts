@@ -60,7 +60,9 @@ const isColumn = (name: string): name is Column => (CSV_COLUMNS as readonly stri
 /** A cell that a spreadsheet would take for a formula, and what the writing puts before it to make it harmless. */
 const FORMULA = /^[=+\-@\t\r\uFF1D\uFF0B\uFF0D\uFF20]/;
 const SHIELDED = /^'[=+\-@\t\r\uFF1D\uFF0B\uFF0D\uFF20']/;
-/** A shield of its own goes before a text that begins like one that is shielded, so that reading gives back the text. */
+/**
+ * A shield of its own goes before a text that begins like one that is shielded, so that reading gives back the text.
+ */
 const shielded = (text: string): string => (FORMULA.test(text) || SHIELDED.test(text) ? `'${text}` : text);
 const unshielded = (text: string): string => (SHIELDED.test(text) ? text.slice(1) : text);
 

@@ -1,5 +1,5 @@
-// What changed, told to every open page as it happens. Numbered within one run of the server: a page that comes back with
-// a number of this run hears what it missed, one of another run is told to look at everything anew.
+// What changed, told to every open page as it happens. Numbered within one run of the server: a page that comes back
+// with a number of this run hears what it missed, one of another run is told to look at everything anew.
 
 import 'server-only';
 import { randomUUID } from 'node:crypto';
@@ -7,10 +7,14 @@ import { randomUUID } from 'node:crypto';
 export type StudioEvent =
   /** A visit, its charts or readings were written. */
   | { readonly kind: 'visit'; readonly visitId: string; readonly version: number }
+  /** A visit was closed or put off. */
+  | { readonly kind: 'ended'; readonly visitId: string }
   /** Acts were added to a visit's journal, up to this place. */
   | { readonly kind: 'journal'; readonly visitId: string; readonly at: number }
   /** A plan has come onto the shelf. */
   | { readonly kind: 'plan'; readonly visitId: string | null; readonly hash: string }
+  /** A client has signed a form. */
+  | { readonly kind: 'form'; readonly formId: string }
   /** The day has changed: bookings, visits opened or ended. */
   | { readonly kind: 'day' };
 

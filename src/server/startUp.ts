@@ -14,6 +14,7 @@ import { planThreads } from './planning/threads';
 import { dropRequestsBefore } from './repos/groundRepo';
 import { dropOldPlans } from './repos/planRepo';
 import { readStudio } from './repos/studioRepo';
+import { fillWorked } from './services/fillWorked';
 import { plansAhead } from './services/plansAhead';
 
 const HOUR_MS = 3_600_000;
@@ -61,6 +62,7 @@ export function startUp(): void {
   setTimeout(() => {
     beside('checkFile.ts', [], 'the data file does not stand a look at every page: restore a backup');
     plansAhead(getDb(), nowMs());
+    fillWorked(getDb());
     care();
   }, FIRST_CARE_MS).unref();
   setInterval(care, HOUR_MS).unref();

@@ -1,5 +1,5 @@
-// Which browser asks: by a lasting cookie whose hash the server keeps. Whether it is with a client, and whether anyone of
-// the studio has opened it, is held here and not in the browser; only a PIN changes it back.
+// Which browser asks: by a lasting cookie whose hash the server keeps. Whether it is with a client, and whether anyone
+// of the studio has opened it, is held here and not in the browser; only a PIN changes it back.
 
 import 'server-only';
 import { createHash, randomBytes } from 'node:crypto';

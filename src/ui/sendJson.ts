@@ -1,4 +1,5 @@
-// One way to talk to the server: JSON in, Result out. No health words ever in the address.
+// One way to talk to the server: JSON in, Result out. No health words ever in the address. Every write carries an id:
+// one that was sent before, with its answer lost on the way, is sent again under the same id and so done once.
 
 export interface WireError {
   readonly code: string;
@@ -14,19 +15,39 @@ const AWAY: WireError = {
   message: 'The server does not answer. What you did is kept on this tablet and sent when it is back.',
   details: [],
 };
+/** A page that is left may still send so much. */
+const KEEPALIVE_LETTERS = 60_000;
 
-export async function sendJson<T>(method: 'POST' | 'PUT', url: string, body: unknown): Promise<Sent<T>> {
+/** Ids of what was sent and not answered, by what it was. */
+const unanswered = new Map<string, string>();
+
+/** @param requestId of the caller's own, where it keeps what it sends */
+export async function sendJson<T>(
+  method: 'POST' | 'PUT',
+  url: string,
+  body: unknown,
+  requestId?: string,
+): Promise<Sent<T>> {
+  const text = JSON.stringify(body);
+  const what = `${method} ${url} ${text}`;
+  const id = requestId ?? unanswered.get(what) ?? crypto.randomUUID();
+  if (requestId === undefined) unanswered.set(what, id);
   try {
     const response = await fetch(url, {
       method,
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(body),
-      keepalive: method === 'POST' && JSON.stringify(body).length < 60_000,
+      headers: { 'content-type': 'application/json', 'x-request-id': id },
+      body: text,
+      keepalive: method === 'POST' && text.length < KEEPALIVE_LETTERS,
     });
     const answer = (await response.json()) as unknown;
+    if (response.status < 500) unanswered.delete(what);
     if (response.ok) return { ok: true, value: answer as T }; // our own route's answer
-    return { ok: false, error: (answer as { error: WireError }).error }; // toResponse's shape
+    return { ok: false, error: (answer as { error: WireError }).error }; // the shape of src/server/http/answers.ts
   } catch {
     return { ok: false, error: AWAY };
   }
 }
+
+/** Errors that pass by themselves; everything else is an answer. */
+const PASSING = ['away', 'internal', 'busy', 'no-room', 'locked', 'unknown-tablet'];
+export const isPassing = (error: WireError): boolean => PASSING.includes(error.code);

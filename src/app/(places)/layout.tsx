@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { OnEveryPage } from '@/features/live/OnEveryPage.client';
 import { civilDateAt, nowMs } from '@/server/clock';
 import { getDb } from '@/server/db/client';
 import { readStudio } from '@/server/repos/studioRepo';
@@ -13,6 +14,7 @@ export default async function PlacesLayout({ children }: { readonly children: Re
   return (
     <>
       <TopBar day={`${weekday(on)} ${dayMonth(on)}`} {...await topBarPeople(getDb())} />
+      <OnEveryPage follows />
       <main>{children}</main>
     </>
   );

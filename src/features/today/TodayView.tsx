@@ -2,6 +2,7 @@ import Link from 'next/link';
 import type { Today, TodayVisit } from '@/server/services/today';
 import { dayMonth, plural, timeOfDay, weekday, withDates } from '@/ui/words';
 import { bandParts, ribbonOf, shareOf, type Ribbon } from './ribbon';
+import { WaitingHere } from './WaitingHere.client';
 import { OpenVisitButton } from './OpenVisitButton.client';
 import styles from './TodayView.module.css';
 
@@ -40,6 +41,7 @@ export function TodayView({ today }: { readonly today: Today }) {
     visits.find((v) => v.state !== 'closed' && v.startsAtMs + v.minutes * 60_000 > nowMs) ??
     visits.find((v) => v.state !== 'closed');
   const needs = visits.filter((v) => v.words.length > 0);
+  const coming = visits.filter((v) => v.isComing).length;
   const home =
     visits.length > 0
       ? `, home by ${timeOfDay(Math.max(...visits.map((v) => v.startsAtMs + v.minutes * 60_000)), timeZone)}`
@@ -55,6 +57,7 @@ export function TodayView({ today }: { readonly today: Today }) {
           {home} · {dayMonth(today.date)}
         </p>
       </div>
+      <WaitingHere />
       {visits.length === 0 ? (
         <div className={styles.empty}>
           <h2>Nobody is booked today</h2>
@@ -84,7 +87,12 @@ export function TodayView({ today }: { readonly today: Today }) {
           <div className={styles.below}>
             <section>
               <h2>Needs a word from you</h2>
-              {needs.length === 0 ? (
+              {coming > 0 ? (
+                <p className="quiet" role="status">
+                  Still planning {plural(coming, 'visit')} …
+                </p>
+              ) : null}
+              {needs.length === 0 && coming === 0 ? (
                 <p className="quiet">Nothing. Hair, consent and cards are as they should be.</p>
               ) : (
                 <ul className={styles.words}>

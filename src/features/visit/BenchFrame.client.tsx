@@ -1,6 +1,5 @@
 'use client';
 
-import { Button } from 'antd';
 import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
 import { createContext, useContext, useMemo, useRef, useState, type ReactNode } from 'react';
@@ -10,6 +9,7 @@ import { useBench } from './BenchContext.client';
 import { ClientSlip } from './ClientSlip';
 import { KeyList } from './KeyList.client';
 import { PlanSlip } from './PlanSlip';
+import { NotTaken, Planning, SyncLine } from './SyncWords.client';
 import { keyOfZone, STATION_NAMES, stationResult, STATIONS } from './stations';
 import styles from './Bench.module.css';
 
@@ -23,18 +23,14 @@ const ZoneContext = createContext<ZoneChoice>({ zone: undefined, index: 0, choos
 /** The zone that the stations look at. */
 export const useZone = (): ZoneChoice => useContext(ZoneContext);
 
-const SYNC_WORDS = {
-  saved: 'All saved',
-  saving: 'Saving …',
-  waiting: 'Server away: kept on this tablet, sent when it is back',
-  conflict: 'Another tablet saved something newer',
-} as const;
+/** Stations that show the plan: nothing of them stands before there is one. */
+const PLANNED_STATIONS = ['match', 'strips', 'work', 'read', 'return'];
 
 /**
  * Client's slip left, the station's surface in the centre, the plan's slip right, the seven stations along the bottom.
  */
 export function BenchFrame({ children }: { readonly children: ReactNode }) {
-  const { bench, sync, refusal, dismissRefusal, resolveConflict } = useBench();
+  const { bench } = useBench();
   const path = usePathname();
   const router = useRouter();
   const [index, setIndex] = useState(0);
@@ -43,6 +39,7 @@ export function BenchFrame({ children }: { readonly children: ReactNode }) {
   const here = path.split('/').pop() ?? '';
   const zone = bench.zones[Math.min(index, bench.zones.length - 1)];
   const at = `/visits/${bench.visit.id}`;
+  const isWaiting = bench.planComing && bench.plan.zones.length === 0 && PLANNED_STATIONS.includes(here);
   const toStation = (n: number) => (): void => {
     const station = STATIONS[n];
     if (station && Date.now() - going.current < 1500) router.push(`${at}/${station}`);
@@ -76,29 +73,11 @@ export function BenchFrame({ children }: { readonly children: ReactNode }) {
           <ClientSlip bench={bench} zoneKey={zone ? keyOfZone(zone) : ''} />
         </aside>
         <main className={styles.centre}>
-          {sync === 'conflict' ? (
-            <div role="alert" className={styles.conflict}>
-              <strong>Another tablet saved something newer.</strong> Both are kept until you choose.
-              <Button size="small" onClick={() => resolveConflict('mine')}>
-                Keep mine
-              </Button>
-              <Button size="small" onClick={() => resolveConflict('theirs')}>
-                Take the newer
-              </Button>
-            </div>
-          ) : null}
-          {refusal ? (
-            <div role="alert" className={styles.conflict}>
-              {refusal}{' '}
-              <Button size="small" onClick={dismissRefusal}>
-                Understood
-              </Button>
-            </div>
-          ) : null}
+          <NotTaken />
           {bench.visit.status === 'closed' && here !== 'read' && here !== 'return' ? (
             <p className={styles.closed}>This visit is closed: its record can be read, not changed.</p>
           ) : null}
-          {children}
+          {isWaiting ? <Planning /> : children}
         </main>
         <aside className={styles.right} aria-label="Plan so far" data-behind>
           <PlanSlip bench={bench} zoneKey={zone ? keyOfZone(zone) : ''} />
@@ -117,12 +96,7 @@ export function BenchFrame({ children }: { readonly children: ReactNode }) {
             </Link>
           ))}
         </nav>
-        <p className={styles.sync} data-sync={sync} role="status" data-behind>
-          {SYNC_WORDS[sync]} ·{' '}
-          <button type="button" onClick={() => setShowKeys(true)}>
-            Keys ?
-          </button>
-        </p>
+        <SyncLine onKeys={() => setShowKeys(true)} />
       </div>
       {showKeys ? <KeyList onClose={() => setShowKeys(false)} /> : null}
     </ZoneContext>

@@ -1,6 +1,6 @@
 // What the bench computes for its screens, away from the screens.
 
-import { beforeEach, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { FAULTS } from '@/core/reading';
 import { planVisit, type Plan, type VisitCase } from '@/core/plan';
 import { SHIPPED_PRODUCTS } from '@/core/products';
@@ -9,7 +9,8 @@ import type { Bench, BenchZone } from '@/server/services/bench';
 import { dayMonth, plural, sideWord, shortSpan, span, timeOfDay, weekday, withDates } from '@/ui/words';
 import { ribbonOf, bandParts, shareOf } from '../today/ribbon';
 import type { TodayVisit } from '@/server/services/today';
-import { isEmpty, joinJournal, keepWaiting, readWaiting } from './outbox';
+import { emptyBox } from './sync/box';
+import { joinJournal, overLast, withWaiting } from './sync/benchStore';
 import { instantOf } from './return/instantOf';
 import { regrowthLines } from './return/regrowthLines';
 import { stationResult, chosenProducts, keyOfZone, productName, STATIONS } from './stations';
@@ -263,35 +264,35 @@ describe('regrowth lines', () => {
   });
 });
 
-describe('the outbox', () => {
-  const store = new Map<string, string>();
-  beforeEach(() => {
-    store.clear();
-    Object.defineProperty(globalThis, 'localStorage', {
-      configurable: true,
-      value: {
-        getItem: (k: string) => store.get(k) ?? null,
-        setItem: (k: string, v: string) => void store.set(k, v),
-        removeItem: (k: string) => void store.delete(k),
-      },
-    });
-  });
+describe('the bench with what waits on this tablet', () => {
   const event: TableEvent = { id: 'e', atMs: 1, kind: 'laid', strip: 'A1' };
-  it('keeps what waits over a reload and empties when it has arrived', () => {
-    const waiting = { docs: { consult: { url: '/x', field: 'consult', data: { a: 1 } } }, events: [event] };
-    keepWaiting('v', waiting);
-    expect(readWaiting('v')).toEqual(waiting);
-    expect(isEmpty(readWaiting('other'))).toBe(true);
-    keepWaiting('v', { docs: {}, events: [] });
-    expect(store.size).toBe(0);
-  });
-  it('reads nothing from a damaged store instead of failing', () => {
-    store.set('strickle-waiting-v', '{broken');
-    expect(isEmpty(readWaiting('v'))).toBe(true);
-  });
-  it('joins the journal with what is under way, each event once and in order', () => {
+  it('joins the journal with what is under way, each act once and in order', () => {
     const later = { ...event, id: 'f' };
     expect(joinJournal([event], [event, later])).toEqual([event, later]);
+  });
+  it('shows what was changed last, sent or not', () => {
+    const shown = bench();
+    const box = {
+      ...emptyBox('v', 'Nell'),
+      acts: [{ event, plan: 'h' }],
+      docs: {
+        'chart|underarm|left': {
+          url: '/x',
+          field: 'data',
+          sent: { requestId: 'a', base: 1, data: { ...zoneOf('left').data, reason: 'sent' } },
+          next: { requestId: 'b', base: 1, data: { ...zoneOf('left').data, reason: 'later' } },
+        },
+      },
+    };
+    const over = withWaiting(shown, box);
+    expect(over.zones.map((z) => z.data.reason)).toEqual(['later', '']);
+    expect(over.journal).toEqual([event]);
+    expect(shown.journal).toEqual([]);
+  });
+  it('keeps the last plan on the screen while a new one is made, but not its id', () => {
+    const coming = bench({ plan: { ...plan, zones: [] }, planComing: true });
+    expect(overLast(coming, bench())).toMatchObject({ planHash: '', planComing: true, plan: { zones: plan.zones } });
+    expect(overLast(bench({ planHash: 'new' }), bench()).planHash).toBe('new');
   });
 });
 

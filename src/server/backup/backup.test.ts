@@ -5,13 +5,14 @@ import { describe, expect, it } from 'vitest';
 import { demoStudio } from '../../demo/studioForTests';
 import { openDatabase } from '../db/openDatabase';
 import { holdFile } from '../db/oneServer';
-import { createClient, emptyProfile, searchClients } from '../services/clients';
+import { EMPTY_PROFILE } from '../db/upSteps';
+import { createClient, searchClients } from '../services/clients';
 import { backUp, backupFolder, checkFile, dailyBackup, restore } from './backup';
 
 const NOW = Date.UTC(2027, 4, 8, 8, 0);
 const folder = (): string => mkdtempSync(join(tmpdir(), 'strickle-backup-'));
 const add = (db: ReturnType<typeof demoStudio>['db'], name: string): void => {
-  const fields = { name, byline: '', bornOn: null, phone: '', note: '', profile: emptyProfile };
+  const fields = { name, byline: '', bornOn: null, phone: '', note: '', profile: EMPTY_PROFILE };
   if (!createClient(db, fields, NOW).ok) throw new Error('a client');
 };
 const namesIn = (file: string): readonly string[] => {

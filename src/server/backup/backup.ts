@@ -139,8 +139,9 @@ export async function restore(
     clear();
     await takeIn(from, incoming, passphrase);
     const fault = checkFile(incoming);
-    if (fault !== null)
+    if (fault !== null) {
       throw new DatabaseRefused(`The backup ${basename(from)} is no good: ${fault} Nothing was changed.`);
+    }
     const before = existsSync(dataFile) ? join(backupFolder(dataFile), `before-restore-${stamp}.sqlite`) : null;
     if (before !== null) keepAside(dataFile, before);
     for (const end of ['-wal', '-shm']) rmSync(dataFile + end, { force: true });

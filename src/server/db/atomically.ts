@@ -33,7 +33,9 @@ export function atomically<T>(db: Db, run: () => ServiceResult<T>): ServiceResul
   }
 }
 
-/** For use inside {@link atomically}: a write that must meet the row as it was read. Anything else is a fault of ours. */
+/**
+ * For use inside {@link atomically}: a write that must meet the row as it was read. Anything else is a fault of ours.
+ */
 export function mustWrite(written: boolean, what: string): void {
   if (!written) throw new Error(`${what} was changed inside its own transaction`);
 }

@@ -1,5 +1,6 @@
 // Opens the studio's SQLite file: refuses what must not be used before anything is written, keeps a copy before it
-// migrates. WAL, foreign keys on, full synchronisation: what was acknowledged survives a killed process and a power cut.
+// migrates. WAL, foreign keys on, full synchronisation: what was acknowledged survives a killed process and a power
+// cut.
 
 import { chmodSync, existsSync, mkdirSync, readFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';

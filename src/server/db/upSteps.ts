@@ -30,6 +30,22 @@ export function upConsult(stored: Stored): Consult {
   } as unknown as Consult; // the rest of version 1 is unchanged in version 2
 }
 
+/** A card of which nothing is known yet. */
+export const EMPTY_PROFILE: ClientProfile = {
+  v: 2,
+  statureCm: null,
+  massKg: null,
+  sensitivity: 3,
+  skin: 'normal',
+  ingrownProne: false,
+  standing: [],
+  reactions: [],
+  patchTests: [],
+  consentOn: null,
+  guardianConsentOn: null,
+  blackout: [],
+};
+
 /** Client's profile 1 → 2: reactions and patch tests begin empty. */
 export function upProfile(stored: Stored): ClientProfile {
   if (stored.v !== 1) return stored as unknown as ClientProfile; // version 2 is written by this program only

@@ -1,6 +1,7 @@
 // Failures as responses: the one place where a code becomes a status. Nothing internal and nothing personal in them.
 
 import 'server-only';
+import { DamagedValue } from '../db/json';
 import type { ServiceError, ServiceResult } from '../errors';
 import { log } from '../log';
 
@@ -43,6 +44,13 @@ const sqliteCode = (error: unknown): string =>
   error instanceof Error && 'code' in error && typeof error.code === 'string' ? error.code : '';
 
 export function unforeseen(error: unknown): Response {
+  if (error instanceof DamagedValue) {
+    return errorResponse(
+      422,
+      'damaged',
+      'This record is damaged in the data file. Nothing was changed; a backup has it whole.',
+    );
+  }
   const code = sqliteCode(error) || sqliteCode(error instanceof Error ? error.cause : null);
   if (code.startsWith('SQLITE_BUSY') || code.startsWith('SQLITE_LOCKED')) {
     return errorResponse(

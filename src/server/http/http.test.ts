@@ -6,7 +6,7 @@ import type { OpenDatabase } from '../db/openDatabase';
 import { notFound, refused, stale, type ServiceResult } from '../errors';
 import { PlanWanted } from '../planning/planWanted';
 import { insertClient, readClient } from '../repos/clientRepo';
-import { emptyProfile } from '../services/clients';
+import { EMPTY_PROFILE } from '../db/upSteps';
 import { toResponse, unforeseen } from './answers';
 import { answered, route } from './route';
 import { ask, write, writeForm } from './write';
@@ -161,7 +161,7 @@ describe('a write that is sent twice', () => {
       run: ({ n }) => {
         ran++;
         const id = `client-${ran}`;
-        insertClient(open.db, { id, name: `N ${n}`, createdAtMs: NOW, profile: emptyProfile });
+        insertClient(open.db, { id, name: `N ${n}`, createdAtMs: NOW, profile: EMPTY_PROFILE });
         return n < 0 ? refused('less than nothing', 'n') : ok({ id });
       },
     });

@@ -11,7 +11,7 @@ type Handler<P> = (request: Request, params: P) => Answer;
 type NextHandler<P> = (request: Request, context: { readonly params: Promise<P> }) => Promise<Response>;
 
 /** A request waits for at most so many plans: each answer to a plan that is wanted may want another one. */
-const MOST_PLANS = 4;
+const MOST_PLANS = 12;
 
 /** Runs an answer; where it wants a plan that is not made yet, waits for it off this thread and runs it again. */
 export async function answered(run: () => Answer): Promise<Response> {

@@ -10,6 +10,7 @@ import { nowMs } from '../clock';
 import { atomically } from '../db/atomically';
 import type { Db } from '../db/openDatabase';
 import type { ServiceResult } from '../errors';
+import { tell, type StudioEvent } from '../events';
 import { insertRequest, readRequest } from '../repos/groundRepo';
 import { errorResponse, NO_STORE, toResponse } from './answers';
 import { limitedText } from './body';
@@ -54,6 +55,8 @@ export interface Write<B, W, A = W> {
   /** What is answered once it is done, now or on an earlier sending; absent = what the use case gave. */
   readonly answer?: (written: W, body: B) => ServiceResult<A>;
   readonly okStatus?: number;
+  /** What every open page hears of it. */
+  readonly tells?: (written: W) => readonly StudioEvent[];
 }
 
 /** Runs the use case, or recalls what it gave when the same act was sent before. */
@@ -90,6 +93,7 @@ export async function write<B, W, A = W>(request: Request, use: Write<B, W, A>):
   return answered(() => {
     const done = once(use.db, { id, what, text: read.text }, () => use.run(read.body));
     if (!done.ok) return toResponse(done);
+    use.tells?.(done.value).forEach(tell);
     const answer = use.answer ? use.answer(done.value, read.body) : done;
     return toResponse(answer as ServiceResult<unknown>, use.okStatus);
   });

@@ -5,7 +5,7 @@ import 'server-only';
 import { caseFaults, planMemory, planVisit, type Plan } from '../../core/plan';
 import type { Db, DbOrTx } from '../db/openDatabase';
 import { hasPlan, keepPlan, readPlan, type PlanOwner } from '../repos/planRepo';
-import type { PlanAnswer, PlanQuestion } from '../../workers/plan.thread';
+import type { PlanAnswer, PlanQuestion } from './plan.thread';
 import { planQueue, type PlanQueue, type Priority } from './planQueue';
 
 export interface PlanFault {
@@ -113,6 +113,3 @@ export function makePlan(db: Db, job: PlanJob, nowMs: number): Made {
   });
   return { kind: 'coming', made };
 }
-
-/** Plans waited for or being made; 0 where they are made in place. */
-export const plansUnderWay = (): number => planner().threads?.queue.size() ?? 0;

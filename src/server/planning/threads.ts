@@ -1,4 +1,5 @@
-// Threads in which plans are made. The bundle is made at build; without one (development, tests) the source itself runs.
+// Threads in which plans are made. The bundle is made at build; without one (development, tests) the source itself
+// runs.
 
 import 'server-only';
 import { existsSync } from 'node:fs';
@@ -6,7 +7,7 @@ import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { Piscina } from 'piscina';
-import type { PlanAnswer, PlanQuestion } from '../../workers/plan.thread';
+import type { PlanAnswer, PlanQuestion } from './plan.thread';
 
 export interface PlanThreads {
   readonly count: number;
@@ -27,7 +28,7 @@ export function planThreads(
   const bundle = join(root, BUNDLE);
   const isBuilt = existsSync(bundle) && process.env.NODE_ENV === 'production';
   const pool = new Piscina({
-    filename: pathToFileURL(isBuilt ? bundle : join(root, 'src', 'workers', 'plan.thread.ts')).href,
+    filename: pathToFileURL(isBuilt ? bundle : join(root, 'src', 'server', 'planning', 'plan.thread.ts')).href,
     execArgv: isBuilt ? [] : ['--import', 'tsx'],
     minThreads: 1,
     maxThreads: count,

@@ -1,17 +1,36 @@
 import { and, asc, desc, eq, gt, gte, isNull, lt, ne, sql } from 'drizzle-orm';
 import type { DbOrTx } from '../db/openDatabase';
 import { bookings, clientEdits, clients } from '../db/schema';
-import { upProfile } from '../db/upSteps';
+import { readable } from '../db/json';
+import { EMPTY_PROFILE, upProfile } from '../db/upSteps';
 
 export type ClientRow = typeof clients.$inferSelect;
 export type BookingRow = typeof bookings.$inferSelect;
 
 const upClient = (row: ClientRow): ClientRow => ({ ...row, profile: upProfile(row.profile) });
 
+/** A card in a list: one that cannot be read is named, its profile is empty, and the others stand. */
+export interface ListedClient extends ClientRow {
+  readonly isDamaged: boolean;
+}
+const listed = (row: ClientRow): ListedClient =>
+  readable<ListedClient>(() => ({ ...upClient(row), isDamaged: false }), {
+    ...row,
+    profile: EMPTY_PROFILE,
+    isDamaged: true,
+  });
+const readListed = (db: DbOrTx, id: string): ListedClient | undefined => {
+  const row = db.select().from(clients).where(eq(clients.id, id)).get();
+  return row && listed(row);
+};
+
 export const readClient = (db: DbOrTx, id: string): ClientRow | undefined => {
   const row = db.select().from(clients).where(eq(clients.id, id)).get();
   return row && upClient(row);
 };
+/** Name of a card, whatever else of it can be read. */
+export const clientName = (db: DbOrTx, id: string): string =>
+  db.select({ name: clients.name }).from(clients).where(eq(clients.id, id)).get()?.name ?? '';
 export const insertClient = (db: DbOrTx, row: typeof clients.$inferInsert): void => {
   db.insert(clients).values(row).run();
 };
@@ -47,7 +66,7 @@ const matchOf = (query: string): string =>
 const SHORT_LETTERS = 2;
 
 /** Names that begin with the letters, by name; then others with a word that begins so, until the list is full. */
-function shortFind(db: DbOrTx, letters: string, match: string, limit: number, archived: boolean): ClientRow[] {
+function shortFind(db: DbOrTx, letters: string, match: string, limit: number, archived: boolean): ListedClient[] {
   const shown = archived ? sql`c.archived_at_ms is not null` : sql`c.archived_at_ms is null`;
   const pattern = `${letters.replace(/[\\%_]/g, (c) => `\\${c}`)}%`;
   const first = db.all<{ id: string }>(
@@ -58,19 +77,19 @@ function shortFind(db: DbOrTx, letters: string, match: string, limit: number, ar
       ? []
       : db.all<{ id: string }>(sql`
     select n.client_id as id from client_search s join client_search_no n on n.no = s.rowid join clients c on c.id = n.client_id where s.client_search match ${match} and ${shown} limit ${limit}`);
-  return [...new Set([...first, ...more].map((r) => r.id))].slice(0, limit).flatMap((id) => readClient(db, id) ?? []);
+  return [...new Set([...first, ...more].map((r) => r.id))].slice(0, limit).flatMap((id) => readListed(db, id) ?? []);
 }
 
 /**
  * Clients whose name, byline, phone or note holds words that begin so; those found by their name first, then by name.
  * @param query an empty one gives the whole index by name
  */
-export function findClients(db: DbOrTx, query: string, limit: number, archived = false): ClientRow[] {
+export function findClients(db: DbOrTx, query: string, limit: number, archived = false): ListedClient[] {
   const match = matchOf(query);
   const shown = archived ? sql`${clients.archivedAtMs} is not null` : isNull(clients.archivedAtMs);
   if (match === '' && query.trim() !== '') return [];
   if (match === '') {
-    return db.select().from(clients).where(shown).orderBy(asc(clients.name)).limit(limit).all().map(upClient);
+    return db.select().from(clients).where(shown).orderBy(asc(clients.name)).limit(limit).all().map(listed);
   }
   if (query.trim().length <= SHORT_LETTERS) return shortFind(db, query.trim(), match, limit, archived);
   // the rank is settled inside the index; only the few rows that are shown are read whole
@@ -78,11 +97,11 @@ export function findClients(db: DbOrTx, query: string, limit: number, archived =
     select n.client_id as id from client_search s join client_search_no n on n.no = s.rowid join clients c on c.id = n.client_id
     where s.client_search match ${match} and ${archived ? sql`c.archived_at_ms is not null` : sql`c.archived_at_ms is null`}
     order by bm25(client_search, 10, 4, 6, 1) limit ${limit}`);
-  return ids.flatMap(({ id }) => readClient(db, id) ?? []);
+  return ids.flatMap(({ id }) => readListed(db, id) ?? []);
 }
 
-export const allClients = (db: DbOrTx): ClientRow[] =>
-  db.select().from(clients).orderBy(asc(clients.name), asc(clients.id)).all().map(upClient);
+export const allClients = (db: DbOrTx): ListedClient[] =>
+  db.select().from(clients).orderBy(asc(clients.name), asc(clients.id)).all().map(listed);
 
 export type ClientEditRow = typeof clientEdits.$inferSelect;
 export const insertEdit = (db: DbOrTx, row: typeof clientEdits.$inferInsert): void => {

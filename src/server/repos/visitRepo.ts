@@ -12,10 +12,15 @@ import {
   type Reading,
   type ZoneRef,
 } from '../db/schema';
+import { readable } from '../db/json';
 import { upConsult } from '../db/upSteps';
 
 export type VisitRow = typeof visits.$inferSelect;
 export type ChartRow = typeof charts.$inferSelect;
+
+/** One that cannot be read takes no list down: it is left out here and counted by `damagedVisits`. */
+const readableVisits = (rows: readonly VisitRow[]): VisitRow[] =>
+  rows.flatMap((row) => readable((): VisitRow[] => [upVisit(row)], []));
 
 const upVisit = (row: VisitRow): VisitRow => ({ ...row, consult: upConsult(row.consult) });
 
@@ -54,22 +59,31 @@ export const setPlanHash = (db: DbOrTx, id: string, planHash: string | null): vo
 
 /** Visits of a client that were done, latest first. */
 export const closedVisits = (db: DbOrTx, clientId: string): VisitRow[] =>
-  db
-    .select()
-    .from(visits)
-    .where(and(eq(visits.clientId, clientId), eq(visits.status, 'closed'), isNull(visits.endedAs)))
-    .orderBy(desc(visits.onDate), desc(visits.createdAtMs))
-    .all()
-    .map(upVisit);
+  readableVisits(
+    db
+      .select()
+      .from(visits)
+      .where(and(eq(visits.clientId, clientId), eq(visits.status, 'closed'), isNull(visits.endedAs)))
+      .orderBy(desc(visits.onDate), desc(visits.createdAtMs))
+      .all(),
+  );
 /** Every visit of a client, latest first: done, put off, declined and open. */
 export const allVisits = (db: DbOrTx, clientId: string): VisitRow[] =>
+  readableVisits(
+    db
+      .select()
+      .from(visits)
+      .where(eq(visits.clientId, clientId))
+      .orderBy(desc(visits.onDate), desc(visits.createdAtMs))
+      .all(),
+  );
+/** How many visits of a client cannot be read. */
+export const damagedVisits = (db: DbOrTx, clientId: string): number =>
   db
-    .select()
+    .select({ n: sql<number>`count(*)` })
     .from(visits)
-    .where(eq(visits.clientId, clientId))
-    .orderBy(desc(visits.onDate), desc(visits.createdAtMs))
-    .all()
-    .map(upVisit);
+    .where(and(eq(visits.clientId, clientId), sql`not json_valid(${visits.consult})`))
+    .get()?.n ?? 0;
 /** Day of a client's last visit that was done; null for a newcomer. */
 export const lastVisitOn = (db: DbOrTx, clientId: string): string | null =>
   db

@@ -40,7 +40,9 @@ export const workedOfClient = (db: DbOrTx, clientId: string): WorkedRow[] =>
     .select({ row: worked })
     .from(worked)
     .innerJoin(visits, eq(visits.id, worked.visitId))
-    .where(and(eq(visits.clientId, clientId), eq(visits.status, 'closed'), isNull(visits.endedAs)))
+    .where(
+      and(eq(visits.clientId, clientId), eq(visits.status, 'closed'), isNull(visits.endedAs), ne(worked.product, '')),
+    )
     .orderBy(desc(visits.onDate), desc(visits.createdAtMs), asc(worked.place))
     .all()
     .map((r) => r.row);
@@ -83,6 +85,20 @@ export function workedReadings(
     .all()
     .map(({ row, ...more }) => ({ ...row, ...more }));
 }
+
+/** Marks a visit whose plan chose nothing, or cannot be read, so that it is not looked at again. */
+export const markRead = (db: DbOrTx, visitId: string): void => {
+  const has = db
+    .select({ n: sql`1` })
+    .from(worked)
+    .where(eq(worked.visitId, visitId))
+    .get();
+  if (has) return;
+  const nothing = { touchC: null, feltPeakC: null, limitC: null, product: '', way: '', zone: '' };
+  db.insert(worked)
+    .values({ visitId, place: 0, side: 'middle', ...nothing })
+    .run();
+};
 
 /** Visits that were worked by a plan and have nothing written down yet: closed by an older version. */
 export const visitsWithoutWorked = (db: DbOrTx, most: number): { readonly id: string; readonly planHash: string }[] =>

@@ -1,6 +1,6 @@
-// Appends what the hands did. Ids are made by the tablet: the same act sent twice is written once. The acts carry the plan
-// that the hands saw: with the first wax that very plan is fixed, or the tablet is told that it is out of date. The answer
-// is what is new since the tablet last heard, so that one that was away catches up.
+// Appends what the hands did. Ids are made by the tablet: the same act sent twice is written once. The acts carry the
+// plan that the hands saw: with the first wax that very plan is fixed, or the tablet is told that it is out of date.
+// The answer is what is new since the tablet last heard, so that one that was away catches up.
 
 import 'server-only';
 import { isDeepStrictEqual } from 'node:util';
@@ -111,7 +111,8 @@ export function appendJournal(
     if (!plan) return planChanged(db, visitId, nowMs);
     const fault = actFault(groupsOf(plan), before, fresh);
     if (fault) {
-      return refused(fault.message, `events[${events.indexOf(fresh[fault.index] as TableEvent)}]`); // a fault has its act
+      // a fault has its act
+      return refused(fault.message, `events[${events.indexOf(fresh[fault.index] as TableEvent)}]`);
     }
     appendEvents(db, visitId, fresh);
     if (beginsWith(before, fresh)) setPlanHash(db, visitId, hash);

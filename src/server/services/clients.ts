@@ -13,7 +13,14 @@ import {
   type ClientRow,
 } from '../repos/clientRepo';
 import { consentsOf, messagesOf } from '../repos/formRepo';
-import { allVisits, chartsOfClient, closedVisits, readingsOfClient, visitOfBooking } from '../repos/visitRepo';
+import {
+  allVisits,
+  chartsOfClient,
+  closedVisits,
+  damagedVisits,
+  readingsOfClient,
+  visitOfBooking,
+} from '../repos/visitRepo';
 import { workedOfClient } from '../repos/workedRepo';
 import { learnGrowth, observationsOf } from '../../core/hair';
 import { ZONES, type Side, type ZoneId } from '../../core/anatomy';
@@ -39,21 +46,7 @@ export interface ClientLine {
 }
 
 const MOST_LINES = 60;
-
-export const emptyProfile: ClientProfile = {
-  v: 2,
-  statureCm: null,
-  massKg: null,
-  sensitivity: 3,
-  skin: 'normal',
-  ingrownProne: false,
-  standing: [],
-  reactions: [],
-  patchTests: [],
-  consentOn: null,
-  guardianConsentOn: null,
-  blackout: [],
-};
+const DAMAGED_CARD = 'This card is damaged in the data file: a backup has it whole.';
 
 /** @param archived looks among the cards that were put away instead */
 export function searchClients(db: Db, query: string, nowMs: number, archived = false): readonly ClientLine[] {
@@ -63,7 +56,7 @@ export function searchClients(db: Db, query: string, nowMs: number, archived = f
     name: c.name,
     byline: c.byline,
     phone: c.phone,
-    alerts: alertsOf(c, on),
+    alerts: c.isDamaged ? [DAMAGED_CARD] : alertsOf(c, on),
   }));
 }
 
@@ -187,6 +180,10 @@ export interface ClientCard {
   }[];
 }
 
+/** What cannot be read is said, not passed over. */
+const damagedWords = (count: number): readonly string[] =>
+  count === 0 ? [] : [`${count} earlier visits cannot be read in the data file: a backup has them whole.`];
+
 const placeName = (zone: ZoneId, side: string): string =>
   side === 'middle' ? zoneName(zone) : `${zoneName(zone)}, ${side}`;
 
@@ -270,7 +267,7 @@ export function loadClientCard(db: Db, id: string, nowMs: number): ServiceResult
   );
   return ok({
     client,
-    alerts: alertsOf(client, on),
+    alerts: [...alertsOf(client, on), ...damagedWords(damagedVisits(db, id))],
     timeZone: studio.timeZone,
     zones,
     marks,

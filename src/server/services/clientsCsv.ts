@@ -7,7 +7,7 @@ import type { Db } from '../db/openDatabase';
 import { refused, type ServiceResult } from '../errors';
 import { allClients, insertClient, type ClientRow } from '../repos/clientRepo';
 import { readStudio } from '../repos/studioRepo';
-import { emptyProfile } from './clients';
+import { EMPTY_PROFILE } from '../db/upSteps';
 
 export interface ImportPreview {
   readonly faults: readonly string[];
@@ -79,13 +79,14 @@ export function importClients(
         phone,
         note,
         createdAtMs: nowMs,
-        profile: { ...emptyProfile, ...rest },
+        profile: { ...EMPTY_PROFILE, ...rest },
       });
     }
   });
   return ok({ ...preview, imported: good.length });
 }
 
+/** Of a card that cannot be read its name and what stands beside the profile go out. */
 const lineOf = ({ name, byline, bornOn, phone, note, profile }: ClientRow): CsvClient => ({
   name,
   byline,

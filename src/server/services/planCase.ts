@@ -202,8 +202,8 @@ export function caseOf(parts: CaseParts): { readonly visitCase: VisitCase; reado
 }
 
 /**
- * Plan of the parts: from the shelf, or made. Where plans are made in threads a new one is coming, and the plan is empty
- * until then. The field is left out: the chart computes it where it is drawn.
+ * Plan of the parts: from the shelf, or made. Where plans are made in threads a new one is coming, and the plan is
+ * empty until then. The field is left out: the chart computes it where it is drawn.
  */
 export function planCase(db: Db, parts: CaseParts, nowMs: number, use: PlanUse): PlannedCase {
   const { currency } = parts.studio;

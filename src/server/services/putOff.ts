@@ -144,8 +144,9 @@ export function putOff(
     const found = visit && partsOf(db, visit);
     if (!visit || !found) return notFound('visit');
     if (visit.status === 'closed') return refused('The visit is closed already.', 'visit');
-    if (hasBegun(journalOf(db, visitId)))
+    if (hasBegun(journalOf(db, visitId))) {
       return refused('Wax has been laid: the visit is ended under Return.', 'visit');
+    }
     if (visit.version !== body.version) {
       const newer = loadBench(db, visitId, nowMs);
       return stale(newer.ok ? newer.value : null);

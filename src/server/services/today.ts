@@ -7,7 +7,8 @@ import { addDays, ok } from '../../core/shared';
 import { civilDateAt, instantAt } from '../clock';
 import type { Db } from '../db/openDatabase';
 import { notFound, type ServiceResult } from '../errors';
-import { bookingsBetween, readClient, type BookingRow, type ClientRow } from '../repos/clientRepo';
+import { readable } from '../db/json';
+import { bookingsBetween, clientName, readClient, type BookingRow, type ClientRow } from '../repos/clientRepo';
 import { readPeople, readPerson, readProducts, readStudio, type StudioRow } from '../repos/studioRepo';
 import { journalOf, visitOfBooking, type VisitRow } from '../repos/visitRepo';
 import { alertsOf } from './alerts';
@@ -130,7 +131,7 @@ function lineOf(db: Db, booking: BookingRow, studio: StudioRow, nowMs: number): 
   if (!client) return [];
   const visit = visitOfBooking(db, booking.id);
   const planned = forecast(db, booking, client, studio, visit, nowMs);
-  const isComing = planned?.coming != null;
+  const isComing = planned !== undefined && planned.coming !== null;
   const plan = isComing ? undefined : planned?.plan;
   const events = visit && visit.status === 'open' ? journalOf(db, visit.id) : [];
   const chosen = [...new Set(plan?.zones.flatMap((z) => (z.choice ? [z.choice.product] : [])) ?? [])];
@@ -157,6 +158,29 @@ function lineOf(db: Db, booking: BookingRow, studio: StudioRow, nowMs: number): 
   ];
 }
 
+/** Stands for a booking of which something cannot be read. */
+function damagedLine(db: Db, booking: BookingRow): TodayVisit[] {
+  const name = clientName(db, booking.clientId);
+  return [
+    {
+      bookingId: booking.id,
+      visitId: null,
+      state: 'ahead',
+      startsAtMs: booking.startsAtMs,
+      minutes: booking.minutes,
+      personId: booking.personId,
+      clientName: name,
+      clientId: booking.clientId,
+      what: '',
+      product: '',
+      parts: { prepareMin: 0, layPullMin: 0, readMin: 0, finishMin: 0, turnoverMin: 0 },
+      words: [{ text: 'Something of this record is damaged in the data file: a backup has it whole.', weight: 'stop' }],
+      isComing: false,
+      tray: [],
+    },
+  ];
+}
+
 export function loadToday(db: Db, nowMs: number): ServiceResult<Today> {
   const studio = readStudio(db);
   if (!studio) return notFound('studio');
@@ -172,6 +196,6 @@ export function loadToday(db: Db, nowMs: number): ServiceResult<Today> {
     date,
     nowMs,
     people: readPeople(db).map((p) => ({ id: p.id, name: p.name })),
-    visits: rows.flatMap((b) => lineOf(db, b, studio, nowMs)),
+    visits: rows.flatMap((b) => readable(() => lineOf(db, b, studio, nowMs), damagedLine(db, b))),
   });
 }

@@ -10,6 +10,7 @@ export const { GET, POST, PUT, PATCH, DELETE } = route({
       db: getDb(),
       schema: moneyRequest,
       run: (body) => savePrices(getDb(), body),
+      tells: () => [{ kind: 'day' }],
       answer: () => loadPrices(getDb()),
     }),
 });

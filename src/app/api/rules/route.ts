@@ -14,6 +14,7 @@ export const { GET, POST, PUT, PATCH, DELETE } = route({
       db: getDb(),
       schema: ruleRequest,
       run: (body) => changeRule(getDb(), body, actingPerson(getDb(), request), nowMs()),
+      tells: () => [{ kind: 'day' }],
       answer: () => ok(loadRules(getDb())),
     }),
 });

@@ -11,5 +11,6 @@ export const { GET, POST, PUT, PATCH, DELETE } = route({
       db: getDb(),
       schema: openVisitRequest,
       run: (body) => openVisit(getDb(), body, nowMs()),
+      tells: () => [{ kind: 'day' }],
     }),
 });

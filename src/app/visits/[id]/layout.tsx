@@ -1,6 +1,7 @@
 import { notFound } from 'next/navigation';
 import type { ReactNode } from 'react';
 import { BenchProvider } from '@/features/visit/BenchContext.client';
+import { OnEveryPage } from '@/features/live/OnEveryPage.client';
 import { BenchFrame } from '@/features/visit/BenchFrame.client';
 import { nowMs } from '@/server/clock';
 import { getDb } from '@/server/db/client';
@@ -24,6 +25,7 @@ export default async function VisitLayout({ children, params }: Props) {
   return (
     <BenchProvider first={bench.value}>
       <TopBar day={`${weekday(onDate)} ${dayMonth(onDate)}`} {...await topBarPeople(getDb())} />
+      <OnEveryPage />
       <BenchFrame>{children}</BenchFrame>
     </BenchProvider>
   );

@@ -3,12 +3,13 @@
 import { Button, Input, Modal } from 'antd';
 import { useState } from 'react';
 import { sendJson } from '@/ui/sendJson';
-import { useBench } from '../BenchContext.client';
+import { useBench, useSync } from '../BenchContext.client';
 import styles from './Consult.module.css';
 
 /** Locks this tablet to the client's form. Whoever has no PIN yet chooses one: it is the way back. */
 export function HandOver({ onClose }: { readonly onClose: () => void }) {
-  const { bench, sync } = useBench();
+  const { bench } = useBench();
+  const { sync } = useSync();
   const [personId, setPersonId] = useState(bench.visit.personId);
   const [pins, setPins] = useState(['', '']);
   const [fault, setFault] = useState<string | null>(null);

@@ -5,7 +5,7 @@ import type { ChoiceFlip, VisitCase } from '@/core/plan';
 import { useWorkerAnswer } from '@/ui/useWorkerAnswer';
 import { withDates } from '@/ui/words';
 import type { FlipsAnswer, FlipsQuestion } from '@/workers/flips.worker';
-import { useBench } from '../BenchContext.client';
+import { useBench, useSync } from '../BenchContext.client';
 import { WAYS } from './wayWords';
 import styles from './Match.module.css';
 
@@ -19,7 +19,8 @@ const WORDS: Readonly<Record<ChoiceFlip['input'], (f: ChoiceFlip) => string>> = 
  * What one change would flip the proposal: worked out in a worker from the open case, for the zone that is looked at.
  */
 export function Flips({ index, isChosen }: { readonly index: number; readonly isChosen: boolean }) {
-  const { bench, sync } = useBench();
+  const { bench } = useBench();
+  const { sync } = useSync();
   const { id, version } = bench.visit;
   const [visit, setVisit] = useState<{ readonly version: number; readonly case: VisitCase } | 'away' | null>(null);
   const isSaved = sync === 'saved';

@@ -7,7 +7,7 @@ import { useMemo, useState } from 'react';
 import { daysBetween, addDays } from '@/core/shared';
 import { dayMonth, plural, span, weekday } from '@/ui/words';
 import { sendJson } from '@/ui/sendJson';
-import { useBench } from '../BenchContext.client';
+import { useBench, useSync } from '../BenchContext.client';
 import { useZone } from '../BenchFrame.client';
 import { keyOfZone } from '../stations';
 import { StationTop } from '../StationTop';
@@ -23,7 +23,8 @@ const FAMILY: Readonly<Record<string, string>> = { hard: 'Hard wax', soft: 'Soft
 
 /** When the hair is ready again, the date, the care to tell, and the end of the visit. */
 export function ReturnStation() {
-  const { bench, sync } = useBench();
+  const { bench } = useBench();
+  const { sync } = useSync();
   const { zone } = useZone();
   const router = useRouter();
   const { plan, visit, studio } = bench;
@@ -57,7 +58,9 @@ export function ReturnStation() {
       router.push('/');
       router.refresh();
     } else {
-      setFault(`${sent.error.message} ${sent.error.details.map((d) => d.message).join(' ')} The visit stays open.`);
+      const { code, message, details } = sent.error;
+      const isOver = code === 'refused' && details.some((d) => d.path === 'visit');
+      setFault(isOver ? message : `${message} The visit stays open.`);
     }
   };
   if (!zone || !planned) return <p>No zone yet: choose one under Consult.</p>;

@@ -8,7 +8,7 @@ import { CurtainButton } from '@/ui/Curtain.client';
 import { tabletNow } from '@/ui/tabletClock';
 import { useKeys } from '@/ui/useKeys';
 import { withDates } from '@/ui/words';
-import { useBench } from '../BenchContext.client';
+import { useBench, useSync } from '../BenchContext.client';
 import { productName } from '../stations';
 import { ActPanel } from './ActPanel';
 import { FaultList } from './FaultList';
@@ -92,7 +92,8 @@ function Guard({
 }
 
 function AtTheTable() {
-  const { bench, sendEvents, sync } = useBench();
+  const { bench, sendEvents } = useBench();
+  const { sync } = useSync();
   const { plan, journal, visit } = bench;
   const groups = useMemo(() => liveGroups(plan), [plan]);
   const table = useMemo(() => liveTable(groups, journal), [groups, journal]);

@@ -10,6 +10,7 @@ export const { GET, POST, PUT, PATCH, DELETE } = route({
       db: getDb(),
       schema: productImportRequest,
       run: (body) => importProducts(getDb(), body),
+      tells: () => [{ kind: 'day' }],
       answer: (lines, { commit }) => withCatalogue(getDb(), lines, commit),
     }),
 });

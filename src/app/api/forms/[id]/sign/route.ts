@@ -11,5 +11,6 @@ export const { GET, POST, PUT, PATCH, DELETE } = route<{ id: string }>({
       db: getDb(),
       schema: signRequest,
       run: (body) => signForm(getDb(), id, body, nowMs()),
+      tells: () => [{ kind: 'form', formId: id }],
     }),
 });

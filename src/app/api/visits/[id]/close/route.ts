@@ -11,5 +11,6 @@ export const { GET, POST, PUT, PATCH, DELETE } = route<{ id: string }>({
       db: getDb(),
       schema: closeRequest,
       run: (body) => closeVisit(getDb(), id, body, nowMs()),
+      tells: () => [{ kind: 'ended', visitId: id }, { kind: 'day' }],
     }),
 });

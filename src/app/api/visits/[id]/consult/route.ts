@@ -13,6 +13,7 @@ export const { GET, POST, PUT, PATCH, DELETE } = route<{ id: string }>({
       db: getDb(),
       schema: consultRequest,
       run: (body) => saveConsult(getDb(), id, body, nowMs()),
+      tells: ({ version }) => [{ kind: 'visit', visitId: id, version }],
       answer: () => loadBench(getDb(), id, nowMs()),
     }),
 });

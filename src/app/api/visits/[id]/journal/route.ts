@@ -21,5 +21,6 @@ export const { GET, POST, PUT, PATCH, DELETE } = route<{ id: string }>({
       db: getDb(),
       schema: journalRequest,
       run: (body) => appendJournal(getDb(), id, body, nowMs()),
+      tells: ({ entries }) => entries.slice(-1).map(({ seq }) => ({ kind: 'journal', visitId: id, at: seq })),
     }),
 });

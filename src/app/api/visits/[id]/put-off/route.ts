@@ -15,5 +15,6 @@ export const { GET, POST, PUT, PATCH, DELETE } = route<{ id: string }>({
       db: getDb(),
       schema: putOffRequest,
       run: (body) => putOff(getDb(), id, body, nowMs()),
+      tells: () => [{ kind: 'ended', visitId: id }, { kind: 'day' }],
     }),
 });

@@ -13,6 +13,7 @@ export const { GET, POST, PUT, PATCH, DELETE } = route<{ id: string; zone: strin
       db: getDb(),
       schema: chartRequest,
       run: (body) => saveChart(getDb(), id, { zone, side }, body, nowMs()),
+      tells: ({ version }) => [{ kind: 'visit', visitId: id, version }],
       answer: () => loadBench(getDb(), id, nowMs()),
     }),
 });

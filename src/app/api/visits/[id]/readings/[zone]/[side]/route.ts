@@ -13,6 +13,7 @@ export const { GET, POST, PUT, PATCH, DELETE } = route<{ id: string; zone: strin
       db: getDb(),
       schema: readingRequest,
       run: (body) => saveReading(getDb(), id, { zone, side }, body, nowMs()),
+      tells: ({ version }) => [{ kind: 'visit', visitId: id, version }],
       answer: () => loadBench(getDb(), id, nowMs()),
     }),
 });

@@ -1,4 +1,5 @@
-// A visit planned in a thread of the server, beside the one that answers requests. Bundled at build (scripts/ready.mjs).
+// A visit planned in a thread of the server, beside the one that answers requests. Bundled at build
+// (scripts/ready.mjs).
 
 import { deflateRawSync } from 'node:zlib';
 import { planMemory, planVisit, type VisitCase } from '@/core/plan';

@@ -1,0 +1,29 @@
+// Visits closed by an older version have nothing written down of what was worked: it is read out of their plans once,
+// some at a time beside the requests.
+
+import 'server-only';
+import { atomically } from '../db/atomically';
+import { readable } from '../db/json';
+import type { Db } from '../db/openDatabase';
+import { ok } from '../../core/shared';
+import { readPlan } from '../repos/planRepo';
+import { markRead, putWorked, visitsWithoutWorked } from '../repos/workedRepo';
+
+const AT_ONCE = 10;
+const PAUSE_MS = 50;
+
+/** @returns how many visits were filled in now; the rest follows by itself */
+export function fillWorked(db: Db): number {
+  const visits = visitsWithoutWorked(db, AT_ONCE);
+  if (visits.length === 0) return 0;
+  atomically(db, () => {
+    for (const { id, planHash } of visits) {
+      const plan = readable(() => readPlan(db, planHash), undefined);
+      if (plan) putWorked(db, id, plan);
+      markRead(db, id);
+    }
+    return ok(null);
+  });
+  setTimeout(() => fillWorked(db), PAUSE_MS).unref();
+  return visits.length;
+}
