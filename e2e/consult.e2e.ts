@@ -1,10 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type APIRequestContext, type Locator, type Page } from '@playwright/test';
-import { bench, keyBound, openVisit, saved } from './support';
-
-const PIN = '2468';
-const ready = (page: Page): Promise<unknown> =>
-  page.waitForFunction(() => document.documentElement.dataset['ready'] === 'yes');
+import { bench, keyBound, openVisit, PIN, ready, saved } from './support';
 
 async function walkIn(request: APIRequestContext, clientId: string): Promise<string> {
   const made = await request.post('/api/visits', {

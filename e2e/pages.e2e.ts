@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
-import { bench, keyBound, openVisit } from './support';
+import { bench, keyBound, openVisit, PIN, ready, withPin } from './support';
 
 const STATIONS = ['consult', 'chart', 'match', 'strips', 'work', 'read', 'return'] as const;
 
@@ -174,17 +174,73 @@ test('bad requests get 4xx with what is wrong and change nothing; a stale versio
   expect(answer.error.newer.visit.version).toBe(before.visit.version + 1);
 });
 
-test('two tablets: both versions are kept until one is chosen', async ({ page, request }) => {
+test('two tablets: in different places no conflict, in the same one both are kept until one is chosen', async ({
+  page,
+  request,
+  context,
+}) => {
   const visitId = await openVisit(request, 'saoirse');
   await page.goto(`/visits/${visitId}/consult`);
-  const now = await bench(request, visitId);
-  await request.put(`/api/visits/${visitId}/zones`, {
-    data: { version: now.visit.version, zones: now.zones.map(({ zone, side }) => ({ zone, side })) },
-  });
+  await ready(page);
+  const chart = async (more: object): Promise<void> => {
+    const { visit, zones } = await bench(request, visitId);
+    const [zone] = zones;
+    if (!zone) throw new Error('a zone');
+    const data = { version: visit.version, data: { ...zone.data, ...more } };
+    expect((await request.put(`/api/visits/${visitId}/charts/${zone.zone}/${zone.side}`, { data })).ok()).toBe(true);
+  };
+  const consult = async (sensitivity: number): Promise<void> => {
+    const { visit } = await bench(request, visitId);
+    const data = { version: visit.version, consult: { ...(visit.consult as object), sensitivity } };
+    expect((await request.put(`/api/visits/${visitId}/consult`, { data })).ok()).toBe(true);
+  };
+  // away for a moment: another tablet charts, this one asks
+  await context.setOffline(true);
+  await chart({ confirmed: true });
   await page.getByRole('button', { name: 'Scrub', exact: true }).click();
-  await expect(page.getByRole('alert').filter({ hasText: 'Another tablet saved something newer' })).toBeVisible();
-  await page.getByRole('button', { name: 'Keep mine' }).click();
+  await expect(page.locator('[data-sync="waiting"]').first()).toBeVisible();
+  await context.setOffline(false);
+  await expect(page.locator('[data-sync="saved"]').first()).toBeVisible();
+  await expect(page.getByRole('alert').filter({ hasText: 'Another tablet' })).toHaveCount(0);
+  // away again: now both ask; a reload in between changes nothing
+  await context.setOffline(true);
+  await consult(4);
+  await page.getByRole('button', { name: '✓ Scrub', exact: true }).click();
+  await expect(page.locator('[data-sync="waiting"]').first()).toBeVisible();
+  await context.setOffline(false);
+  await page.reload();
+  const disputed = page.getByRole('alert').filter({ hasText: 'Another tablet changed the consultation too' });
+  await expect(disputed).toBeVisible();
+  await disputed.getByRole('button', { name: 'Keep mine' }).click();
   await expect(page.locator('[data-sync="saved"]').first()).toBeVisible();
   await page.reload();
-  await expect(page.getByRole('button', { name: '✓ Scrub', exact: true })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByRole('button', { name: 'Scrub', exact: true })).toHaveAttribute('aria-pressed', 'false');
+});
+
+test('one page hears of another within a moment', async ({ page, request }) => {
+  const visitId = await openVisit(request, 'saoirse');
+  await page.goto(`/visits/${visitId}/consult`);
+  await ready(page);
+  const { visit } = await bench(request, visitId);
+  const consult = { ...(visit.consult as object), facts: [{ fact: 'caffeine' }] };
+  const put = await request.put(`/api/visits/${visitId}/consult`, { data: { version: visit.version, consult } });
+  expect(put.ok()).toBe(true);
+  await expect(page.getByRole('button', { name: '✓ Coffee or stimulants today' }).first()).toBeVisible();
+});
+
+test('a browser that is not known is asked for a PIN and sees nothing before', async ({ browser, request }) => {
+  await withPin(request, await openVisit(request, 'saoirse'));
+  const baseURL = test.info().project.use.baseURL ?? '';
+  const stranger = await browser.newContext({ baseURL, storageState: { cookies: [], origins: [] } });
+  const page = await stranger.newPage();
+  await page.goto('/clients');
+  await expect(page).toHaveURL(/\/door$/);
+  expect((await stranger.request.get('/api/clients/export')).status()).toBe(401);
+  for (const digit of '1357') await page.getByRole('button', { name: digit, exact: true }).click();
+  await page.getByRole('button', { name: 'Come in' }).click();
+  await expect(page.getByText('That is not a PIN of this studio.')).toBeVisible();
+  await page.keyboard.type(PIN);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Saltmarsh Row');
+  await stranger.close();
 });

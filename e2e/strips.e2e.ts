@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
-import { bench } from './support';
+import { bench, confirmed } from './support';
 
 test('the strips say how the hand takes them off, and go on paper one zone a page, without a name', async ({
   page,
@@ -273,13 +273,19 @@ test('what the first pass left is gone over again in small strips, and only ther
       })
     ).status(),
   ).toBe(200);
-  const { plan } = await bench(page.request, visitId);
+  const { plan, planHash } = await confirmed(page.request, visitId);
   const strips = plan.zones[0]?.strips ?? [];
   const at = Date.now() - 400_000;
   const events = [
     { id: 'w', atMs: at, kind: 'wrist', product: 'film-hard' },
     ...strips.flatMap((s, i) => [
-      { id: `l${i}`, atMs: at + 60_000 * i + 1000, kind: 'laid', strip: s.id },
+      // a second coat is a second lay
+      ...Array.from({ length: plan.zones[0]?.choice?.coats ?? 1 }, (_, coat) => ({
+        id: `l${i}-${coat}`,
+        atMs: at + 60_000 * i + 1000 + 12_000 * coat,
+        kind: 'laid',
+        strip: s.id,
+      })),
       { id: `p${i}`, atMs: at + 60_000 * i + 50_000, kind: 'pulled', strip: s.id },
       {
         id: `m${i}`,
@@ -290,7 +296,9 @@ test('what the first pass left is gone over again in small strips, and only ther
       },
     ]),
   ];
-  expect((await page.request.post(`/api/visits/${visitId}/journal`, { data: { events } })).status()).toBe(200);
+  expect(
+    (await page.request.post(`/api/visits/${visitId}/journal`, { data: { events, plan: planHash } })).status(),
+  ).toBe(200);
   await page.goto(`/visits/${visitId}/read`);
   await page.getByRole('radio', { name: 'pink, usual' }).click();
   await page.getByRole('radio', { name: 'a patch' }).click();

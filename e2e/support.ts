@@ -20,6 +20,7 @@ export interface ServerBench {
     } & Record<string, unknown>;
   }[];
   readonly plan: Plan;
+  readonly planHash: string;
   readonly journal: readonly { readonly id: string; readonly kind: string }[];
 }
 
@@ -30,7 +31,16 @@ export async function openVisit(request: APIRequestContext, booking: string): Pr
 }
 
 export async function bench(request: APIRequestContext, visitId: string): Promise<ServerBench> {
-  return (await (await request.get(`/api/visits/${visitId}`, { maxRetries: 2 })).json()) as ServerBench;
+  return (await (await request.get(`/api/visits/${visitId}?plan=wait`, { maxRetries: 2 })).json()) as ServerBench;
+}
+
+/** Confirms the consultation, so that wax may be laid; gives the bench as it then stands. */
+export async function confirmed(request: APIRequestContext, visitId: string): Promise<ServerBench> {
+  const { visit } = await bench(request, visitId);
+  const consult = { ...(visit.consult as object), consent: true, confirmedAtMs: Date.now() };
+  const put = await request.put(`/api/visits/${visitId}/consult`, { data: { version: visit.version, consult } });
+  expect(put.ok()).toBe(true);
+  return bench(request, visitId);
 }
 
 /** The plan of the exported case, computed here by the core itself. */
@@ -39,6 +49,19 @@ export async function planOf(request: APIRequestContext, visitId: string): Promi
   const plan = planVisit(exported);
   if (!plan.ok) throw new Error(JSON.stringify(plan.error));
   return plan.value;
+}
+
+/** Waits until the page's own script runs. */
+export const ready = (page: Page): Promise<unknown> =>
+  page.waitForFunction(() => document.documentElement.dataset['ready'] === 'yes');
+
+/** The PIN of the browser tests, chosen now if nobody has one yet; this tablet stays the studio's. */
+export const PIN = '2468';
+export async function withPin(request: APIRequestContext, visitId: string): Promise<void> {
+  const handed = await request.post(`/api/visits/${visitId}/form`, { data: { personId: 'ines', newPin: PIN } });
+  if (!handed.ok()) return;
+  const { formId } = (await handed.json()) as { formId: string };
+  expect((await request.post(`/api/forms/${formId}/unlock`, { data: { pin: PIN } })).ok()).toBe(true);
 }
 
 export const saved = async (page: Page): Promise<void> => {

@@ -4,7 +4,7 @@ import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
-import { bench, keyBound, openVisit } from './support';
+import { bench, confirmed, keyBound, openVisit, type ServerBench } from './support';
 
 test('closing the browser at the table and opening it again resumes at the same act', async ({ browser, request }) => {
   const visitId = await openVisit(request, 'corwin');
@@ -50,13 +50,18 @@ test('the same event sent twice is written once, and a chart changed meanwhile d
   request,
 }) => {
   const visitId = await openVisit(request, 'petra');
-  const before = await bench(request, visitId);
-  const strip = before.plan.zones.flatMap((z) => z.strips)[0]?.id ?? '';
-  const event = { id: 'twice-1', atMs: 1_800_000_000_000, kind: 'laid', strip };
+  const before = await confirmed(request, visitId);
+  const [worked] = before.plan.zones.filter((z) => z.strips.length > 0);
+  const strip = worked?.strips[0]?.id ?? '';
+  const events = [
+    { id: 'twice-0', atMs: 1_799_999_999_000, kind: 'wrist', product: worked?.choice?.product },
+    { id: 'twice-1', atMs: 1_800_000_000_000, kind: 'laid', strip },
+  ];
+  const acts = { data: { events, plan: before.planHash } };
   for (let k = 0; k < 2; k++) {
-    expect((await request.post(`/api/visits/${visitId}/journal`, { data: { events: [event] } })).ok()).toBe(true);
+    expect((await request.post(`/api/visits/${visitId}/journal`, acts)).ok()).toBe(true);
   }
-  expect((await bench(request, visitId)).journal).toHaveLength(1);
+  expect((await bench(request, visitId)).journal).toHaveLength(2);
   const [zone] = before.zones;
   if (!zone) throw new Error('the demo visit has zones');
   const put = await request.put(`/api/visits/${visitId}/charts/${zone.zone}/${zone.side}`, {
@@ -144,16 +149,20 @@ test('kill -9 in the middle of work: nothing acknowledged is lost', async () => 
     const { visitId } = (await (await post('/api/visits', { bookingId: 'demo-booking-ottilie' })).json()) as {
       visitId: string;
     };
+    const { plan, planHash } = (await (await fetch(`${base}/api/visits/${visitId}?plan=wait`)).json()) as ServerBench;
+    const strip = plan.zones[0]?.strips[0]?.id;
     const acknowledged: string[] = [];
     // write as fast as it answers, and kill while the next write is under way
     for (let k = 0; k < 40; k++) {
       const sent = await post(`/api/visits/${visitId}/journal`, {
-        events: [{ id: `kill-${k}`, atMs: 1_800_000_000_000 + k, kind: 'mark', strip: 'A1', mark: 'clean' }],
+        events: [{ id: `kill-${k}`, atMs: 1_800_000_000_000 + k, kind: 'mark', strip, mark: 'clean' }],
+        plan: planHash,
       });
       if (sent.ok) acknowledged.push(`kill-${k}`);
     }
     const under = post(`/api/visits/${visitId}/journal`, {
-      events: [{ id: 'kill-last', atMs: 1_800_000_001_000, kind: 'mark', strip: 'A1', mark: 'sore' }],
+      events: [{ id: 'kill-last', atMs: 1_800_000_001_000, kind: 'mark', strip, mark: 'sore' }],
+      plan: planHash,
     }).catch(() => null);
     kill(first);
     await under;

@@ -1,5 +1,11 @@
 // Migrates the database and, with --demo, loads the invented studio where none is there. Run by scripts/run.mjs.
 
+import { mkdirSync } from 'node:fs';
+import { dirname } from 'node:path';
+import { beforeMigration } from '../src/server/backup/backup';
+import { holdFile } from '../src/server/db/oneServer';
+import { mendTimeZone } from '../src/server/services/timeZone';
+import { stamp } from './typed';
 import { databaseFile } from '../src/server/env';
 import { DatabaseRefused, openDatabase } from '../src/server/db/openDatabase';
 import { loadDemo } from '../src/demo/loadDemo';
@@ -7,8 +13,13 @@ import { setUpStudio } from '../src/server/services/setUpStudio';
 import { readStudio } from '../src/server/repos/studioRepo';
 
 function main(): void {
-  const { db, close } = openDatabase(databaseFile());
+  const file = databaseFile();
+  mkdirSync(dirname(file), { recursive: true, mode: 0o700 });
+  const held = holdFile(file);
+  const { db, close } = openDatabase(file, { beforeMigration: beforeMigration(stamp()) });
   try {
+    const mended = mendTimeZone(db);
+    if (mended !== null) process.stdout.write(`The studio’s time zone could not be used; it is ${mended} now.\n`);
     if (readStudio(db)) return;
     const made = process.argv.includes('--demo') ? loadDemo(db, Date.now()) : setUpStudio(db);
     if (!made.ok) throw new DatabaseRefused(made.error.message);
@@ -17,6 +28,7 @@ function main(): void {
     );
   } finally {
     close();
+    held.release();
   }
 }
 

@@ -114,3 +114,22 @@ describe('liveTable', () => {
     expect(table.act).toMatchObject({ kind: 'lay', strip: 'a', coat: 2, notBeforeMs: 18_000 });
   });
 });
+
+describe('what may be laid and what presses', () => {
+  it('offers no strip that touches one on the skin, and offers it again when that is off', () => {
+    const touching = [group([job('a', { touches: [1] }), job('b', { touches: [0] }), job('c')])];
+    const laid = [wrist(), event('laid', 10, { strip: 'a' })];
+    expect(liveTable(touching, laid).layable).toEqual(['c']);
+    expect(liveTable(touching, [...laid, event('pulled', 50, { strip: 'a' })]).layable).toEqual(['b', 'c']);
+  });
+  it('interrupts with the strip that presses most, not with the first one that was laid', () => {
+    const slow = [group([job('slow', { setMaxS: 200 }), job('quick', { setMaxS: 60 })])];
+    const table = liveTable(slow, [
+      wrist(),
+      event('laid', 10, { strip: 'slow' }),
+      event('laid', 140, { strip: 'quick' }),
+    ]);
+    expect(pressingStrip(table, slow, 205_000)).toEqual({ strip: 'quick', dueAtMs: 200_000 });
+    expect(pressingStrip(table, slow, 190_000)?.strip).toBe('quick');
+  });
+});

@@ -60,6 +60,21 @@ describe('visitSchedule', () => {
     expect(events.map((e) => e.do)).toEqual(['lay', 'powder', 'pull', 'press', 'lay', 'tweeze', 'pull', 'press']);
     events.slice(1).forEach((e, i) => expect(e.atS).toBe((events[i]?.atS ?? 0) + (events[i]?.forS ?? 0)));
   });
+  it('walks between groups where the hands end on one side and go on at the other, and only there', () => {
+    const sided = (id: ZoneJobs['zone'], side: StripJob['side'], p: string): ZoneJobs =>
+      zone(id, 'film-hard', jobs(p, 8, side));
+    const walks = (...zones: readonly ZoneJobs[]): readonly number[] =>
+      visitSchedule(zones, 3, 6)
+        .events.filter((e) => e.do === 'walk')
+        .map((e) => e.forS);
+    expect(walks(sided('underarm', 'left', 'a'), sided('forearm', 'right', 'b'))).toEqual([6]);
+    expect(walks(sided('underarm', 'left', 'a'), sided('forearm', 'left', 'b'))).toEqual([]);
+    expect(walks(sided('chest', null, 'a'), sided('forearm', 'right', 'b'))).toEqual([]);
+    // a change of pot takes the walk with it
+    const other = zone('forearm', 'soft', jobs('b', 8, 'right'));
+    const changed = visitSchedule([sided('underarm', 'left', 'a'), other], 3, 6).events;
+    expect(changed.filter((e) => e.do === 'walk' || e.do === 'change').map((e) => e.do)).toEqual(['change']);
+  });
   it('of nothing is nothing', () => {
     expect(visitSchedule([], 3, 6)).toMatchObject({ endS: 0, events: [], groups: [], lowerBoundS: 0 });
   });

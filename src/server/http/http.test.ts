@@ -176,6 +176,19 @@ describe('a write that is sent twice', () => {
     expect(ran).toBe(1);
     expect(readClient(open.db, 'client-2')).toBeUndefined();
   });
+  it('may give nothing at all', async () => {
+    let done = 0;
+    const nothing = (): Promise<Response> =>
+      write(post('{"n":1}', headers), {
+        db: open.db,
+        schema,
+        run: () => {
+          done++;
+          return ok(null);
+        },
+      });
+    expect([(await nothing()).status, (await nothing()).status, done]).toEqual([200, 200, 1]);
+  });
   it('is refused where the same id comes with something else', async () => {
     await add(post('{"n":1}', headers));
     const other = await add(post('{"n":2}', headers));

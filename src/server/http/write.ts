@@ -76,9 +76,9 @@ function once<W>(
       };
     }
     // written by the lines below, for the same use case
-    if (before) return ok(before.answer as W);
+    if (before) return ok((before.answer as { readonly gave: W }).gave);
     const done = run();
-    if (done.ok) insertRequest(db, { id, what, bodyHash, answer: done.value, atMs: nowMs() });
+    if (done.ok) insertRequest(db, { id, what, bodyHash, answer: { gave: done.value }, atMs: nowMs() });
     return done;
   });
 }

@@ -6,21 +6,17 @@ import { demoStudio } from '../../demo/studioForTests';
 import { civilDateAt } from '../clock';
 import type { OpenDatabase } from '../db/openDatabase';
 import type { FormData, Signature } from '../db/schema';
-import { bookingsOfClient, readBooking, readClient } from '../repos/clientRepo';
+import { bookingsOfClient, readBooking, readClient, updateClient } from '../repos/clientRepo';
 import { consentsOf, messagesOf, readForm } from '../repos/formRepo';
 import { closedVisits, readVisit } from '../repos/visitRepo';
 import { loadBench, type Bench } from './bench';
 import { saveConsult } from './asTablet';
 import { handOver, loadForm, saveForm, signForm, takeBack } from './clientForm';
-import { clientRecord } from './clientRecord';
-import { archiveClient, changeClient, loadClientCard, searchClients } from './clients';
-import { exportClients, importClients } from './clientsCsv';
+import { loadClientCard } from './clients';
 import { closeVisit } from './closeVisit';
 import { changeRule, loadRules } from './consultRules';
 import { openVisit } from './openVisit';
-import { patchTest } from './patchTests';
 import { proposePutOff, putOff } from './putOff';
-import { recordPdf } from './recordPdf';
 
 const NOW = Date.UTC(2027, 4, 8, 8, 0);
 const TODAY = '2027-05-08';
@@ -181,6 +177,18 @@ describe('the client’s form', () => {
         .sort(),
     ).toEqual(['client', 'guardian']);
     expect(readClient(open.db, 'jory')?.profile.guardianConsentOn).toBe(TODAY);
+  });
+  it('of a client of seventeen wants the guardian too, of one who is eighteen today does not', () => {
+    const { formId } = handed('jory', 'bao');
+    const born = (bornOn: string): void => {
+      const card = readClient(open.db, 'jory');
+      if (!card || !updateClient(open.db, 'jory', card.version, { bornOn })) throw new Error('the card');
+    };
+    const birthday = (years: number, day: string): string => `${Number(TODAY.slice(0, 4)) - years}${day}`;
+    born(birthday(18, addDays(TODAY, 1).slice(4)));
+    expect(pathOf(signForm(open.db, formId, body(1, answered()), NOW))).toBe('guardianSignature');
+    born(birthday(18, TODAY.slice(4)));
+    expect(signForm(open.db, formId, body(1, answered()), NOW).ok).toBe(true);
   });
   it('is taken back with a PIN alone; wrong ones make the next try wait, longer each time', () => {
     const { formId } = handed('lucia');
@@ -390,113 +398,5 @@ describe('putting off', () => {
       { fact: 'blood-thinner' },
     ]);
     expect(value(loadClientCard(open.db, 'ottilie', NOW)).alerts).toContain('Skin that cannot feel heat');
-  });
-});
-
-describe('the card', () => {
-  const fieldsOf = (id: string) => {
-    const row = readClient(open.db, id);
-    if (!row) throw new Error('demo client');
-    return {
-      name: row.name,
-      byline: row.byline,
-      bornOn: row.bornOn,
-      phone: row.phone,
-      note: row.note,
-      profile: row.profile,
-    };
-  };
-  it('writes down who changed what, from what to what, and nothing where nothing changed', () => {
-    const fields = fieldsOf('saoirse');
-    value(changeClient(open.db, 'saoirse', { version: 1, ...fields }, 'ines', NOW));
-    value(
-      changeClient(
-        open.db,
-        'saoirse',
-        {
-          version: 2,
-          ...fields,
-          note: 'new note',
-          profile: { ...fields.profile, standing: [...fields.profile.standing, { fact: 'steroid', since: TODAY }] },
-        },
-        'ines',
-        NOW,
-      ),
-    );
-    const { edits } = value(loadClientCard(open.db, 'saoirse', NOW));
-    expect(edits).toHaveLength(1);
-    expect(edits[0]).toMatchObject({ by: 'Ines', changes: [{ field: 'note', to: 'new note' }, { field: 'facts' }] });
-    expect(edits[0]?.changes[1]?.to).toContain('Steroid, since 2027-05-08');
-  });
-  it('is put away and taken out again with its history; not while a visit is booked', () => {
-    expect(pathOf(archiveClient(open.db, 'saoirse', { version: 1, archived: true }, null, NOW))).toBe('archived');
-    value(archiveClient(open.db, 'idris', { version: 1, archived: true }, 'bao', NOW));
-    expect(searchClients(open.db, 'idris', NOW)).toEqual([]);
-    expect(searchClients(open.db, 'idris', NOW, true)).toHaveLength(1);
-    value(archiveClient(open.db, 'idris', { version: 2, archived: false }, 'bao', NOW));
-    expect(searchClients(open.db, 'idris', NOW)).toHaveLength(1);
-    expect(value(loadClientCard(open.db, 'idris', NOW)).edits).toHaveLength(2);
-  });
-  it('is found by the beginnings of words, without accents, by phone with or without spaces, names first; changes are found too', () => {
-    const names = (q: string): string[] => searchClients(open.db, q, NOW).map((c) => c.name);
-    expect(names('luc pen')).toEqual(['Lúcia Penhallow']);
-    expect(names('05550107')).toEqual(['Petra Vantol']);
-    expect(names('0555 0107')).toEqual(['Petra Vantol']);
-    expect(names('salt')[0]).toContain('Wilhelmina');
-    expect(names('"; drop')).toEqual([]);
-    expect(names('NEAR( OR *')).toEqual([]);
-    value(changeClient(open.db, 'petra', { version: 1, ...fieldsOf('petra'), name: 'Petra Østergård' }, null, NOW));
-    expect(names('vantol')).toEqual([]);
-    expect(names('østerg')).toEqual(['Petra Østergård']);
-  });
-  it('learns from patch tests: a new product is out until it has been read calm, a day later at the earliest', () => {
-    const client = value(openVisit(open.db, { clientId: 'saoirse', zones: [{ zone: 'underarm', side: 'left' }] }, NOW));
-    const excluded = (product: string): readonly string[] =>
-      value(loadBench(open.db, client.visitId, NOW)).plan.zones[0]?.options.find((o) => o.product === product)
-        ?.excludedBy ?? [];
-    expect(excluded('sugar-hard')).toContain('patch.new-product');
-    expect(excluded('cream-hard')).toContain('patch.reacted');
-    expect(excluded('film-hard')).not.toContain('patch.new-product');
-    const { patchTests } = value(
-      patchTest(open.db, 'saoirse', { lay: { product: 'sugar-hard', place: 'inner forearm' } }, 'ines', NOW),
-    );
-    const laid = patchTests.at(-1)?.id ?? '';
-    expect(pathOf(patchTest(open.db, 'saoirse', { read: { id: laid, result: 'calm' } }, 'ines', NOW + 3_600_000))).toBe(
-      'read.result',
-    );
-    value(patchTest(open.db, 'saoirse', { read: { id: laid, result: 'calm' } }, 'ines', NOW + 86_400_000));
-    expect(excluded('sugar-hard')).not.toContain('patch.new-product');
-    expect(pathOf(patchTest(open.db, 'saoirse', { lay: { product: 'no-such', place: 'arm' } }, null, NOW))).toBe(
-      'lay.product',
-    );
-  });
-  it('is handed out whole, as JSON that can be read again and as a PDF', async () => {
-    const { id } = opened('ottilie');
-    const { formId } = value(handOver(open.db, id, { personId: 'ines', newPin: '2468' }, NOW));
-    value(signForm(open.db, formId, body(1, answered()), NOW));
-    const record = value(clientRecord(open.db, 'ottilie', NOW));
-    const again = JSON.parse(JSON.stringify(record)) as typeof record;
-    expect(again.visits).toHaveLength(closedVisits(open.db, 'ottilie').length + 1);
-    expect(again.consents[0]?.signature).toEqual(drawn);
-    const pdf = await recordPdf(record);
-    expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
-    expect(pdf.subarray(-8).toString()).toContain('%%EOF');
-    expect(code(clientRecord(open.db, 'nobody', NOW))).toBe('not-found');
-  });
-  it('comes in from a table all together or not at all, and goes out in the same columns', () => {
-    const bad =
-      'name,born_on\nNell Ashgrove,1990-01-01\n,1991-01-01\nOtto Vane,1988-04-05\nOtto Vane,1988-04-05\nOttilie Brandvik,' +
-      (readClient(open.db, 'ottilie')?.bornOn ?? '') +
-      '\n';
-    const preview = value(importClients(open.db, { csv: bad, commit: false }, NOW));
-    expect(preview).toMatchObject({ good: 2, bad: 3, imported: 0 });
-    expect(preview.lines.filter((l) => l.faults.length > 0).map((l) => l.line)).toEqual([3, 5, 6]);
-    expect(code(importClients(open.db, { csv: bad, commit: true }, NOW))).toBe('refused');
-    expect(searchClients(open.db, 'ashgrove', NOW)).toEqual([]);
-    expect(
-      value(importClients(open.db, { csv: 'name,sensitivity\nNell Ashgrove,4\n', commit: true }, NOW)).imported,
-    ).toBe(1);
-    expect(searchClients(open.db, 'ashgrove', NOW)[0]?.alerts).toContain('Very reactive skin.');
-    expect(exportClients(open.db)).toMatch(/^name,known_by[\s\S]*Nell Ashgrove,,,,,4,normal,no/);
   });
 });

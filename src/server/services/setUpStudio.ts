@@ -6,8 +6,9 @@ import { ok } from '../../core/shared';
 import type { Db } from '../db/openDatabase';
 import { people, products, studio } from '../db/schema';
 import type { ServiceResult } from '../errors';
+import { machineZone } from './timeZone';
 
-export function setUpStudio(db: Db, timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone): ServiceResult<null> {
+export function setUpStudio(db: Db, timeZone = machineZone()): ServiceResult<null> {
   db.transaction((tx) => {
     tx.insert(studio)
       .values({

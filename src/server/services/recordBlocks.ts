@@ -1,0 +1,146 @@
+// What stands in the record of one client, line by line, before it is set on paper. Days are the studio's.
+
+import 'server-only';
+import { howMuchInWords } from '../../core/agreement';
+import { ZONES, type ZoneId } from '../../core/anatomy';
+import { FACT_WORDS, type FoundFact } from '../../core/screening';
+import { civilDateAt } from '../clock';
+import type { CardFact, ChartData, Consult, Reading, Signature } from '../db/schema';
+import type { ClientRecord } from './clientRecord';
+
+export type RecordBlock =
+  | { readonly kind: 'title' | 'heading' | 'visit' | 'line' | 'quiet'; readonly text: string }
+  | { readonly kind: 'signature'; readonly signature: Signature };
+
+const factWords = (f: FoundFact | CardFact): string =>
+  [
+    FACT_WORDS[f.fact],
+    f.lastOn && `last on ${f.lastOn}`,
+    f.zones && f.zones.join(', '),
+    'since' in f && f.since && `since ${f.since}`,
+    'until' in f && f.until && `until ${f.until}`,
+  ]
+    .filter(Boolean)
+    .join(', ');
+const placeWords = (zone: string, side: string): string =>
+  `${ZONES[zone as ZoneId].name}${side === 'middle' ? '' : `, ${side}`}`; // zones are checked on the way in
+
+interface RecordVisit {
+  readonly onDate: string;
+  readonly by: string;
+  readonly endedAs: string | null;
+  readonly status: string;
+  readonly consult: Consult;
+  readonly charts: readonly { readonly zone: string; readonly side: string; readonly data: ChartData }[];
+  readonly readings: readonly { readonly zone: string; readonly side: string; readonly data: Reading }[];
+  readonly worked: readonly {
+    readonly zone: string;
+    readonly side: string;
+    readonly choice: { readonly product: string; readonly way: string } | null;
+    readonly targetC: number | null;
+  }[];
+}
+
+function visitLines(v: RecordVisit): readonly string[] {
+  const { consult } = v;
+  return [
+    consult.facts.length > 0
+      ? `Found: ${consult.facts.map(factWords).join('; ')}.`
+      : 'Nothing found at the consultation.',
+    consult.judged
+      ? `Answer by rules ${consult.judged.ruleSet}: ${consult.judged.outcome}${consult.judged.earliestOn ? ` until ${consult.judged.earliestOn}` : ''}.`
+      : '',
+    ...consult.overrides.map((o) => `Went on in spite of ${o.code}: ${o.reason}`),
+    ...consult.agreed.howMuch.map((h) => howMuchInWords(h.zone, h.choice)),
+    consult.agreed.words,
+    ...v.charts.map(
+      (c) =>
+        `${placeWords(c.zone, c.side)}: ${c.data.hair.lengthMm} mm, coarseness ${c.data.hair.coarseness}, density ${c.data.hair.density}; ${c.data.marks.length} marks.`,
+    ),
+    ...v.worked.flatMap((w) =>
+      w.choice
+        ? [
+            `${placeWords(w.zone, w.side)}: ${w.choice.product.replaceAll('-', ' ')}, ${w.choice.way}${w.targetC === null ? '' : `, planned at about ${Math.round(w.targetC)} °C`}.`,
+          ]
+        : [],
+    ),
+    ...v.readings.map((r) =>
+      `${placeWords(r.zone, r.side)}: ${r.data.removedPct} % removed, skin ${r.data.skin}, ${r.data.tweezed} tweezed. ${r.data.note}`.trim(),
+    ),
+  ];
+}
+
+const line = (text: string): RecordBlock => ({ kind: 'line', text });
+const quiet = (text: string): RecordBlock => ({ kind: 'quiet', text });
+const heading = (text: string): RecordBlock => ({ kind: 'heading', text });
+
+function cardBlocks({ client: { note, profile } }: ClientRecord): readonly RecordBlock[] {
+  const prone = profile.ingrownProne ? ', prone to ingrown hair' : '';
+  return [
+    heading('Card'),
+    line(`Sensitivity ${profile.sensitivity} of 5, ${profile.skin} skin${prone}.`),
+    ...profile.standing.map((f) => line(`· ${factWords(f)}`)),
+    ...profile.reactions.map((r) => {
+      const product = r.product ? `, ${r.product.replaceAll('-', ' ')}` : '';
+      return line(`· ${r.on}: reaction, ${r.what}${product}. ${r.words}`);
+    }),
+    ...profile.patchTests.map((t) => {
+      const [product, result] = [t.product.replaceAll('-', ' '), t.result ?? 'not read yet'];
+      return line(`· ${t.laidOn}: patch test, ${product}, ${t.place}: ${result}.`);
+    }),
+    line(note),
+  ];
+}
+
+function consentBlocks({ client, consents, timeZone }: ClientRecord): readonly RecordBlock[] {
+  const { consentOn } = client.profile;
+  const none = consentOn ? `Noted on the card on ${consentOn}; no signature on file.` : 'None.';
+  return [
+    heading('Consents'),
+    ...(consents.length === 0 ? [line(none)] : []),
+    ...consents.flatMap((c): readonly RecordBlock[] => [
+      line(
+        `${civilDateAt(c.atMs, timeZone)}, signed by the ${c.signedBy}, ${c.signerName}; words of version ${c.textVersion}:`,
+      ),
+      quiet(c.words),
+      { kind: 'signature', signature: c.signature },
+    ]),
+  ];
+}
+
+function visitBlocks({ visits }: ClientRecord): readonly RecordBlock[] {
+  if (visits.length === 0) return [heading('Visits'), line('None yet.')];
+  return [
+    heading('Visits'),
+    ...visits.flatMap((visit): readonly RecordBlock[] => {
+      const v = visit as unknown as RecordVisit; // clientRecord writes these fields
+      const end = v.endedAs ?? (v.status === 'open' ? 'open' : '');
+      return [
+        { kind: 'visit', text: `${v.onDate}, ${v.by}${end === '' ? '' : `: ${end}`}` },
+        ...visitLines(v).map(line),
+      ];
+    }),
+  ];
+}
+
+/** The whole record in order. */
+export function recordBlocks(record: ClientRecord): readonly RecordBlock[] {
+  const { client, messages, edits, timeZone } = record;
+  const day = (atMs: number): string => civilDateAt(atMs, timeZone);
+  const born = client.bornOn ? `born ${client.bornOn}` : '';
+  return [
+    { kind: 'title', text: client.name },
+    quiet([client.byline, born, client.phone].filter(Boolean).join(' · ')),
+    quiet(`${record.studio}, record as of ${day(Date.parse(record.exportedAt))}. Confidential.`),
+    ...cardBlocks(record),
+    ...consentBlocks(record),
+    ...visitBlocks(record),
+    ...(messages.length > 0 ? [heading('Words sent or given')] : []),
+    ...messages.flatMap((m) => [line(`${day(m.createdAtMs)}, ${m.kind}:`), quiet(m.words)]),
+    ...(edits.length > 0 ? [heading('Changes of the card')] : []),
+    ...edits.map((e) => {
+      const changes = e.changes.map((c) => `${c.field}: “${c.from}” → “${c.to}”`).join('; ');
+      return line(`${day(e.atMs)}${e.by ? `, ${e.by}` : ''}: ${changes}`);
+    }),
+  ];
+}
