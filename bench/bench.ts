@@ -21,6 +21,7 @@ import { seededRandom } from '../src/core/shared';
 import { largestStrip, layOutZone, stripFaults, zoneShapes } from '../src/core/strips';
 import { randomTask } from '../src/core/hands/randomTask';
 import { compareWithMilp } from './milp';
+import { benchStudio } from './studio';
 import { benchSearch } from './search';
 
 const film = SHIPPED_PRODUCTS[0];
@@ -304,4 +305,6 @@ if (existsSync('.next/BUILD_ID') && existsSync('/usr/bin/chromium')) {
   );
 }
 
+const studioAt = process.argv.indexOf('--studio');
+if (studioAt > 0) await benchStudio(process.argv[studioAt + 1] ?? '');
 if (process.argv.includes('--milp')) await compareWithMilp(200, seededRandom(3), randomTask);

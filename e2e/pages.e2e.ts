@@ -205,7 +205,7 @@ test('two tablets: in different places no conflict, in the same one both are kep
   // away again: now both ask; a reload in between changes nothing
   await context.setOffline(true);
   await consult(4);
-  await page.getByRole('button', { name: '✓ Scrub', exact: true }).click();
+  await page.getByRole('button', { name: 'Coffee or stimulants today', exact: true }).first().click();
   await expect(page.locator('[data-sync="waiting"]').first()).toBeVisible();
   await context.setOffline(false);
   await page.reload();
@@ -214,7 +214,7 @@ test('two tablets: in different places no conflict, in the same one both are kep
   await disputed.getByRole('button', { name: 'Keep mine' }).click();
   await expect(page.locator('[data-sync="saved"]').first()).toBeVisible();
   await page.reload();
-  await expect(page.getByRole('button', { name: 'Scrub', exact: true })).toHaveAttribute('aria-pressed', 'false');
+  await expect(page.getByRole('button', { name: '✓ Coffee or stimulants today' }).first()).toBeVisible();
 });
 
 test('one page hears of another within a moment', async ({ page, request }) => {
