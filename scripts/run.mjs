@@ -3,7 +3,7 @@
 // 127.0.0.1.
 
 import { spawn } from 'node:child_process';
-import { rmSync } from 'node:fs';
+import { existsSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { enginesHash } from './enginesHash.mjs';
 import { buildIfChanged, installMissing, must, root } from './ready.mjs';
@@ -29,7 +29,8 @@ if (mode !== 'dev') buildIfChanged();
 env.STRICKLE_ENGINES = enginesHash(join(root, 'src', 'core'));
 if (mode === 'test-server') for (const end of ['', '-wal', '-shm']) rmSync(env.STRICKLE_DB + end, { force: true });
 const isDemo = mode !== 'start';
-// a studio that is there is only opened: the loader is needed on the first start, and it refuses what must not be used
+// the loader is needed on the first start only: a studio that is there is opened by the server, which refuses what must
+// not be used
 const load = [
   '--import',
   'tsx',
@@ -37,7 +38,7 @@ const load = [
   join('scripts', 'loadDemo.ts'),
   ...(isDemo ? ['--demo'] : []),
 ];
-must('Opening the data', process.execPath, load, env);
+if (!existsSync(env.STRICKLE_DB)) must('Opening the data', process.execPath, load, env);
 const server = spawn(process.execPath, [join('scripts', 'serve.mjs'), String(port), mode], {
   stdio: ['ignore', 'pipe', 'inherit'],
   env,

@@ -163,7 +163,7 @@ export function readClientCsv(text: string, today: string): CsvRead {
 }
 
 /** The same columns out; a cell that a spreadsheet would take for a formula is made harmless. */
-export const writeClientCsv = (clients: readonly CsvClient[]): string =>
+export const writeClientCsv = (clients: readonly CsvClient[], header = true): string =>
   stringify(
     clients.map((c): Record<Column, string | number> => ({
       name: shielded(c.name),
@@ -178,5 +178,5 @@ export const writeClientCsv = (clients: readonly CsvClient[]): string =>
       mass_kg: c.massKg ?? '',
       consent_on: c.consentOn ?? '',
     })),
-    { header: true, columns: [...CSV_COLUMNS] },
+    { header, columns: [...CSV_COLUMNS] },
   );

@@ -119,7 +119,7 @@ describe('a table of clients', () => {
     for (const name of ['=Ann', '+49 Bea', '-Cleo', '@Dee', "'=Eve", 'Fay']) {
       value(createClient(open.db, { ...fields(name), phone: '+44 20', note: '-5 mm\nasked' }, NOW));
     }
-    const csv = exportClients(open.db);
+    const csv = [...exportClients(open.db)].join('');
     const read = readClientCsv(csv, '2027-05-08');
     expect(read.faults).toEqual([]);
     const back = new Map(read.lines.map((l) => [l.name, l.client]));
@@ -145,7 +145,7 @@ describe('a damaged row', () => {
       'This card is damaged in the data file: a backup has it whole.',
     ]);
     expect(searchClients(open.db, 'ott', NOW)).toHaveLength(1);
-    expect(exportClients(open.db).split('\n').length).toBeGreaterThanOrEqual(before.length);
+    expect([...exportClients(open.db)].join('').split('\n').length).toBeGreaterThanOrEqual(before.length);
     // nothing is written over what a backup could still be compared with
     expect(() => changeClient(open.db, 'ottilie', { ...fields('X'), version: 1 }, null, NOW)).toThrow('cannot be read');
   });

@@ -8,6 +8,7 @@ import { civilDateAt, nowMs } from './clock';
 import { getDb, holdDb } from './db/client';
 import { databaseFile } from './env';
 import { tell } from './events';
+import { fastRoute } from './http/fastRoutes';
 import { log } from './log';
 import { planInThreads } from './planning/planner';
 import { planThreads } from './planning/threads';
@@ -15,6 +16,7 @@ import { dropRequestsBefore } from './repos/groundRepo';
 import { dropOldPlans } from './repos/planRepo';
 import { readStudio } from './repos/studioRepo';
 import { fillWorked } from './services/fillWorked';
+import { mendTimeZone } from './services/timeZone';
 import { plansAhead } from './services/plansAhead';
 
 const HOUR_MS = 3_600_000;
@@ -53,6 +55,10 @@ function care(): void {
 /** Once a process, before the first request. */
 export function startUp(): void {
   holdDb();
+  const mended = mendTimeZone(getDb());
+  if (mended !== null) log.warn({ mended }, 'the time zone of the studio could not be used; it is the machine’s now');
+  // for the script that runs the server (scripts/serve.mjs)
+  (globalThis as typeof globalThis & { strickleFast?: typeof fastRoute }).strickleFast = fastRoute;
   const threads = planThreads();
   planInThreads(threads.count, threads.run, (hash, owner) => {
     tell({ kind: 'plan', visitId: owner?.kind === 'visit' ? owner.id : null, hash });

@@ -38,8 +38,10 @@ export type TabletState =
   | { readonly kind: 'unknown' };
 
 /** Before the first PIN every browser that comes is known; from then on a new one is not. */
-export function tabletState(db: Db, token: string, atMs: number): TabletState {
-  const id = idOf(token);
+export const tabletState = (db: Db, token: string, atMs: number): TabletState => tabletStateOf(db, idOf(token), atMs);
+
+/** The same for a tablet by its id. */
+export function tabletStateOf(db: Db, id: string, atMs: number): TabletState {
   const row = readTablet(db, id);
   if (row?.lockedForm) return { kind: 'locked', formId: row.lockedForm };
   if (row && row.knownSinceMs !== null) return { kind: 'open' };

@@ -21,5 +21,6 @@ export {
   MEDIAN_PERSON,
 } from './regrowth';
 export type { PersonalGrowth, RegrowthDay, RegrowthModel, ReadyWindow } from './regrowth';
-export { learnGrowth, observationsOf, typicalVisibleLength } from './learnGrowth';
+export { growthMemory, learnGrowth, observationsOf, typicalVisibleLength } from './learnGrowth';
+export type { GrowthMemory } from './learnGrowth';
 export type { LearnedGrowth, LengthObservation } from './learnGrowth';

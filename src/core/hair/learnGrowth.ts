@@ -3,7 +3,15 @@
 // length is log-normal round the model's median of the visible hair, CV 0.10. All from memory.
 // Fixed intervals confound rate and lag; the posterior says so by staying wide.
 
-import { logNormalStrata, normalQuantile, daysBetween, sigmaOfCv, type CivilDate } from '../shared';
+import {
+  logNormalStrata,
+  normalQuantile,
+  daysBetween,
+  recaller,
+  sigmaOfCv,
+  type CivilDate,
+  type Recall,
+} from '../shared';
 import type { GrowthOfZone } from '../anatomy';
 import { regrowthModel, VISIBLE_MM, type PersonalGrowth } from './regrowth';
 import type { Hair, HairHistory } from './types';
@@ -69,24 +77,55 @@ export function observationsOf(hair: Hair, on: CivilDate): readonly LengthObserv
 
 const lagShifts = Array.from({ length: LAG_STEPS }, (_, j) => LAG_SD_DAYS * normalQuantile((j + 0.5) / LAG_STEPS));
 
+/**
+ * Typical lengths `days` after a wax for each rate of the grid, at the early, the middle and the late lag shift, mm.
+ */
+export type LengthTable = readonly (readonly [number, number, number])[];
+
+/** Equally likely under the prior, so weights start equal. */
+const factors = logNormalStrata(1, BETWEEN_CV, RATE_STEPS);
+
+function lengthTable(growth: GrowthOfZone, history: HairHistory, days: number): LengthTable {
+  const far = lagShifts[LAG_STEPS - 1] ?? 1;
+  return factors.map((rateFactor) => {
+    const at = (lagShiftDays: number): number =>
+      typicalVisibleLength(growth, history, { rateFactor, lagShiftDays }, days);
+    return [at(-far), at(0), at(far)];
+  });
+}
+
+/** Typical length at a lag shift: a parabola through the outer and the middle shift. */
+function lengthAt([early, middle, late]: LengthTable[number], shift: number): number {
+  const u = shift / (lagShifts[LAG_STEPS - 1] ?? 1);
+  return middle + ((late - early) / 2) * u + ((late + early) / 2 - middle) * u ** 2;
+}
+
+/** What learning remembers from one client to the next: the tables depend on zone, history and days alone. */
+export type GrowthMemory = Recall<LengthTable>;
+/** Room for the usual intervals of every zone; a table is a kilobyte. */
+export const growthMemory = (): GrowthMemory => recaller(6000);
+
 /** Posterior of rate and lag from the observations; without any it is the prior. */
 export function learnGrowth(
   growth: GrowthOfZone,
   history: HairHistory,
   observations: readonly LengthObservation[],
+  memory: GrowthMemory = growthMemory(),
 ): LearnedGrowth {
-  const factors = logNormalStrata(1, BETWEEN_CV, RATE_STEPS); // equally likely under the prior, so weights start equal
   const sigma = sigmaOfCv(MEASURED_CV);
-  const weights = factors.map((rateFactor) => {
-    const lengths = observations.map((o) => lengthByLag(growth, history, rateFactor, o.days));
-    return lagShifts.map((lagShiftDays) => {
+  const tables = observations.map(({ days }) =>
+    memory(JSON.stringify([growth, history, days]), () => lengthTable(growth, history, days)),
+  );
+  const weights = factors.map((_, i) =>
+    lagShifts.map((lagShiftDays) => {
       const misfit = observations.reduce((total, o, k) => {
-        const z = Math.log(o.lengthMm / (lengths[k]?.(lagShiftDays) ?? o.lengthMm)) / sigma;
+        const row = tables[k]?.[i];
+        const z = Math.log(o.lengthMm / (row ? lengthAt(row, lagShiftDays) : o.lengthMm)) / sigma;
         return total + 0.5 * z * z;
       }, 0);
       return Math.exp(-Math.min(misfit, 600));
-    });
-  });
+    }),
+  );
   const rateWeights = weights.map((row) => row.reduce((a, b) => a + b, 0));
   const total = rateWeights.reduce((a, b) => a + b, 0);
   const rateFactor = factors.reduce((s, f, i) => s + f * (rateWeights[i] ?? 0), 0) / total;
@@ -98,20 +137,6 @@ export function learnGrowth(
     rateBand: [point(0.05), point(0.25), point(0.75), point(0.95)],
     visits: observations.length,
   };
-}
-
-/** Typical length as a function of the lag shift: a parabola through the outer and the middle shift. */
-function lengthByLag(
-  growth: GrowthOfZone,
-  history: HairHistory,
-  rateFactor: number,
-  days: number,
-): (lagShiftDays: number) => number {
-  const far = lagShifts[LAG_STEPS - 1] ?? 1;
-  const at = (lagShiftDays: number): number =>
-    typicalVisibleLength(growth, history, { rateFactor, lagShiftDays }, days);
-  const [early, middle, late] = [at(-far), at(0), at(far)];
-  return (shift) => middle + ((late - early) / 2) * (shift / far) + ((late + early) / 2 - middle) * (shift / far) ** 2;
 }
 
 /** Value at which the running weight reaches `target`, linear between the grid's points. */

@@ -100,8 +100,44 @@ export function findClients(db: DbOrTx, query: string, limit: number, archived =
   return ids.flatMap(({ id }) => readListed(db, id) ?? []);
 }
 
-export const allClients = (db: DbOrTx): ListedClient[] =>
-  db.select().from(clients).orderBy(asc(clients.name), asc(clients.id)).all().map(listed);
+/** The next cards in use after one, by name. */
+export const clientsAfter = (
+  db: DbOrTx,
+  after: { readonly name: string; readonly id: string } | null,
+  limit: number,
+): ListedClient[] =>
+  db
+    .select()
+    .from(clients)
+    .where(
+      and(
+        isNull(clients.archivedAtMs),
+        ...(after === null ? [] : [sql`(${clients.name}, ${clients.id}) > (${after.name}, ${after.id})`]),
+      ),
+    )
+    .orderBy(asc(clients.name), asc(clients.id))
+    .limit(limit)
+    .all()
+    .map(listed);
+
+/** More names than this are compared with all that are there. */
+const MOST_NAMES = 400;
+
+/** Cards with one of these names, whatever their case; for very many names, all cards. */
+export function namesakes(
+  db: DbOrTx,
+  names: readonly string[],
+): { readonly name: string; readonly bornOn: string | null }[] {
+  const columns = { name: clients.name, bornOn: clients.bornOn };
+  if (names.length > MOST_NAMES) return db.select(columns).from(clients).all();
+  return names.flatMap((name) =>
+    db
+      .select(columns)
+      .from(clients)
+      .where(sql`${clients.name} = ${name} collate nocase`)
+      .all(),
+  );
+}
 
 export type ClientEditRow = typeof clientEdits.$inferSelect;
 export const insertEdit = (db: DbOrTx, row: typeof clientEdits.$inferInsert): void => {

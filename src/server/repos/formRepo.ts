@@ -15,6 +15,14 @@ export const insertForm = (db: DbOrTx, row: typeof forms.$inferInsert): void => 
 export const formsOf = (db: DbOrTx, visitId: string): FormRow[] =>
   db.select().from(forms).where(eq(forms.visitId, visitId)).orderBy(desc(forms.createdAtMs)).all();
 
+/** Forms of a client's visits, latest first, by visit. */
+export function formsOfClient(db: DbOrTx, clientId: string): ReadonlyMap<string, readonly FormRow[]> {
+  const rows = db.select().from(forms).where(eq(forms.clientId, clientId)).orderBy(desc(forms.createdAtMs)).all();
+  const found = new Map<string, FormRow[]>();
+  for (const row of rows) found.set(row.visitId, [...(found.get(row.visitId) ?? []), row]);
+  return found;
+}
+
 /** Writes a form if the version still stands; false where another write came first. */
 export function updateForm(db: DbOrTx, id: string, version: number, row: Partial<typeof forms.$inferInsert>): boolean {
   return (

@@ -12,6 +12,15 @@ export const readStudio = (db: DbOrTx): StudioRow | undefined => db.select().fro
 export const readPeople = (db: DbOrTx): PersonRow[] => db.select().from(people).where(eq(people.active, true)).all();
 export const readPerson = (db: DbOrTx, id: string): PersonRow | undefined =>
   db.select().from(people).where(eq(people.id, id)).get();
+/** Names of all who ever worked here, by id. */
+export const peopleNames = (db: DbOrTx): ReadonlyMap<string, string> =>
+  new Map(
+    db
+      .select({ id: people.id, name: people.name })
+      .from(people)
+      .all()
+      .map((p) => [p.id, p.name]),
+  );
 /** Stocked products in their order of entry. */
 export const readProducts = (db: DbOrTx): Product[] =>
   db

@@ -11,16 +11,8 @@ import { atomically } from '../db/atomically';
 import type { Db } from '../db/openDatabase';
 import { notFound, refused, type ServiceResult } from '../errors';
 import { shelvedPlan } from '../planning/planner';
-import {
-  appendEvents,
-  entriesOf,
-  journalOf,
-  readVisit,
-  setPlanHash,
-  visitOfEvent,
-  type JournalEntry,
-  type VisitRow,
-} from '../repos/visitRepo';
+import { appendEvents, entriesOf, journalOf, visitOfEvent, type JournalEntry } from '../repos/journalRepo';
+import { readVisit, setPlanHash, type VisitRow } from '../repos/visitRepo';
 import { loadBench, partsOf } from './bench';
 import { judgedNow } from './consultRules';
 import { caseOf } from './planCase';

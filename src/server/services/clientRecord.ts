@@ -14,9 +14,10 @@ import {
   type ClientEditRow,
   type ClientRow,
 } from '../repos/clientRepo';
-import { consentsOf, formsOf, messagesOf, type ConsentRow, type MessageRow } from '../repos/formRepo';
-import { readPerson, readStudio } from '../repos/studioRepo';
-import { allVisits, careOf, chartsOf, journalOf, readingsOf } from '../repos/visitRepo';
+import { consentsOf, formsOfClient, messagesOf, type ConsentRow, type MessageRow } from '../repos/formRepo';
+import { peopleNames, readStudio } from '../repos/studioRepo';
+import { careOfClient, fullChartsOfClient, journalsOfClient, readingsOfClient } from '../repos/pastRepo';
+import { allVisits } from '../repos/visitRepo';
 
 export interface ClientRecord {
   readonly format: 'strickle-client-record';
@@ -39,6 +40,12 @@ export function clientRecord(db: Db, clientId: string, nowMs: number): ServiceRe
   if (!client) return notFound('client');
   const worked = new Map<string, WorkedRow[]>();
   for (const w of workedOfClient(db, clientId)) worked.set(w.visitId, [...(worked.get(w.visitId) ?? []), w]);
+  const charts = fullChartsOfClient(db, clientId);
+  const readings = readingsOfClient(db, clientId);
+  const journals = journalsOfClient(db, clientId);
+  const care = careOfClient(db, clientId);
+  const forms = formsOfClient(db, clientId);
+  const names = peopleNames(db);
   const { name = '', timeZone = 'UTC' } = readStudio(db) ?? {};
   return ok({
     format: 'strickle-client-record',
@@ -49,7 +56,7 @@ export function clientRecord(db: Db, clientId: string, nowMs: number): ServiceRe
     client,
     edits: editsOf(db, clientId).map(({ personId, ...e }) => ({
       ...e,
-      by: personId === null ? '' : (readPerson(db, personId)?.name ?? ''),
+      by: personId === null ? '' : (names.get(personId) ?? ''),
     })),
     consents: consentsOf(db, clientId),
     messages: messagesOf(db, clientId),
@@ -60,13 +67,13 @@ export function clientRecord(db: Db, clientId: string, nowMs: number): ServiceRe
         onDate: v.onDate,
         status: v.status,
         endedAs: v.endedAs,
-        by: readPerson(db, v.personId)?.name ?? '',
+        by: names.get(v.personId) ?? '',
         consult: v.consult,
-        charts: chartsOf(db, v.id).map(({ zone, side, data }) => ({ zone, side, data })),
-        readings: readingsOf(db, v.id).map(({ zone, side, data }) => ({ zone, side, data })),
-        journal: journalOf(db, v.id),
-        care: careOf(db, v.id),
-        forms: formsOf(db, v.id).map(({ state, data, createdAtMs, endedAtMs }) => ({
+        charts: (charts.get(v.id) ?? []).map(({ zone, side, data }) => ({ zone, side, data })),
+        readings: (readings.get(v.id) ?? []).map(({ zone, side, data }) => ({ zone, side, data })),
+        journal: journals.get(v.id) ?? [],
+        care: care.get(v.id) ?? [],
+        forms: (forms.get(v.id) ?? []).map(({ state, data, createdAtMs, endedAtMs }) => ({
           state,
           data,
           createdAtMs,

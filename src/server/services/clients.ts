@@ -13,16 +13,10 @@ import {
   type ClientRow,
 } from '../repos/clientRepo';
 import { consentsOf, messagesOf } from '../repos/formRepo';
-import {
-  allVisits,
-  chartsOfClient,
-  closedVisits,
-  damagedVisits,
-  readingsOfClient,
-  visitOfBooking,
-} from '../repos/visitRepo';
+import { chartsOfClient, readingsOfClient } from '../repos/pastRepo';
+import { allVisits, closedVisits, damagedVisits, visitOfBooking } from '../repos/visitRepo';
 import { workedOfClient } from '../repos/workedRepo';
-import { learnGrowth, observationsOf } from '../../core/hair';
+import { observationsOf } from '../../core/hair';
 import { ZONES, type Side, type ZoneId } from '../../core/anatomy';
 import type { Mark } from '../../core/field';
 import { ok } from '../../core/shared';
@@ -35,6 +29,7 @@ import { readPerson, readProducts, readStudio } from '../repos/studioRepo';
 import { alertsOf } from './alerts';
 import { cardChanges } from './cardChanges';
 import { clientMarks, zonePasts } from './history';
+import { learnedGrowth } from './learned';
 import { zoneName } from './planCase';
 
 export interface ClientLine {
@@ -195,7 +190,7 @@ export function loadClientCard(db: Db, id: string, nowMs: number): ServiceResult
   const zones = [...zonePasts(db, id)].map(([key, past]) => {
     const [zone, side] = key.split('/') as [ZoneId, Side]; // keys are made from both by zonePasts
     const { hair } = past.last;
-    const learned = learnGrowth(
+    const learned = learnedGrowth(
       ZONES[zone].growth,
       hair.history,
       observationsOf({ ...hair, lastWaxOn: undefined, past: past.past.slice(0, -1) }, past.lastOn),

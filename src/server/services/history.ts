@@ -3,11 +3,13 @@
 import type { Side, ZoneId } from '../../core/anatomy';
 import { ZONES } from '../../core/anatomy';
 import { fitChart } from '../../core/field';
-import { learnGrowth, observationsOf, typicalVisibleLength, type HairFlag, type PastLength } from '../../core/hair';
+import { observationsOf, typicalVisibleLength, type HairFlag, type PastLength } from '../../core/hair';
 import { daysBetween } from '../../core/shared';
 import type { DbOrTx } from '../db/openDatabase';
+import { learnedGrowth } from './learned';
 import type { ChartData, ChartMark, Reading } from '../db/schema';
-import { lastZones, lookedAtCharts, pastLengths, type VisitRow } from '../repos/visitRepo';
+import { lastZones, lookedAtCharts, pastLengths } from '../repos/pastRepo';
+import { type VisitRow } from '../repos/visitRepo';
 
 export interface ZonePast {
   readonly last: ChartData;
@@ -93,7 +95,7 @@ export function startingChart(
     past.last.hair.history === 'first' || past.last.hair.history === 'shaved' ? 'regular' : past.last.hair.history;
   const days = daysBetween(past.lastOn, on);
   const hair = { ...past.last.hair, history, lastWaxOn: past.lastOn, past: past.past.slice(0, -1) };
-  const learned = learnGrowth(
+  const learned = learnedGrowth(
     growth,
     history,
     past.past.length > 1 ? observationsOf({ ...hair, lengthMm: past.last.hair.lengthMm }, past.lastOn) : [],

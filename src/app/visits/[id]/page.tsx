@@ -1,6 +1,7 @@
 import { redirect } from 'next/navigation';
 import { getDb } from '@/server/db/client';
-import { journalOf, readVisit } from '@/server/repos/visitRepo';
+import { journalOf } from '@/server/repos/journalRepo';
+import { readVisit } from '@/server/repos/visitRepo';
 
 /** To where the visit is: at the table if work has begun, to its reading when closed, else to the consultation. */
 export default async function VisitPage({ params }: { readonly params: Promise<{ id: string }> }) {

@@ -1,0 +1,39 @@
+// The journal of the table: append-only, in the order in which it was written.
+
+import { and, asc, eq, gt } from 'drizzle-orm';
+import type { TableEvent } from '../../core/hands';
+import type { DbOrTx } from '../db/openDatabase';
+import { tableJournal } from '../db/schema';
+
+// kinds are checked on the way in
+export const eventOf = (r: typeof tableJournal.$inferSelect): TableEvent => ({
+  id: r.id,
+  atMs: r.atMs,
+  kind: r.kind as TableEvent['kind'],
+  ...r.data,
+});
+
+/** An event with its place in the journal of all tables. */
+export interface JournalEntry {
+  readonly seq: number;
+  readonly event: TableEvent;
+}
+
+/** @param after only what was written later than this place */
+export const entriesOf = (db: DbOrTx, visitId: string, after = 0): JournalEntry[] =>
+  db
+    .select()
+    .from(tableJournal)
+    .where(and(eq(tableJournal.visitId, visitId), gt(tableJournal.seq, after)))
+    .orderBy(asc(tableJournal.seq))
+    .all()
+    .map((r) => ({ seq: r.seq, event: eventOf(r) }));
+export const journalOf = (db: DbOrTx, visitId: string): TableEvent[] => entriesOf(db, visitId).map((e) => e.event);
+export function appendEvents(db: DbOrTx, visitId: string, events: readonly TableEvent[]): void {
+  for (const { id, atMs, kind, ...data } of events) {
+    db.insert(tableJournal).values({ id, visitId, atMs, kind, data }).run();
+  }
+}
+/** The visit to which an event id already belongs. */
+export const visitOfEvent = (db: DbOrTx, id: string): string | undefined =>
+  db.select({ visitId: tableJournal.visitId }).from(tableJournal).where(eq(tableJournal.id, id)).get()?.visitId;
