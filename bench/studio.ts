@@ -123,7 +123,11 @@ interface Pace {
 /** Tablets that send one act each at a steady pace, whether or not the last one is answered. */
 async function table(tablets: number, perS: number, forS: number): Promise<Pace> {
   const benches: Bench[] = [];
-  for (let t = 0; t < tablets; t++) benches.push(await opened(`c${t + 100}`));
+  // a client whose hair is too short has no strips to mark
+  for (let c = 100; benches.length < tablets; c++) {
+    const bench = await opened(`c${c}`);
+    if (bench.plan.zones[0]?.strips[0]) benches.push(bench);
+  }
   const waits: number[] = [];
   const sent: Promise<void>[] = [];
   const start = performance.now();
@@ -132,7 +136,9 @@ async function table(tablets: number, perS: number, forS: number): Promise<Pace>
     await new Promise((r) => setTimeout(r, Math.max(0, due - performance.now())));
     benches.forEach(({ visit, plan, planHash }, t) => {
       const strip = plan.zones[0]?.strips[0]?.id;
-      const events = [{ id: `b${t}-${k}`, atMs: 1_800_000_000_000 + k, kind: 'mark', strip, mark: 'clean' }];
+      const events = [
+        { id: `b${tablets}-${perS}-${t}-${k}`, atMs: 1_800_000_000_000 + k, kind: 'mark', strip, mark: 'clean' },
+      ];
       const from = performance.now();
       const body = { events, plan: planHash, after: Number.MAX_SAFE_INTEGER };
       sent.push(
@@ -149,7 +155,9 @@ async function table(tablets: number, perS: number, forS: number): Promise<Pace>
     const { entries } = await json<{ entries: { event: { id: string } }[] }>(get(`/api/visits/${visit.id}/journal`));
     const ids = entries.map((e) => e.event.id);
     doubled += ids.length - new Set(ids).size;
-    lost += Array.from({ length: perS * forS }, (_, k) => `b${t}-${k}`).filter((id) => !ids.includes(id)).length;
+    lost += Array.from({ length: perS * forS }, (_, k) => `b${tablets}-${perS}-${t}-${k}`).filter(
+      (id) => !ids.includes(id),
+    ).length;
   }
   waits.sort((a, b) => a - b);
   const at = (share: number): number => waits[Math.min(waits.length - 1, Math.floor(share * waits.length))] ?? 0;

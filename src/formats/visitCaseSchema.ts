@@ -194,10 +194,10 @@ export interface SchemaFault {
 
 /** `zones[0].hair.lengthMm` from Joi's path. */
 export const pathText = (path: readonly (string | number)[]): string =>
-  path.reduce<string>(
-    (text, part) => (typeof part === 'number' ? `${text}[${part}]` : text === '' ? part : `${text}.${part}`),
-    '',
-  );
+  path.reduce<string>((text, part) => {
+    if (typeof part === 'number') return `${text}[${part}]`;
+    return text === '' ? part : `${text}.${part}`;
+  }, '');
 
 /** Joi's faults as path and message, without the value (it may be a health note). */
 export const faultsOf = (error: Joi.ValidationError): readonly SchemaFault[] =>

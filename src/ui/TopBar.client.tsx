@@ -14,6 +14,13 @@ const PLACES = [
   { href: '/studio', name: 'Studio' },
 ] as const;
 
+/** The place that a page belongs to. */
+function placeOf(path: string): string {
+  if (path.startsWith('/clients')) return '/clients';
+  if (/^\/(studio|products|rules|prices)/.test(path)) return '/studio';
+  return path === '/' || path.startsWith('/visits') ? '/' : '';
+}
+
 /** The thin bar: the name, the places that exist, the day. */
 interface Props {
   readonly day: string;
@@ -25,13 +32,7 @@ interface Props {
 export function TopBar({ day, people, person }: Props) {
   const path = usePathname();
   const router = useRouter();
-  const here = path.startsWith('/clients')
-    ? '/clients'
-    : /^\/(studio|products|rules)/.test(path)
-      ? '/studio'
-      : path === '/' || path.startsWith('/visits')
-        ? '/'
-        : '';
+  const here = placeOf(path);
   useKeys({
     t: () => router.push('/'),
     '/': (event) => {

@@ -136,7 +136,8 @@ export function widthAt(table: WidthTable, height: number): readonly [number, nu
   const rows = descending ? table : [...table].reverse();
   const below = rows.findIndex((r) => r[0] <= height);
   const lower = rows[below === -1 ? rows.length - 1 : below] ?? [0, 0, 0];
-  const upper = rows[below <= 0 ? (below === 0 ? 0 : rows.length - 1) : below - 1] ?? lower;
+  // above all rows the first stands for both, below them the last
+  const upper = rows[below === -1 ? rows.length - 1 : Math.max(0, below - 1)] ?? lower;
   const t = upper[0] === lower[0] ? 0 : (height - lower[0]) / (upper[0] - lower[0]);
   return [lower[1] + t * (upper[1] - lower[1]), lower[2] + t * (upper[2] - lower[2])];
 }

@@ -50,11 +50,12 @@ export function sheetFor(
     });
   }
   const outline = zone.shape.map(([u, v]): Vec => [(side === 'right' ? 1 - u : u) * widthCm, v * heightCm]);
+  const scaled = known ? 'body-surface' : 'reference-adult';
   return ok({
     widthCm,
     heightCm,
     outline,
-    basis: measuredCm ? 'measured' : known ? 'body-surface' : 'reference-adult',
+    basis: measuredCm ? 'measured' : scaled,
   });
 }
 

@@ -79,11 +79,8 @@ export function shortOrUnder(answers: Answers): ShortOrUnder {
   if (!answers.stands) {
     if (answers.lifts === undefined) return ask('lifts');
     if (!answers.lifts) {
-      return answers['skin-over'] === undefined
-        ? ask('skin-over')
-        : answers['skin-over']
-          ? FOUND['under-skin']
-          : FOUND.short;
+      if (answers['skin-over'] === undefined) return ask('skin-over');
+      return answers['skin-over'] ? FOUND['under-skin'] : FOUND.short;
     }
   }
   if (answers['long-enough'] === undefined) return ask('long-enough');

@@ -60,6 +60,10 @@ export const allowsThickness = (manners: Product['manners'], thicknessMm: number
 
 /** Directions of laying and pulling for hair that points along the unit vector `growth`. */
 export function layAndPull(way: Way, growth: Vec): { readonly lay: Vec; readonly pull: Vec } {
-  const turned = (deg: number): Vec => (deg === 0 ? growth : deg === 180 ? scale(growth, -1) : rotate(growth, deg));
+  // exact where nothing need be computed
+  const turned = (deg: number): Vec => {
+    if (deg === 0) return growth;
+    return deg === 180 ? scale(growth, -1) : rotate(growth, deg);
+  };
   return { lay: turned(FACTS[way].layDeg), pull: turned(FACTS[way].pullDeg) };
 }

@@ -24,12 +24,14 @@ const stopping = (reasons: readonly Reason[]): readonly string[] =>
  * @param earliest first good date in words; null = no date can be named
  */
 export function postponeMessage(input: MessageInput, newTime: string | null, earliest: string | null): string {
+  const whenever =
+    earliest === null
+      ? 'We look again as soon as your doctor has agreed.'
+      : `From ${earliest} we can look again; choose a time that suits you.`;
   const when =
-    newTime !== null
-      ? `We have moved your appointment to ${newTime}. If that does not suit you, tell us and we find another time.`
-      : earliest !== null
-        ? `From ${earliest} we can look again; choose a time that suits you.`
-        : 'We look again as soon as your doctor has agreed.';
+    newTime === null
+      ? whenever
+      : `We have moved your appointment to ${newTime}. If that does not suit you, tell us and we find another time.`;
   return [
     `Dear ${input.clientName},`,
     `we would rather not work on your skin (${input.what}) just now.`,

@@ -157,6 +157,15 @@ const PERSON_ROWS: readonly ReferenceRow[] = [
   ),
 ];
 
+/** Marks that are called otherwise than by their own word. */
+const MARK_WORDS: Readonly<Record<string, string>> = {
+  irritated: 'Irritated spot',
+  vein: 'Varicose vein',
+  tattoo: 'New tattoo',
+  tag: 'Skin tag',
+};
+const capital = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1);
+
 /**
  * Every rule of the set, in the order in which it is read: the person, facts, facts together, spots, what never
  * changes.
@@ -168,16 +177,7 @@ export const referenceTable = (set: RuleSet): readonly ReferenceRow[] => [
   ...SPOT_RULES.map((r): ReferenceRow => ({
     code: r.code,
     group: 'spot',
-    when:
-      r.mark === 'irritated'
-        ? 'Irritated spot'
-        : r.mark === 'vein'
-          ? 'Varicose vein'
-          : r.mark === 'tattoo'
-            ? 'New tattoo'
-            : r.mark === 'tag'
-              ? 'Skin tag'
-              : `${r.mark.charAt(0).toUpperCase()}${r.mark.slice(1)}`,
+    when: MARK_WORDS[r.mark] ?? capital(r.mark),
     outcome: r.outcome,
     scope: 'spot',
     wait: 'as long as it stands',

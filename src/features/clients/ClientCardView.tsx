@@ -61,11 +61,9 @@ export function ClientCardView({ card }: { readonly card: ClientCard }) {
                     <span className="quiet">
                       {[
                         v.product ? v.product.replace('-', ' ') : '',
-                        v.targetC
-                          ? `about ${Math.round(v.targetC)} °C${v.felt ? `, ${FELT[v.felt] ?? ''}` : ''}`
-                          : v.felt
-                            ? FELT[v.felt]
-                            : '',
+                        [v.targetC ? `about ${Math.round(v.targetC)} °C` : '', v.felt ? (FELT[v.felt] ?? '') : '']
+                          .filter(Boolean)
+                          .join(', '),
                         v.tweezed > 0 ? `${v.tweezed} tweezed` : 'nothing left to tweeze',
                       ]
                         .filter(Boolean)
@@ -80,6 +78,11 @@ export function ClientCardView({ card }: { readonly card: ClientCard }) {
                 ))}
               </ol>
             )}
+            {visits.length < card.visitCount ? (
+              <Link href={`/clients/${client.id}?visits=all`} className={styles.visit} prefetch={false}>
+                All {card.visitCount} visits
+              </Link>
+            ) : null}
           </section>
           {notDone.length > 0 ? (
             <section>

@@ -44,6 +44,7 @@ export function ClientSearch({ first }: { readonly first: readonly ClientLine[] 
       document.querySelector<HTMLInputElement>('[data-search]')?.focus();
     }
   }, []);
+  const none = nobody(archived, query);
   return (
     <section className={styles.page}>
       <div className={styles.head}>
@@ -77,14 +78,8 @@ export function ClientSearch({ first }: { readonly first: readonly ClientLine[] 
       </p>
       {lines.length === 0 ? (
         <div className={styles.empty}>
-          <h2>{archived ? 'No card put away' : query === '' ? 'No clients yet' : 'Nobody found'}</h2>
-          <p>
-            {archived
-              ? 'A card is put away from the client’s page; nothing of it is lost.'
-              : query === ''
-                ? 'Add the first one; the card needs only a name.'
-                : 'Try fewer letters, or add a new client.'}
-          </p>
+          <h2>{none.title}</h2>
+          <p>{none.text}</p>
         </div>
       ) : (
         <ul className={styles.lines}>
@@ -115,4 +110,17 @@ export function ClientSearch({ first }: { readonly first: readonly ClientLine[] 
       {adding ? <NewClient onClose={() => setAdding(false)} /> : null}
     </section>
   );
+}
+
+/** What is said where no card is found. */
+function nobody(archived: boolean, query: string): { readonly title: string; readonly text: string } {
+  if (archived) {
+    return {
+      title: 'No card put away',
+      text: 'A card is put away from the client’s page; nothing of it is lost.',
+    };
+  }
+  return query === ''
+    ? { title: 'No clients yet', text: 'Add the first one; the card needs only a name.' }
+    : { title: 'Nobody found', text: 'Try fewer letters, or add a new client.' };
 }

@@ -68,7 +68,8 @@ export function missingOn(page: FormPage, form: Pick<ClientForm, 'bornOn' | 'on'
   switch (page.kind) {
     case 'welcome': {
       const born = form.bornOn ?? data.bornOn;
-      return born === null ? 'Please tell us your date of birth.' : born > form.on ? 'This date lies ahead.' : null;
+      if (born === null) return 'Please tell us your date of birth.';
+      return born > form.on ? 'This date lies ahead.' : null;
     }
     case 'question':
       return isAnswered(data.answers, page.question.id) ? null : 'Please choose, or say none of these.';

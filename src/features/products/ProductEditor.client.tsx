@@ -32,6 +32,12 @@ interface Props {
 
 const options = (values: readonly string[]) => values.map((value) => ({ value, label: value.replace('-', ' ') }));
 
+const ORIGIN_WORDS: Readonly<Record<CatalogueRow['origin'], string>> = {
+  own: 'The studio’s own.',
+  changed: 'Shipped, changed by this studio.',
+  shipped: 'As shipped: values from memory, the label comes first.',
+};
+
 /** Everything a label says and what the engines need of it; saved whole, or kept here as a draft. */
 export function ProductEditor({ row, isNew, currency, roomC }: Props) {
   const router = useRouter();
@@ -110,15 +116,7 @@ export function ProductEditor({ row, isNew, currency, roomC }: Props) {
             <Link href="/products">Products</Link>
           </p>
           <h1>{isNew ? `New ${product.family} product` : row.product.name}</h1>
-          <p className="quiet">
-            {isNew
-              ? `Begun from ${row.product.name.toLowerCase()}.`
-              : row.origin === 'own'
-                ? 'The studio’s own.'
-                : row.origin === 'changed'
-                  ? 'Shipped, changed by this studio.'
-                  : 'As shipped: values from memory, the label comes first.'}
-          </p>
+          <p className="quiet">{isNew ? `Begun from ${row.product.name.toLowerCase()}.` : ORIGIN_WORDS[row.origin]}</p>
         </div>
         <div className={styles.actions}>
           {isTouched ? <span className="quiet">Not saved yet: kept on this tablet</span> : null}

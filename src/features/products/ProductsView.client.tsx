@@ -22,6 +22,17 @@ const WEIGHT_WORDS: Readonly<Record<keyof Weights, readonly [string, string]>> =
   paste: ['Paste to the room', 'a paste that suits the room’s heat'],
 };
 
+const DOES_WORDS: Readonly<Record<ProductImport['lines'][number]['does'], string>> = {
+  new: 'new',
+  changes: 'replaces what stands here',
+  same: 'as it stands here',
+};
+const ORIGIN_WORDS: Readonly<Record<CatalogueRow['origin'], string>> = {
+  shipped: '',
+  own: ' · the studio’s own',
+  changed: ' · changed here',
+};
+
 /** The studio's catalogue: what each label says, on the shelf or not, and what counts when products are compared. */
 export function ProductsView({ first }: { readonly first: Catalogue }) {
   const [catalogue, setCatalogue] = useState(first);
@@ -123,10 +134,7 @@ export function ProductsView({ first }: { readonly first: Catalogue }) {
           <ul className={styles.incoming}>
             {incoming.lines.map((l) => (
               <li key={l.id}>
-                <strong>{l.name}</strong>{' '}
-                <span className="quiet">
-                  {l.does === 'new' ? 'new' : l.does === 'changes' ? 'replaces what stands here' : 'as it stands here'}
-                </span>
+                <strong>{l.name}</strong> <span className="quiet">{DOES_WORDS[l.does]}</span>
               </li>
             ))}
           </ul>
@@ -154,7 +162,7 @@ function ProductRow({
         </h2>
         <p className="quiet">
           {FAMILY_WORDS[p.family]}, {p.body.replace('-', ' ')}, {p.form}
-          {origin === 'shipped' ? '' : origin === 'own' ? ' · the studio’s own' : ' · changed here'}
+          {ORIGIN_WORDS[origin]}
         </p>
       </div>
       <div>

@@ -35,13 +35,26 @@ export interface Catalogue {
   readonly studioVersion: number;
 }
 
+const alike = (a: Product, b: Product): boolean => JSON.stringify(a) === JSON.stringify(b);
+
+function originOf(product: Product): CatalogueRow['origin'] {
+  const shipped = SHIPPED_PRODUCTS.find((p) => p.id === product.id);
+  if (!shipped) return 'own';
+  return alike(shipped, product) ? 'shipped' : 'changed';
+}
+
+/** What taking in a product would do. */
+function doesTo(row: ProductRow | undefined, product: Product): ProductLines['lines'][number]['does'] {
+  if (!row) return 'new';
+  return alike(row.data.product, product) ? 'same' : 'changes';
+}
+
 function rowOf({ data, stocked, version }: ProductRow): CatalogueRow {
-  const shipped = SHIPPED_PRODUCTS.find((p) => p.id === data.product.id);
   return {
     product: data.product,
     stocked,
     version,
-    origin: !shipped ? 'own' : JSON.stringify(shipped) === JSON.stringify(data.product) ? 'shipped' : 'changed',
+    origin: originOf(data.product),
   };
 }
 
@@ -124,11 +137,7 @@ export function importProducts(
       return {
         id: p.id,
         name: p.name,
-        does: !row
-          ? ('new' as const)
-          : JSON.stringify(row.data.product) === JSON.stringify(p)
-            ? ('same' as const)
-            : ('changes' as const),
+        does: doesTo(row, p),
       };
     });
     if (!body.commit) return ok({ lines });

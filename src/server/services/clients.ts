@@ -134,9 +134,11 @@ export interface ClientCard {
     readonly tweezed: number;
     readonly notes: readonly string[];
   }[];
-  /** Put off or declined, latest first. */
+  /** How many there are; `visits` may be the latest of them. */
+  readonly visitCount: number;
   /** Marks that stay with the client, as last looked at. */
   readonly marks: readonly { readonly name: string; readonly mark: Mark }[];
+  /** Put off or declined, latest first. */
   readonly notDone: readonly {
     readonly id: string;
     readonly on: string;
@@ -182,7 +184,11 @@ const damagedWords = (count: number): readonly string[] =>
 const placeName = (zone: ZoneId, side: string): string =>
   side === 'middle' ? zoneName(zone) : `${zoneName(zone)}, ${side}`;
 
-export function loadClientCard(db: Db, id: string, nowMs: number): ServiceResult<ClientCard> {
+/** So many visits stand on the card at once; the others are asked for. */
+const CARD_VISITS = 24;
+
+/** @param all every visit, not only the latest */
+export function loadClientCard(db: Db, id: string, nowMs: number, all = false): ServiceResult<ClientCard> {
   const client = readClient(db, id);
   const studio = readStudio(db);
   if (!client || !studio) return notFound('client');
@@ -216,7 +222,7 @@ export function loadClientCard(db: Db, id: string, nowMs: number): ServiceResult
   const readings = readingsOfClient(db, id);
   const charts = chartsOfClient(db, id);
   const firstWorked = new Map([...workedOfClient(db, id)].reverse().map((w) => [w.visitId, w]));
-  const visits = done.map((v) => {
+  const visits = done.slice(0, all ? done.length : CARD_VISITS).map((v) => {
     const read = (readings.get(v.id) ?? []).map((r) => r.data);
     const first = firstWorked.get(v.id);
     return {
@@ -267,6 +273,7 @@ export function loadClientCard(db: Db, id: string, nowMs: number): ServiceResult
     zones,
     marks,
     visits,
+    visitCount: done.length,
     ahead,
     notDone,
     today: on,

@@ -70,9 +70,9 @@ export function proposePutOff(db: Db, visitId: string, nowMs: number): ServiceRe
     return !clashingBooking(db, { personId: person.id, startsAtMs, minutes }, visit.bookingId ?? undefined);
   };
   const today = civilDateAt(nowMs, studio.timeZone);
-  const earliestOn =
-    judgement.earliestOn ??
-    (judgement.reasons.some((r) => r.outcome === 'postpone') ? null : judgement.outcome === 'decline' ? null : today);
+  // a stop without a date waits for someone's word; what is only adapted may be moved to any day
+  const isOpen = judgement.outcome === 'decline' || judgement.reasons.some((r) => r.outcome === 'postpone');
+  const earliestOn = judgement.earliestOn ?? (isOpen ? null : today);
   const days = postponeDates({
     today,
     earliestOn,

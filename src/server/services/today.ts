@@ -3,6 +3,8 @@
 
 import 'server-only';
 import type { Plan } from '../../core/plan';
+import type { Product } from '../../core/products';
+import type { RuleChange } from '../../core/screening';
 import { addDays, ok } from '../../core/shared';
 import { civilDateAt, instantAt } from '../clock';
 import type { Db } from '../db/openDatabase';
@@ -59,13 +61,20 @@ export function zonesInWords(zones: BookingRow['zones']): string {
   return names.join('; ');
 }
 
+/** What all bookings of a day have in common, read once. */
+interface DayFacts {
+  readonly studio: StudioRow;
+  readonly products: readonly Product[];
+  readonly rules: readonly RuleChange[];
+  readonly nowMs: number;
+}
+
 function forecast(
   db: Db,
   booking: BookingRow,
   client: ClientRow,
-  studio: StudioRow,
   visit: VisitRow | undefined,
-  nowMs: number,
+  { studio, products, rules, nowMs }: DayFacts,
 ): PlannedCase | undefined {
   const known = visit && partsOf(db, visit);
   if (visit && known) {
@@ -91,9 +100,9 @@ function forecast(
       consult,
       studio,
       person,
-      products: readProducts(db),
+      products,
       zones,
-      rules: changesOf(db),
+      rules,
       knownProducts: knownProducts(db, client, consult.facts),
       heatFelt: feltBefore(db, client.id),
     },
@@ -127,23 +136,27 @@ function wordsFor(plan: Plan | undefined, client: ClientRow, on: string): TodayV
   return [...alerts, ...stopped, ...short, ...trims];
 }
 
-function lineOf(db: Db, booking: BookingRow, studio: StudioRow, nowMs: number): TodayVisit[] {
+function stateOf(visit: VisitRow | undefined, acts: number): TodayVisit['state'] {
+  if (!visit) return 'ahead';
+  if (visit.status === 'closed') return 'closed';
+  return acts > 0 ? 'at-the-table' : 'open';
+}
+
+function lineOf(db: Db, booking: BookingRow, day: DayFacts): TodayVisit[] {
   const client = readClient(db, booking.clientId);
   if (!client) return [];
   const visit = visitOfBooking(db, booking.id);
-  const planned = forecast(db, booking, client, studio, visit, nowMs);
+  const planned = forecast(db, booking, client, visit, day);
   const isComing = planned !== undefined && planned.coming !== null;
   const plan = isComing ? undefined : planned?.plan;
   const events = visit && visit.status === 'open' ? journalOf(db, visit.id) : [];
   const chosen = [...new Set(plan?.zones.flatMap((z) => (z.choice ? [z.choice.product] : [])) ?? [])];
-  const products = readProducts(db)
-    .filter((p) => chosen.includes(p.id))
-    .map((p) => p.name);
+  const products = day.products.filter((p) => chosen.includes(p.id)).map((p) => p.name);
   return [
     {
       bookingId: booking.id,
       visitId: visit?.id ?? null,
-      state: visit?.status === 'closed' ? 'closed' : events.length > 0 ? 'at-the-table' : visit ? 'open' : 'ahead',
+      state: stateOf(visit, events.length),
       startsAtMs: booking.startsAtMs,
       minutes: booking.minutes,
       personId: booking.personId,
@@ -152,7 +165,8 @@ function lineOf(db: Db, booking: BookingRow, studio: StudioRow, nowMs: number): 
       what: zonesInWords(booking.zones),
       product: products.join(', '),
       parts: plan?.time.parts ?? { prepareMin: 0, layPullMin: 0, readMin: 0, finishMin: 0, turnoverMin: 0 },
-      words: visit?.status === 'closed' ? [] : wordsFor(plan, client, civilDateAt(booking.startsAtMs, studio.timeZone)),
+      words:
+        visit?.status === 'closed' ? [] : wordsFor(plan, client, civilDateAt(booking.startsAtMs, day.studio.timeZone)),
       isComing,
       tray: plan?.materials.map(({ item, amount, unit }) => ({ item, amount, unit })) ?? [],
     },
@@ -191,12 +205,13 @@ export function loadToday(db: Db, nowMs: number): ServiceResult<Today> {
     instantAt(date, 0, 0, studio.timeZone),
     instantAt(addDays(date, 1), 0, 0, studio.timeZone),
   );
+  const day: DayFacts = { studio, products: readProducts(db), rules: changesOf(db), nowMs };
   return ok({
     studioName: studio.name,
     timeZone: studio.timeZone,
     date,
     nowMs,
     people: readPeople(db).map((p) => ({ id: p.id, name: p.name })),
-    visits: rows.flatMap((b) => readable(() => lineOf(db, b, studio, nowMs), damagedLine(db, b))),
+    visits: rows.flatMap((b) => readable(() => lineOf(db, b, day), null) ?? damagedLine(db, b)),
   });
 }

@@ -8,6 +8,7 @@ export default async function VisitPage({ params }: { readonly params: Promise<{
   const { id } = await params;
   const db = getDb();
   const visit = readVisit(db, id);
-  const station = visit?.status === 'closed' ? 'read' : visit && journalOf(db, id).length > 0 ? 'work' : 'consult';
-  redirect(`/visits/${id}/${station}`);
+  if (visit?.status === 'closed') redirect(`/visits/${id}/read`);
+  const hasBegun = visit !== undefined && journalOf(db, id).length > 0;
+  redirect(`/visits/${id}/${hasBegun ? 'work' : 'consult'}`);
 }

@@ -7,9 +7,15 @@ import { loadClientCard } from '@/server/services/clients';
 
 export const metadata: Metadata = { title: 'Client' };
 
-export default async function ClientPage({ params }: { readonly params: Promise<{ id: string }> }) {
-  const { id } = await params;
-  const card = loadClientCard(getDb(), id, nowMs());
+interface Props {
+  readonly params: Promise<{ readonly id: string }>;
+  readonly searchParams: Promise<{ readonly visits?: string | string[] }>;
+}
+
+/** `?visits=all` shows every visit, not only the latest. */
+export default async function ClientPage({ params, searchParams }: Props) {
+  const [{ id }, { visits }] = await Promise.all([params, searchParams]);
+  const card = loadClientCard(getDb(), id, nowMs(), visits === 'all');
   if (!card.ok) notFound();
   return <ClientCardView card={card.value} />;
 }
