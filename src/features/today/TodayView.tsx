@@ -131,7 +131,12 @@ function Hours({
   return (
     <div className={styles.hours} aria-hidden="true">
       {ribbon.hours.map((h) => (
-        <span key={h} className={styles.hour} style={{ left: `${100 * shareOf(ribbon, h)}%` }}>
+        <span
+          key={h}
+          className={styles.hour}
+          data-last={h === ribbon.hours.at(-1)}
+          style={{ left: `${100 * shareOf(ribbon, h)}%` }}
+        >
           <i>{timeOfDay(h, timeZone)}</i>
         </span>
       ))}

@@ -43,7 +43,7 @@ export function WaitingHere() {
                     ? `${r.count} ${r.count === 1 ? 'act' : 'acts'} of ${box.who}’s visit`
                     : `A change of ${box.who}’s visit`}
                 </strong>{' '}
-                {r.count === 1 ? 'was' : 'were'} not taken: {r.why}{' '}
+                {r.count === 1 ? 'was' : 'were'} not taken: {r.why} If it happened, write it into the note of the visit.{' '}
                 <Link href={`/visits/${box.visitId}`}>Look at the visit</Link>
                 {isOwn ? <Button onClick={() => void dropRefused(box.visitId, r.id)}>Understood</Button> : null}
               </p>

@@ -10,7 +10,7 @@ import { ClientSlip } from './ClientSlip';
 import { KeyList } from './KeyList.client';
 import { PlanSlip } from './PlanSlip';
 import { NotTaken, Planning, SyncLine } from './SyncWords.client';
-import { keyOfZone, STATION_NAMES, stationResult, STATIONS } from './stations';
+import { isPlanning, keyOfZone, STATION_NAMES, stationResult, STATIONS } from './stations';
 import styles from './Bench.module.css';
 
 interface ZoneChoice {
@@ -39,7 +39,7 @@ export function BenchFrame({ children }: { readonly children: ReactNode }) {
   const here = path.split('/').pop() ?? '';
   const zone = bench.zones[Math.min(index, bench.zones.length - 1)];
   const at = `/visits/${bench.visit.id}`;
-  const isWaiting = bench.planComing && bench.plan.zones.length === 0 && PLANNED_STATIONS.includes(here);
+  const isWaiting = isPlanning(bench) && PLANNED_STATIONS.includes(here);
   const toStation = (n: number) => (): void => {
     const station = STATIONS[n];
     if (station && Date.now() - going.current < 1500) router.push(`${at}/${station}`);

@@ -1,6 +1,6 @@
 import type { Bench } from '@/server/services/bench';
 import { dayMonth, degrees, plural, span, withDates } from '@/ui/words';
-import { keyOfZone, productName } from './stations';
+import { isPlanning, keyOfZone, productName } from './stations';
 import styles from './Bench.module.css';
 
 const WAYS: Readonly<Record<string, string>> = {
@@ -16,7 +16,7 @@ const WAYS: Readonly<Record<string, string>> = {
 
 /** The plan filling as the stations are done. No cost here: the client can see this side. */
 export function PlanSlip({ bench, zoneKey }: { readonly bench: Bench; readonly zoneKey: string }) {
-  const { plan, zones, faults } = bench;
+  const { plan, faults } = bench;
   const zone = plan.zones.find((z) => keyOfZone(z) === zoneKey);
   const strips = plan.zones.reduce((n, z) => n + z.strips.length, 0);
   const grams = plan.materials.filter((m) => m.unit === 'g' && m.item !== 'powder');
@@ -28,6 +28,11 @@ export function PlanSlip({ bench, zoneKey }: { readonly bench: Bench; readonly z
     <div className={styles.slip}>
       <div className={styles.plan}>
         <h2>Plan so far</h2>
+        {bench.planComing && !isPlanning(bench) ? (
+          <p className="quiet" role="status">
+            Being planned anew …
+          </p>
+        ) : null}
         {zone?.choice && zone.heat ? (
           <dl>
             <Row name="Product and way">
@@ -66,9 +71,7 @@ export function PlanSlip({ bench, zoneKey }: { readonly bench: Bench; readonly z
           </dl>
         ) : (
           <p>
-            {faults[0]?.message ??
-              (zone?.reasons[0] ? withDates(zone.reasons[0]) : undefined) ??
-              (zones.length === 0 ? 'Choose the zones under Consult.' : 'Nothing planned yet.')}
+            {faults[0]?.message ?? (zone?.reasons[0] ? withDates(zone.reasons[0]) : undefined) ?? nothingYet(bench)}
           </p>
         )}
       </div>
@@ -79,6 +82,11 @@ export function PlanSlip({ bench, zoneKey }: { readonly bench: Bench; readonly z
       ) : null}
     </div>
   );
+}
+
+function nothingYet(bench: Bench): string {
+  if (bench.zones.length === 0) return 'Choose the zones under Consult.';
+  return isPlanning(bench) ? 'Planning …' : 'Nothing planned yet.';
 }
 
 function openPoints({ visit, zones, plan }: Bench): readonly string[] {

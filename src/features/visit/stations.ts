@@ -25,6 +25,10 @@ export const chosenProducts = (bench: Bench): readonly string[] => [
   ...new Set(bench.plan.zones.flatMap((z) => (z.choice ? [z.choice.product] : []))),
 ];
 
+/** True while there is no plan to show yet, not even an older one. */
+export const isPlanning = ({ planComing, plan, zones }: Bench): boolean =>
+  planComing && plan.zones.length === 0 && zones.length > 0;
+
 export function stationResult(bench: Bench, station: Station): string {
   const { plan, zones, visit } = bench;
   const notes = plan.screening.reasons.length;
@@ -47,6 +51,7 @@ export function stationResult(bench: Bench, station: Station): string {
         : `${range} · ${COARSE[Math.round(Math.max(...zones.map((z) => z.data.hair.coarseness)))] ?? ''}`;
     }
     case 'match':
+      if (isPlanning(bench)) return 'planning …';
       return (
         chosenProducts(bench)
           .map((id) => productName(bench, id).toLowerCase())

@@ -18,6 +18,8 @@ export interface SyncShown {
   readonly disputed: readonly string[];
 }
 
+const LOOK_AGAIN_MS = 2500;
+
 const sameZone = (a: ZoneRef, b: ZoneRef): boolean => a.zone === b.zone && a.side === b.side;
 const dataOf = (doc: WaitingDoc | undefined): unknown => (doc?.next ?? doc?.sent)?.data;
 
@@ -124,6 +126,8 @@ export function benchStore(first: Bench): BenchStore {
   async function look(query = ''): Promise<void> {
     const answer = await fetch(at + query).catch(() => null);
     if (answer?.ok) take((await answer.json()) as Bench);
+    // what was told and could not be looked at is looked at when the line is back
+    else if (answer === null || answer.status >= 500) setTimeout(() => void look(query), LOOK_AGAIN_MS);
   }
   async function listen(): Promise<void> {
     const answer = await fetch(`${at}/journal?after=${server.journalAt}`).catch(() => null);
@@ -157,7 +161,14 @@ export function benchStore(first: Bench): BenchStore {
     }
     return said;
   };
-  control.subscribe(tell);
+  let refusedBefore = 0;
+  control.subscribe(() => {
+    tell();
+    // a refusal says that the server's visit is another one than the one on the screen
+    const refusedNow = control.state().box.refused.length;
+    if (refusedNow > refusedBefore) void look();
+    refusedBefore = refusedNow;
+  });
   return {
     bench,
     shown,

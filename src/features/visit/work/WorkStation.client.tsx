@@ -10,6 +10,7 @@ import { useKeys } from '@/ui/useKeys';
 import { withDates } from '@/ui/words';
 import { useBench, useSync } from '../BenchContext.client';
 import { productName } from '../stations';
+import { NotTaken } from '../SyncWords.client';
 import { ActPanel } from './ActPanel';
 import { FaultList } from './FaultList';
 import { StoppedPanel } from './StoppedPanel';
@@ -242,6 +243,9 @@ function AtTheTable() {
           onClose={() => setFaults(false)}
         />
       ) : null}
+      <div className={styles.told}>
+        <NotTaken />
+      </div>
       <div className={styles.foot}>
         <div
           className={styles.marks}
