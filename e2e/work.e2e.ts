@@ -1,9 +1,5 @@
-import { spawn, type ChildProcess } from 'node:child_process';
-import { createServer } from 'node:net';
-import { mkdtempSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
+import { ownServer } from './ownServer';
 import { bench, confirmed, keyBound, openVisit, type ServerBench } from './support';
 
 test('closing the browser at the table and opening it again resumes at the same act', async ({ browser, request }) => {
@@ -100,52 +96,13 @@ test('the server away: what is done at the table waits on the tablet and arrives
   await expect(page.getByRole('heading', { level: 1 }).first()).toHaveText(act ?? '');
 });
 
-/** A port that nobody listens on: a server left over from an earlier run must never answer for this one. */
-const freePort = (): Promise<number> =>
-  new Promise((resolve, reject) => {
-    const probe = createServer()
-      .on('error', reject)
-      .listen(0, '127.0.0.1', () => {
-        const address = probe.address();
-        probe.close(() =>
-          typeof address === 'object' && address ? resolve(address.port) : reject(new Error('no port')),
-        );
-      });
-  });
-
 test('kill -9 in the middle of work: nothing acknowledged is lost', async () => {
-  const port = await freePort();
-  const base = `http://127.0.0.1:${port}`;
-  const env = { ...process.env, STRICKLE_DB: join(mkdtempSync(join(tmpdir(), 'strickle-kill-')), 'studio.sqlite') };
-  const children: ChildProcess[] = [];
-  const start = async (): Promise<ChildProcess> => {
-    const child = spawn(process.execPath, ['scripts/run.mjs', 'demo', '--port', String(port)], {
-      env,
-      detached: true,
-      stdio: 'ignore',
-    });
-    children.push(child);
-    for (let k = 0; k < 400; k++) {
-      const up = await fetch(`${base}/api/health`).then(
-        (r) => r.ok,
-        () => false,
-      );
-      if (up) return child;
-      await new Promise((r) => setTimeout(r, 200));
-    }
-    throw new Error('the server did not start');
-  };
-  const kill = (child: ChildProcess): void => {
-    try {
-      if (child.pid) process.kill(-child.pid, 'SIGKILL');
-    } catch {
-      // it is gone already
-    }
-  };
+  const server = await ownServer();
+  const { base } = server;
   const post = (url: string, body: unknown): Promise<Response> =>
     fetch(base + url, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
   try {
-    const first = await start();
+    await server.start();
     const { visitId } = (await (await post('/api/visits', { bookingId: 'demo-booking-ottilie' })).json()) as {
       visitId: string;
     };
@@ -164,22 +121,14 @@ test('kill -9 in the middle of work: nothing acknowledged is lost', async () => 
       events: [{ id: 'kill-last', atMs: 1_800_000_001_000, kind: 'mark', strip, mark: 'sore' }],
       plan: planHash,
     }).catch(() => null);
-    kill(first);
+    await server.kill();
     await under;
-    await expect
-      .poll(() =>
-        fetch(`${base}/api/health`).then(
-          () => 'up',
-          () => 'down',
-        ),
-      )
-      .toBe('down');
-    await start();
+    await server.start();
     const after = (await (await fetch(`${base}/api/visits/${visitId}`)).json()) as { journal: { id: string }[] };
     expect(acknowledged).toHaveLength(40);
     const ids = after.journal.map((e) => e.id);
     for (const id of acknowledged) expect(ids).toContain(id);
   } finally {
-    children.forEach(kill);
+    await server.kill();
   }
 });

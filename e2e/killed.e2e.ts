@@ -1,0 +1,89 @@
+import { expect, test, type Page } from '@playwright/test';
+import type { ServerBench } from './support';
+import { keyBound, ready } from './support';
+import { ownServer } from './ownServer';
+
+const saved = (page: Page): Promise<void> => expect(page.locator('[data-sync="saved"]').first()).toBeVisible();
+const away = (page: Page): Promise<void> => expect(page.locator('[data-sync="waiting"]').first()).toBeVisible();
+
+test('a whole visit with the server killed and started again at five places: nothing lost, nothing done twice', async ({
+  page,
+}) => {
+  const server = await ownServer();
+  const { base } = server;
+  const bench = async (id: string): Promise<ServerBench> =>
+    (await (await page.request.get(`${base}/api/visits/${id}?plan=wait`)).json()) as ServerBench;
+  /** Dies, something is done meanwhile, comes back, and what was done arrives. */
+  const dies = async (meanwhile: () => Promise<void>): Promise<void> => {
+    await server.kill();
+    await meanwhile();
+    await away(page);
+    await server.start();
+    await saved(page);
+  };
+  try {
+    await server.start();
+    await page.goto(`${base}/`);
+    await ready(page);
+    await page.getByRole('button', { name: 'Ottilie Brandvik' }).first().click();
+    await expect(page).toHaveURL(/\/consult$/);
+    const visitId = page.url().split('/').at(-2) ?? '';
+    const at = `${base}/visits/${visitId}`;
+    await saved(page);
+
+    // 1 at the consultation
+    await dies(() => page.getByRole('button', { name: 'Coffee or stimulants today', exact: true }).first().click());
+    await page.getByRole('button', { name: /^Asked/ }).click();
+    await expect(page).toHaveURL(/\/chart$/);
+    // 2 on the chart
+    const strokes = (await bench(visitId)).zones[0]?.data.strokes.length ?? 0;
+    await dies(async () => {
+      await page.getByRole('application').focus();
+      await page.keyboard.press('Shift+ArrowRight');
+    });
+    expect((await bench(visitId)).zones[0]?.data.strokes.length).toBeGreaterThan(strokes);
+    await page.goto(`${at}/work`);
+    await expect(page.getByRole('heading', { name: 'Test on your wrist' })).toBeVisible();
+    await keyBound(page, 'w');
+    // 3 at the table, with wax on the skin
+    await page.keyboard.press('w');
+    await page.keyboard.press('PageDown');
+    await expect.poll(async () => (await bench(visitId)).journal.length).toBe(2);
+    const { plan, planHash } = await bench(visitId);
+    await server.kill();
+    await page.keyboard.press('PageDown');
+    await expect(page.getByRole('main').getByText('Server away: kept on this tablet')).toBeVisible();
+    await server.start();
+    await expect.poll(async () => (await bench(visitId)).journal.length).toBe(3);
+    expect(await bench(visitId)).toMatchObject({ planHash });
+    // 4 at the reading
+    await page.goto(`${at}/read`);
+    await ready(page);
+    await dies(() => page.getByRole('radio', { name: 'pink, usual' }).click());
+    // 5 at the end: asked while it is away, and again when it is back
+    await page.goto(`${at}/return`);
+    await ready(page);
+    await page.getByRole('checkbox', { name: /Told/ }).check();
+    const close = page.getByRole('button', { name: 'Book and close the visit' });
+    await server.kill();
+    await close.click();
+    await expect(page.getByText('The server does not answer.')).toBeVisible();
+    await server.start();
+    await close.click();
+    await expect(page).toHaveURL(/:\d+\/$/);
+
+    const after = await bench(visitId);
+    expect(after).toMatchObject({ visit: { status: 'closed' }, planHash });
+    expect(after.plan.zones).toEqual(plan.zones);
+    expect(JSON.stringify(after.visit.consult)).toContain('caffeine');
+    expect(new Set(after.journal.map((e) => e.id)).size).toBe(3);
+    const record = (await (await page.request.get(`${base}/api/clients/ottilie/record`)).json()) as {
+      bookings: { startsAtMs: number; status: string }[];
+      visits: { id: string; readings: unknown[] }[];
+    };
+    expect(record.bookings.filter((b) => b.status === 'booked' && b.startsAtMs > Date.now())).toHaveLength(1);
+    expect(record.visits.find((v) => v.id === visitId)?.readings).toHaveLength(1);
+  } finally {
+    await server.kill();
+  }
+});

@@ -1,0 +1,64 @@
+// A server of a test's own, on its own data, that can be killed as a machine dies and started again.
+
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+/** A port that nobody listens on: a server left over from an earlier run must never answer for this one. */
+const freePort = (): Promise<number> =>
+  new Promise((resolve, reject) => {
+    const probe = createServer()
+      .on('error', reject)
+      .listen(0, '127.0.0.1', () => {
+        const address = probe.address();
+        probe.close(() =>
+          typeof address === 'object' && address ? resolve(address.port) : reject(new Error('no port')),
+        );
+      });
+  });
+
+const isUp = (base: string): Promise<boolean> =>
+  fetch(`${base}/api/health`).then(
+    (r) => r.ok,
+    () => false,
+  );
+
+export interface OwnServer {
+  readonly base: string;
+  readonly start: () => Promise<void>;
+  /** Kill −9, and waits until nothing answers. */
+  readonly kill: () => Promise<void>;
+}
+
+export async function ownServer(): Promise<OwnServer> {
+  const port = await freePort();
+  const base = `http://127.0.0.1:${port}`;
+  const folder = mkdtempSync(join(tmpdir(), 'strickle-own-'));
+  const env = { ...process.env, STRICKLE_DB: join(folder, 'studio.sqlite'), STRICKLE_CARE: 'off' };
+  let child: ChildProcess | null = null;
+  return {
+    base,
+    start: async () => {
+      child = spawn(process.execPath, ['scripts/run.mjs', 'demo', '--port', String(port)], {
+        env,
+        detached: true,
+        stdio: 'ignore',
+      });
+      for (let k = 0; k < 600; k++) {
+        if (await isUp(base)) return;
+        await new Promise((r) => setTimeout(r, 200));
+      }
+      throw new Error('the server did not start');
+    },
+    kill: async () => {
+      try {
+        if (child?.pid) process.kill(-child.pid, 'SIGKILL');
+      } catch {
+        // it is gone already
+      }
+      for (let k = 0; k < 200 && (await isUp(base)); k++) await new Promise((r) => setTimeout(r, 50));
+    },
+  };
+}
