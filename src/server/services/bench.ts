@@ -25,7 +25,7 @@ import { changesOf } from './consultRules';
 import { feltBefore } from './feltBefore';
 import { zonePasts, type ZonePast } from './history';
 import { knownProducts } from './knownProducts';
-import { buildCase, planCase, screeningOf, zoneName, type CaseParts } from './planCase';
+import { buildCase, planCase, screeningOf, zoneName, type CaseParts, type PlannedCase } from './planCase';
 
 export interface BenchZone {
   readonly zone: ZoneId;
@@ -148,15 +148,21 @@ export function loadBench(db: Db, visitId: string, nowMs: number, needsPlan = fa
   if (!visit || !found) return notFound('visit');
   const { parts } = found;
   const { client, studio, person } = parts;
-  const planned = planCase(db, parts, nowMs, { owner: { kind: 'visit', id: visit.id }, priority: 'visit' });
-  if (needsPlan && planned.coming) throw new PlanWanted(planned.coming);
   const entries = entriesOf(db, visit.id);
   const journal = entries.map((e) => e.event);
   const body = bodyOf(client);
-  const fixed =
-    visit.planHash !== null && (visit.status === 'closed' || hasBegun(journal))
-      ? shelvedPlan(db, visit.planHash)
-      : undefined;
+  const isFixed = visit.planHash !== null && (visit.status === 'closed' || hasBegun(journal));
+  const fixed = isFixed ? shelvedPlan(db, visit.planHash ?? '') : undefined;
+  // the plan that the table works by stands; what the screening says stays as fresh as the answers
+  const planned: PlannedCase = fixed
+    ? {
+        plan: { ...fixed, screening: screeningOf(buildCase(parts)) },
+        hash: visit.planHash ?? '',
+        faults: [],
+        coming: null,
+      }
+    : planCase(db, parts, nowMs, { owner: { kind: 'visit', id: visit.id }, priority: 'visit' });
+  if (needsPlan && planned.coming) throw new PlanWanted(planned.coming);
   return {
     ok: true,
     value: {
@@ -196,10 +202,9 @@ export function loadBench(db: Db, visitId: string, nowMs: number, needsPlan = fa
         last: z.past ? { on: z.past.lastOn, data: z.past.last, reading: z.past.lastReading } : null,
         past: z.past?.past ?? [],
       })),
-      // the plan that the table works by stands; what the screening says stays as fresh as the answers
-      plan: fixed ? { ...fixed, screening: screeningOf(buildCase(parts)) } : planned.plan,
-      planHash: fixed ? (visit.planHash ?? '') : planned.hash,
-      planComing: !fixed && planned.coming !== null,
+      plan: planned.plan,
+      planHash: planned.hash,
+      planComing: planned.coming !== null,
       faults: planned.faults,
       products: parts.products,
       studio: { name: studio.name, timeZone: studio.timeZone, currency: studio.currency, settings: studio.settings },
