@@ -28,6 +28,8 @@ const shot = async (name) => {
 const tap = (name) => page.getByRole('button', { name }).first().click();
 
 await page.goto(base);
+// the plans of the day come beside the page
+await page.getByText('Still planning').waitFor({ state: 'detached' });
 await shot('today');
 await page.goto(`${base}/clients/saoirse`);
 await shot('client');

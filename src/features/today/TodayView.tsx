@@ -190,23 +190,30 @@ function Band({
       {word ? (
         <p className={word.weight === 'stop' ? styles.bandStop : styles.bandNote}>{withDates(word.text)}</p>
       ) : null}
-      <div
-        className={styles.parts}
-        role="img"
-        aria-label={parts.map((p) => `${p.name} ${Math.round(p.minutes)} min`).join(', ')}
-      >
-        {parts.map((p, i) =>
-          p.minutes > 0 ? (
-            <i
-              key={p.name}
-              data-part={i}
-              style={{ flexGrow: p.minutes }}
-              title={`${p.name} ${Math.round(p.minutes)} min`}
-            />
-          ) : null,
-        )}
-      </div>
+      {visit.isComing ? <p className={styles.coming}>planning …</p> : <Parts parts={parts} />}
     </article>
+  );
+}
+
+/** The visit cut into its real parts, to scale. */
+function Parts({ parts }: { readonly parts: ReturnType<typeof bandParts> }) {
+  return (
+    <div
+      className={styles.parts}
+      role="img"
+      aria-label={parts.map((p) => `${p.name} ${Math.round(p.minutes)} min`).join(', ')}
+    >
+      {parts.map((p, i) =>
+        p.minutes > 0 ? (
+          <i
+            key={p.name}
+            data-part={i}
+            style={{ flexGrow: p.minutes }}
+            title={`${p.name} ${Math.round(p.minutes)} min`}
+          />
+        ) : null,
+      )}
+    </div>
   );
 }
 
@@ -230,7 +237,11 @@ function Tray({ visit, timeZone }: { readonly visit: TodayVisit; readonly timeZo
         Tray for {timeOfDay(visit.startsAtMs, timeZone)}, {visit.clientName}
       </h2>
       {visit.tray.length === 0 ? (
-        <p className="quiet">Nothing to lay out before the question above is answered.</p>
+        <p className="quiet">
+          {visit.isComing
+            ? 'Counted as soon as the visit is planned.'
+            : 'Nothing to lay out before the question above is answered.'}
+        </p>
       ) : (
         <ul className={styles.tray}>
           {visit.tray.map((t) => (
