@@ -13,6 +13,8 @@ export type StudioEvent =
   | { readonly kind: 'journal'; readonly visitId: string; readonly at: number }
   /** A plan has come onto the shelf. */
   | { readonly kind: 'plan'; readonly visitId: string | null; readonly hash: string }
+  /** A client's card was changed. */
+  | { readonly kind: 'card'; readonly clientId: string }
   /** A client has signed a form. */
   | { readonly kind: 'form'; readonly formId: string }
   /** The day has changed: bookings, visits opened or ended. */

@@ -39,7 +39,8 @@ export function BenchFrame({ children }: { readonly children: ReactNode }) {
   const here = path.split('/').pop() ?? '';
   const zone = bench.zones[Math.min(index, bench.zones.length - 1)];
   const at = `/visits/${bench.visit.id}`;
-  const isWaiting = isPlanning(bench) && PLANNED_STATIONS.includes(here);
+  // at the table nothing is done by a plan that is about to be another one
+  const isWaiting = isPlanning(bench) ? PLANNED_STATIONS.includes(here) : bench.planComing && here === 'work';
   const toStation = (n: number) => (): void => {
     const station = STATIONS[n];
     if (station && Date.now() - going.current < 1500) router.push(`${at}/${station}`);

@@ -10,7 +10,7 @@ import { dayMonth, plural, sideWord, shortSpan, span, timeOfDay, weekday, withDa
 import { ribbonOf, bandParts, shareOf } from '../today/ribbon';
 import type { TodayVisit } from '@/server/services/today';
 import { emptyBox } from './sync/box';
-import { joinJournal, overLast, withWaiting } from './sync/benchStore';
+import { isNewer, joinJournal, overLast, withWaiting } from './sync/benchStore';
 import { instantOf } from './return/instantOf';
 import { regrowthLines } from './return/regrowthLines';
 import { stationResult, chosenProducts, keyOfZone, productName, STATIONS } from './stations';
@@ -293,6 +293,18 @@ describe('the bench with what waits on this tablet', () => {
     const coming = bench({ plan: { ...plan, zones: [] }, planComing: true });
     expect(overLast(coming, bench())).toMatchObject({ planHash: '', planComing: true, plan: { zones: plan.zones } });
     expect(overLast(bench({ planHash: 'new' }), bench()).planHash).toBe('new');
+  });
+  it('takes what is newer, or another plan at the same version, never an older one', () => {
+    const shown = bench();
+    const at = (version: number, more: Partial<Bench> = {}): Bench =>
+      bench({ visit: { ...shown.visit, version }, ...more });
+    const { version } = shown.visit;
+    expect(isNewer(at(version + 1, { planComing: true, planHash: 'next' }), shown)).toBe(true);
+    expect(isNewer(at(version - 1), shown)).toBe(false);
+    // the card was changed: the same version, another plan that is still coming
+    expect(isNewer(at(version, { planComing: true, planHash: 'next' }), shown)).toBe(true);
+    expect(isNewer(at(version, { planComing: true, planHash: shown.planHash }), shown)).toBe(false);
+    expect(isNewer(at(version), at(version, { planComing: true, planHash: '' }))).toBe(true);
   });
 });
 

@@ -1,10 +1,9 @@
 // The client's card: its history, search, patch tests, and how it goes out and comes in.
 
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { QUESTIONS } from '../../core/screening';
+import { answered, code, drawn, pathOf, signing, value } from '../../demo/formForTests';
 import { demoStudio } from '../../demo/studioForTests';
 import type { OpenDatabase } from '../db/openDatabase';
-import type { FormData, Signature } from '../db/schema';
 import { readClient } from '../repos/clientRepo';
 import { closedVisits } from '../repos/visitRepo';
 import { loadBench, type Bench } from './bench';
@@ -25,43 +24,10 @@ beforeEach(() => {
 });
 afterEach(() => open.close());
 
-const value = <T>(result: { ok: true; value: T } | { ok: false; error: { code: string; message: string } }): T => {
-  if (!result.ok) throw new Error(result.error.message);
-  return result.value;
-};
-const code = (result: { ok: boolean; error?: { code: string } }): string =>
-  result.ok ? 'ok' : (result.error?.code ?? '');
-const pathOf = (result: { ok: boolean; error?: { details: readonly { path: string }[] } }): string =>
-  result.error?.details[0]?.path ?? '';
 const opened = (client: string): { id: string; bench: Bench } => {
   const { visitId } = value(openVisit(open.db, { bookingId: `demo-booking-${client}` }, NOW));
   return { id: visitId, bench: value(loadBench(open.db, visitId, NOW)) };
 };
-const drawn: Signature = {
-  kind: 'drawn',
-  strokes: [Array.from({ length: 20 }, (_, i) => [i * 10, 40 + (i % 3) * 9] as const)],
-};
-const answered = (more: Partial<FormData> = {}): FormData => ({
-  v: 1,
-  answers: QUESTIONS.map((q) => ({ id: q.id, answer: 'none', facts: [] })),
-  noLonger: [],
-  spots: [],
-  bornOn: null,
-  words: '',
-  guardianName: '',
-  page: 16,
-  ...more,
-});
-const body = (version: number, data: FormData, more: object = {}) => ({
-  version,
-  data,
-  textVersion: 1,
-  signerName: 'Nell',
-  signature: drawn,
-  guardianSignature: null,
-  ...more,
-});
-
 describe('the card', () => {
   const fieldsOf = (id: string) => {
     const row = readClient(open.db, id);
@@ -142,7 +108,7 @@ describe('the card', () => {
   it('is handed out whole, as JSON that can be read again and as a PDF', async () => {
     const { id } = opened('ottilie');
     const { formId } = value(handOver(open.db, id, { personId: 'ines', newPin: '2468' }, NOW));
-    value(signForm(open.db, formId, body(1, answered()), NOW));
+    value(signForm(open.db, formId, signing(1, answered()), NOW));
     const record = value(clientRecord(open.db, 'ottilie', NOW));
     const again = JSON.parse(JSON.stringify(record)) as typeof record;
     expect(again.visits).toHaveLength(closedVisits(open.db, 'ottilie').length + 1);

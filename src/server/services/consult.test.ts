@@ -1,11 +1,10 @@
 import Database from 'better-sqlite3';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { QUESTIONS } from '../../core/screening';
 import { addDays } from '../../core/shared';
+import { answered, code, drawn, pathOf, signing, value } from '../../demo/formForTests';
 import { demoStudio } from '../../demo/studioForTests';
 import { civilDateAt } from '../clock';
 import type { OpenDatabase } from '../db/openDatabase';
-import type { FormData, Signature } from '../db/schema';
 import { bookingsOfClient, readBooking, readClient, updateClient } from '../repos/clientRepo';
 import { consentsOf, messagesOf, readForm } from '../repos/formRepo';
 import { closedVisits, readVisit } from '../repos/visitRepo';
@@ -29,43 +28,10 @@ beforeEach(() => {
 });
 afterEach(() => open.close());
 
-const value = <T>(result: { ok: true; value: T } | { ok: false; error: { code: string; message: string } }): T => {
-  if (!result.ok) throw new Error(result.error.message);
-  return result.value;
-};
-const code = (result: { ok: boolean; error?: { code: string } }): string =>
-  result.ok ? 'ok' : (result.error?.code ?? '');
-const pathOf = (result: { ok: boolean; error?: { details: readonly { path: string }[] } }): string =>
-  result.error?.details[0]?.path ?? '';
 const opened = (client: string): { id: string; bench: Bench } => {
   const { visitId } = value(openVisit(open.db, { bookingId: `demo-booking-${client}` }, NOW));
   return { id: visitId, bench: value(loadBench(open.db, visitId, NOW)) };
 };
-const drawn: Signature = {
-  kind: 'drawn',
-  strokes: [Array.from({ length: 20 }, (_, i) => [i * 10, 40 + (i % 3) * 9] as const)],
-};
-const answered = (more: Partial<FormData> = {}): FormData => ({
-  v: 1,
-  answers: QUESTIONS.map((q) => ({ id: q.id, answer: 'none', facts: [] })),
-  noLonger: [],
-  spots: [],
-  bornOn: null,
-  words: '',
-  guardianName: '',
-  page: 16,
-  ...more,
-});
-const body = (version: number, data: FormData, more: object = {}) => ({
-  version,
-  data,
-  textVersion: 1,
-  signerName: 'Nell',
-  signature: drawn,
-  guardianSignature: null,
-  ...more,
-});
-
 describe('the client’s form', () => {
   const handed = (client: string, personId = 'ines') => {
     const { id } = opened(client);
@@ -108,7 +74,7 @@ describe('the client’s form', () => {
       ],
       spots,
     });
-    value(signForm(open.db, formId, body(form.version, data), NOW));
+    value(signForm(open.db, formId, signing(form.version, data), NOW));
     const { visit, plan } = value(loadBench(open.db, visitId, NOW));
     expect(visit.consult.facts).toEqual([
       { fact: 'blood-thinner' },
@@ -124,11 +90,11 @@ describe('the client’s form', () => {
     const [consent] = consentsOf(open.db, 'ottilie');
     expect(consent).toMatchObject({ textVersion: 1, signedBy: 'client', signature: drawn });
     expect(consent?.words).toContain('burn');
-    expect(code(signForm(open.db, formId, body(form.version + 1, data), NOW))).toBe('refused');
+    expect(code(signForm(open.db, formId, signing(form.version + 1, data), NOW))).toBe('refused');
   });
   it('drops a lasting fact that the client says is over, at the close of the visit from the card too', () => {
     const { visitId, formId } = handed('ottilie');
-    value(signForm(open.db, formId, body(1, answered({ noLonger: ['blood-thinner'] })), NOW));
+    value(signForm(open.db, formId, signing(1, answered({ noLonger: ['blood-thinner'] })), NOW));
     const { visit } = value(loadBench(open.db, visitId, NOW));
     expect(visit.consult.facts).toEqual([]);
     value(closeVisit(open.db, visitId, { version: visit.version, next: null }, NOW));
@@ -140,19 +106,19 @@ describe('the client’s form', () => {
   it('is not signed with an open question, without a signature, or by a minor alone', () => {
     const { formId } = handed('jory', 'bao');
     const data = answered();
-    expect(pathOf(signForm(open.db, formId, body(1, { ...data, answers: data.answers.slice(1) }), NOW))).toBe(
+    expect(pathOf(signForm(open.db, formId, signing(1, { ...data, answers: data.answers.slice(1) }), NOW))).toBe(
       'data.answers.products',
     );
-    expect(pathOf(signForm(open.db, formId, body(1, data, { signature: { kind: 'drawn', strokes: [] } }), NOW))).toBe(
-      'signature',
-    );
-    expect(pathOf(signForm(open.db, formId, body(1, data), NOW))).toBe('guardianSignature');
+    expect(
+      pathOf(signForm(open.db, formId, signing(1, data, { signature: { kind: 'drawn', strokes: [] } }), NOW)),
+    ).toBe('signature');
+    expect(pathOf(signForm(open.db, formId, signing(1, data), NOW))).toBe('guardianSignature');
     expect(
       pathOf(
         signForm(
           open.db,
           formId,
-          body(1, { ...data, guardianName: 'Wren' }, { textVersion: 9, guardianSignature: drawn }),
+          signing(1, { ...data, guardianName: 'Wren' }, { textVersion: 9, guardianSignature: drawn }),
           NOW,
         ),
       ),
@@ -163,7 +129,7 @@ describe('the client’s form', () => {
       signForm(
         open.db,
         formId,
-        body(
+        signing(
           1,
           { ...data, guardianName: 'Wren Pelham' },
           { guardianSignature: { kind: 'typed', name: 'Wren Pelham' } },
@@ -186,9 +152,9 @@ describe('the client’s form', () => {
     };
     const birthday = (years: number, day: string): string => `${Number(TODAY.slice(0, 4)) - years}${day}`;
     born(birthday(18, addDays(TODAY, 1).slice(4)));
-    expect(pathOf(signForm(open.db, formId, body(1, answered()), NOW))).toBe('guardianSignature');
+    expect(pathOf(signForm(open.db, formId, signing(1, answered()), NOW))).toBe('guardianSignature');
     born(birthday(18, TODAY.slice(4)));
-    expect(signForm(open.db, formId, body(1, answered()), NOW).ok).toBe(true);
+    expect(signForm(open.db, formId, signing(1, answered()), NOW).ok).toBe(true);
   });
   it('is taken back with a PIN alone; wrong ones make the next try wait, longer each time', () => {
     const { formId } = handed('lucia');
@@ -202,7 +168,7 @@ describe('the client’s form', () => {
   });
   it('what was signed cannot be changed or deleted afterwards', () => {
     const { formId } = handed('lucia');
-    value(signForm(open.db, formId, body(1, answered()), NOW));
+    value(signForm(open.db, formId, signing(1, answered()), NOW));
     const raw = new Database(file);
     expect(() => raw.prepare("update consents set words = 'other'").run()).toThrow(/append-only/);
     expect(() => raw.prepare('delete from consents').run()).toThrow(/append-only/);

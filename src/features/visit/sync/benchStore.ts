@@ -57,10 +57,15 @@ export function overLast(fresh: Bench, last: Bench): Bench {
   return { ...fresh, plan: { ...last.plan, screening: fresh.plan.screening }, planHash: '' };
 }
 
-/** True where a bench tells more than the one that is shown. */
-const isNewer = (fresh: Bench, shown: Bench): boolean =>
-  fresh.visit.version > shown.visit.version ||
-  (fresh.visit.version === shown.visit.version && (shown.planComing || !fresh.planComing));
+/**
+ * True where a bench tells more than the one that is shown: a newer version, or at the same one another plan, e.g.
+ * after a change of the card. What is shown is never given up for the same plan still coming.
+ */
+export function isNewer(fresh: Bench, shown: Bench): boolean {
+  if (fresh.visit.version !== shown.visit.version) return fresh.visit.version > shown.visit.version;
+  const isShownAlready = shown.planHash !== '' && shown.planHash === fresh.planHash && !shown.planComing;
+  return !(fresh.planComing && isShownAlready);
+}
 
 export interface BenchStore {
   readonly bench: () => Bench;
@@ -138,6 +143,7 @@ export function benchStore(first: Bench): BenchStore {
       void look();
       return;
     }
+    if (event.kind === 'card' && event.clientId === first.client.id) void look();
     if (!('visitId' in event) || event.visitId !== id) return;
     if (event.kind === 'journal' && event.at > server.journalAt) void listen();
     if (event.kind === 'ended') void look();

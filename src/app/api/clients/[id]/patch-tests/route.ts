@@ -12,5 +12,6 @@ export const { GET, POST, PUT, PATCH, DELETE } = route<{ id: string }>({
       db: getDb(),
       schema: patchTestRequest,
       run: (body) => patchTest(getDb(), id, body, actingPerson(getDb(), request), nowMs()),
+      tells: () => [{ kind: 'card', clientId: id }],
     }),
 });
