@@ -32,7 +32,13 @@ test('a whole visit with the server killed and started again at five places: not
     await saved(page);
 
     // 1 at the consultation
-    await dies(() => page.getByRole('button', { name: 'Coffee or stimulants today', exact: true }).first().click());
+    await dies(async () => {
+      await page.getByRole('button', { name: 'Coffee or stimulants today', exact: true }).first().click();
+      // the page that holds what waits stays where it is
+      await page.getByRole('link', { name: /^Chart/ }).click();
+      await page.waitForTimeout(500);
+      await expect(page).toHaveURL(/\/consult$/);
+    });
     await page.getByRole('button', { name: /^Asked/ }).click();
     await expect(page).toHaveURL(/\/chart$/);
     // 2 on the chart

@@ -1,7 +1,7 @@
 'use client';
 
 import Link from 'next/link';
-import { usePathname, useRouter } from 'next/navigation';
+import { usePathname } from 'next/navigation';
 import { createContext, useContext, useMemo, useRef, useState, type ReactNode } from 'react';
 import type { BenchZone } from '@/server/services/bench';
 import { useKeys } from '@/ui/useKeys';
@@ -11,6 +11,7 @@ import { KeyList } from './KeyList.client';
 import { PlanSlip } from './PlanSlip';
 import { NotTaken, Planning, SyncLine } from './SyncWords.client';
 import { isPlanning, keyOfZone, STATION_NAMES, stationResult, STATIONS } from './stations';
+import { useGo } from './useGo';
 import styles from './Bench.module.css';
 
 interface ZoneChoice {
@@ -32,7 +33,7 @@ const PLANNED_STATIONS = ['match', 'strips', 'work', 'read', 'return'];
 export function BenchFrame({ children }: { readonly children: ReactNode }) {
   const { bench } = useBench();
   const path = usePathname();
-  const router = useRouter();
+  const go = useGo();
   const [index, setIndex] = useState(0);
   const [showKeys, setShowKeys] = useState(false);
   const going = useRef(0);
@@ -43,7 +44,7 @@ export function BenchFrame({ children }: { readonly children: ReactNode }) {
   const isWaiting = isPlanning(bench) ? PLANNED_STATIONS.includes(here) : bench.planComing && here === 'work';
   const toStation = (n: number) => (): void => {
     const station = STATIONS[n];
-    if (station && Date.now() - going.current < 1500) router.push(`${at}/${station}`);
+    if (station && Date.now() - going.current < 1500) go(`${at}/${station}`);
     going.current = 0;
   };
   useKeys({
@@ -91,6 +92,12 @@ export function BenchFrame({ children }: { readonly children: ReactNode }) {
               className={styles.station}
               aria-current={here === s ? 'step' : undefined}
               prefetch={false}
+              onClick={(e) => {
+                // a new tab by key or middle button is the browser's
+                if (e.metaKey || e.ctrlKey || e.shiftKey) return;
+                e.preventDefault();
+                go(`${at}/${s}`);
+              }}
             >
               <strong>{STATION_NAMES[s]}</strong>
               <span>{stationResult(bench, s)}</span>

@@ -1,9 +1,9 @@
 'use client';
 
 import { Button } from 'antd';
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { BenchZone } from '@/server/services/bench';
+import { useGo } from '../useGo';
 import { useBench } from '../BenchContext.client';
 import { useZone } from '../BenchFrame.client';
 import { keyOfZone } from '../stations';
@@ -25,7 +25,7 @@ function confirmWord(zones: readonly BenchZone[], unseen: readonly BenchZone[]):
 export function ChartStation() {
   const { bench, saveChart } = useBench();
   const { zone } = useZone();
-  const router = useRouter();
+  const go = useGo();
   const [body, setBody] = useState(false);
   if (!zone) return <p>No zone yet: choose one under Consult.</p>;
   const unseen = bench.zones.filter((z) => !z.data.confirmed);
@@ -44,7 +44,7 @@ export function ChartStation() {
         confirmed: true,
       });
     }
-    router.push(`/visits/${bench.visit.id}/match`);
+    go(`/visits/${bench.visit.id}/match`);
   };
   return (
     <div className={styles.station}>

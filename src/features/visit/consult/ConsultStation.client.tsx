@@ -1,12 +1,12 @@
 'use client';
 
 import { Button, Checkbox } from 'antd';
-import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { ASKED_EACH_TIME, ASKED_ONCE, FACT_WORDS, isStopped, type Fact, type FoundFact } from '@/core/screening';
 import type { Consult, Spot } from '@/server/db/schema';
 import { Steps } from '@/ui/Steps.client';
 import { dayMonthYear } from '@/ui/words';
+import { useGo } from '../useGo';
 import { useBench } from '../BenchContext.client';
 import { keyOfZone } from '../stations';
 import { Agreement } from './Agreement.client';
@@ -24,7 +24,7 @@ import styles from './Consult.module.css';
 /** Whether hot wax may touch this person today, where and with what. */
 export function ConsultStation() {
   const { bench, wantedZones, saveConsult, saveZones } = useBench();
-  const router = useRouter();
+  const go = useGo();
   const [open, setOpen] = useState<'postponed' | 'declined' | 'hand-over' | null>(null);
   const { visit, client, zones, form } = bench;
   const { consult } = visit;
@@ -52,7 +52,7 @@ export function ConsultStation() {
       unsure: [],
       confirmedAtMs: Date.now(),
     });
-    router.push(`/visits/${visit.id}/chart`);
+    go(`/visits/${visit.id}/chart`);
   };
   const seen = (spot: Spot): void => change({ spots: consult.spots.filter((s) => s !== spot) });
   const leaveOut = (spot: Spot): void =>

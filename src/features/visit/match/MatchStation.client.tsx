@@ -2,10 +2,10 @@
 
 import { Button, Input } from 'antd';
 import Link from 'next/link';
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { PlanOption } from '@/core/plan';
 import { dayMonth, degrees, percent, plural, withDates } from '@/ui/words';
+import { useGo } from '../useGo';
 import { useBench } from '../BenchContext.client';
 import { useZone } from '../BenchFrame.client';
 import { keyOfZone, productName } from '../stations';
@@ -56,7 +56,7 @@ export function MatchStation() {
 function Comparison() {
   const { bench, saveChart } = useBench();
   const { zone } = useZone();
-  const router = useRouter();
+  const go = useGo();
   const planned = bench.plan.zones.find((z) => zone && keyOfZone(z) === keyOfZone(zone));
   const [picked, setPicked] = useState<string | null>(null);
   const [reason, setReason] = useState('');
@@ -81,7 +81,7 @@ function Comparison() {
       setPicked(null);
       return;
     }
-    router.push(`/visits/${bench.visit.id}/strips`);
+    go(`/visits/${bench.visit.id}/strips`);
   };
   const proposal = (): void => {
     for (const z of bench.zones.filter((b) => b.zone === zone.zone)) {
