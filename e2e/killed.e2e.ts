@@ -28,6 +28,7 @@ test('a whole visit with the server killed and started again at five places: not
     await page.getByRole('button', { name: 'Ottilie Brandvik' }).first().click();
     await expect(page).toHaveURL(/\/consult$/);
     const visitId = page.url().split('/').at(-2) ?? '';
+    await page.waitForTimeout(1000);
     const at = `${base}/visits/${visitId}`;
     await saved(page);
 
@@ -41,7 +42,9 @@ test('a whole visit with the server killed and started again at five places: not
     });
     await page.getByRole('button', { name: /^Asked/ }).click();
     await expect(page).toHaveURL(/\/chart$/);
-    // 2 on the chart
+    // 2 on the chart, once all of it has come
+    await expect(page.getByRole('application')).toHaveAttribute('data-hairs', /[1-9]/);
+    await page.waitForTimeout(1000);
     const strokes = (await bench(visitId)).zones[0]?.data.strokes.length ?? 0;
     await dies(async () => {
       await page.getByRole('application').focus();
