@@ -4,6 +4,8 @@ import { keyBound, ready } from './support';
 import { ownServer } from './ownServer';
 
 const saved = (page: Page): Promise<void> => expect(page.locator('[data-sync="saved"]').first()).toBeVisible();
+/** The pieces of a page that come after it: killed before that it is a page half loaded, which says so. */
+const whole = (page: Page): Promise<void> => page.waitForTimeout(2500);
 const away = (page: Page): Promise<void> => expect(page.locator('[data-sync="waiting"]').first()).toBeVisible();
 
 test('a whole visit with the server killed and started again at five places: nothing lost, nothing done twice', async ({
@@ -28,7 +30,7 @@ test('a whole visit with the server killed and started again at five places: not
     await page.getByRole('button', { name: 'Ottilie Brandvik' }).first().click();
     await expect(page).toHaveURL(/\/consult$/);
     const visitId = page.url().split('/').at(-2) ?? '';
-    await page.waitForTimeout(1000);
+    await whole(page);
     const at = `${base}/visits/${visitId}`;
     await saved(page);
 
@@ -44,7 +46,7 @@ test('a whole visit with the server killed and started again at five places: not
     await expect(page).toHaveURL(/\/chart$/);
     // 2 on the chart, once all of it has come
     await expect(page.getByRole('application')).toHaveAttribute('data-hairs', /[1-9]/);
-    await page.waitForTimeout(1000);
+    await whole(page);
     const strokes = (await bench(visitId)).zones[0]?.data.strokes.length ?? 0;
     await dies(async () => {
       await page.getByRole('application').focus();
@@ -54,6 +56,7 @@ test('a whole visit with the server killed and started again at five places: not
     await page.goto(`${at}/work`);
     await expect(page.getByRole('heading', { name: 'Test on your wrist' })).toBeVisible();
     await keyBound(page, 'w');
+    await whole(page);
     // 3 at the table, with wax on the skin
     await page.keyboard.press('w');
     await page.keyboard.press('PageDown');
@@ -68,10 +71,13 @@ test('a whole visit with the server killed and started again at five places: not
     // 4 at the reading
     await page.goto(`${at}/read`);
     await ready(page);
+    await whole(page);
     await dies(() => page.getByRole('radio', { name: 'pink, usual' }).click());
     // 5 at the end: asked while it is away, and again when it is back
     await page.goto(`${at}/return`);
     await ready(page);
+    await expect(page.locator('canvas').first()).toBeVisible();
+    await whole(page);
     await page.getByRole('checkbox', { name: /Told/ }).check();
     const close = page.getByRole('button', { name: 'Book and close the visit' });
     await server.kill();
