@@ -45,8 +45,9 @@ const server = createServer((request, response) => {
   if (away) return refuse(response, away);
   // set by src/server/startUp.ts: what a table sends many times a second goes without the framework between
   const fast = globalThis.strickleFast?.(request.method, (request.url ?? '').split('?')[0]);
-  if (fast) void answerFast(request, response, fast);
-  else void handle(request, response);
+  // a tablet that breaks off in the middle of a request must not end the server
+  const answering = fast ? answerFast(request, response, fast) : handle(request, response);
+  Promise.resolve(answering).catch(() => response.destroy());
 });
 server.keepAliveTimeout = KEPT_OPEN_MS;
 server.headersTimeout = KEPT_OPEN_MS + 5_000;

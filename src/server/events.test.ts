@@ -11,6 +11,19 @@ describe('events', () => {
     tell({ kind: 'day' });
     expect(heard).toEqual(['day', 'visit']);
   });
+  it('reach the others, and fail nobody, where one line is gone', () => {
+    const heard: string[] = [];
+    const ends = [
+      listen(() => {
+        throw new Error('the line is closed');
+      }),
+      listen(({ event }) => heard.push(event.kind)),
+    ];
+    tell({ kind: 'day' });
+    tell({ kind: 'day' });
+    ends.forEach((end) => end());
+    expect(heard).toEqual(['day', 'day']);
+  });
   it('are told again from where a page has heard them', () => {
     const cursor = cursorOf(lastSeq());
     tell({ kind: 'journal', visitId: 'v', at: 7 });

@@ -50,7 +50,14 @@ export function tell(event: StudioEvent): void {
   const told = { seq: ++t.seq, event };
   t.kept.push(told);
   if (t.kept.length > MOST_KEPT) t.kept.shift();
-  for (const listener of t.listeners) listener(told);
+  for (const listener of t.listeners) {
+    try {
+      listener(told);
+    } catch {
+      // a line that is gone: the write that is told of has been done all the same
+      t.listeners.delete(listener);
+    }
+  }
 }
 
 /** `run.seq`, as it is sent with every event and comes back in `Last-Event-ID`. */

@@ -24,7 +24,10 @@ function say(said: Said): void {
   hear(said);
 }
 
-function holdLine(): Promise<never> {
+/** A line that the server has refused, e.g. while it starts, is not opened again by the browser. */
+const REOPEN_MS = 3000;
+
+function openLine(): void {
   const line = new EventSource('/api/events');
   let wasOpen = false;
   line.addEventListener('hello', (e: MessageEvent<string>) => {
@@ -37,6 +40,14 @@ function holdLine(): Promise<never> {
     wasOpen = true;
   };
   line.onmessage = (e: MessageEvent<string>) => say({ event: JSON.parse(e.data) as StudioEvent, serverMs: null });
+  line.onerror = () => {
+    if (line.readyState === EventSource.CLOSED) setTimeout(openLine, REOPEN_MS);
+  };
+}
+
+/** Holds the line for as long as the page stands. */
+function holdLine(): Promise<never> {
+  openLine();
   return new Promise(() => undefined);
 }
 

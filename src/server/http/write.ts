@@ -55,6 +55,8 @@ export interface Write<B, W, A = W> {
   /** What is answered once it is done, now or on an earlier sending; absent = what the use case gave. */
   readonly answer?: (written: W, body: B) => ServiceResult<A>;
   readonly okStatus?: number;
+  /** False where nothing is written, as in a preview: then there is nothing to remember. */
+  readonly remembers?: (body: B) => boolean;
   /** What every open page hears of it. */
   readonly tells?: (written: W) => readonly StudioEvent[];
 }
@@ -91,7 +93,8 @@ export async function write<B, W, A = W>(request: Request, use: Write<B, W, A>):
   if (id !== null && !ID.test(id)) return errorResponse(400, 'bad-id', 'The id of the request is not an id.');
   const what = `${request.method} ${new URL(request.url).pathname}`;
   return answered(() => {
-    const done = once(use.db, { id, what, text: read.text }, () => use.run(read.body));
+    const kept = use.remembers?.(read.body) === false ? null : id;
+    const done = once(use.db, { id: kept, what, text: read.text }, () => use.run(read.body));
     if (!done.ok) return toResponse(done);
     use.tells?.(done.value).forEach(tell);
     const answer = use.answer ? use.answer(done.value, read.body) : done;

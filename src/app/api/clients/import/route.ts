@@ -10,6 +10,7 @@ export const { GET, POST, PUT, PATCH, DELETE } = route({
     write<{ csv: string; commit: boolean }, ImportPreview>(request, {
       db: getDb(),
       schema: importRequest,
+      remembers: ({ commit }) => commit,
       run: (body) => importClients(getDb(), body, nowMs()),
     }),
 });

@@ -9,6 +9,7 @@ export const { GET, POST, PUT, PATCH, DELETE } = route({
     write<{ text: string; commit: boolean }, ProductLines, ProductImport>(request, {
       db: getDb(),
       schema: productImportRequest,
+      remembers: ({ commit }) => commit,
       run: (body) => importProducts(getDb(), body),
       tells: () => [{ kind: 'day' }],
       answer: (lines, { commit }) => withCatalogue(getDb(), lines, commit),
