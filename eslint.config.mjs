@@ -10,6 +10,7 @@ export default tseslint.config(
       'test-results/**',
       'reports/**',
       'data/**',
+      'generated/**',
       'shots/**',
       'next-env.d.ts',
       '.tmp-*',

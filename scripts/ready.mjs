@@ -33,12 +33,33 @@ function filesBelow(folder) {
   );
 }
 
+/** The style sheet of the parts in our theme, made anew where theme or packages have changed. */
+export function stylesIfChanged() {
+  const to = join('generated', 'antd.css');
+  const hash = createHash('sha256');
+  for (const file of [
+    join('src', 'ui', 'theme.ts'),
+    join('scripts', 'styles.ts'),
+    join('scripts', 'parts.ts'),
+    'package-lock.json',
+  ])
+    hash.update(readFileSync(file));
+  const wanted = hash.digest('hex');
+  const stamp = join('generated', 'made-from');
+  if (existsSync(to) && existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
+  const env = { ...process.env, NODE_ENV: 'production' };
+  must('Making the styles', process.execPath, ['--import', 'tsx', join('scripts', 'styles.ts'), to], env);
+  writeFileSync(stamp, wanted);
+}
+
 /** Builds where the content of a source differs from that of the last build. */
 export function buildIfChanged() {
+  stylesIfChanged();
   const hash = createHash('sha256');
   const sources = [
     ...filesBelow('src').filter((f) => !f.endsWith('.test.ts')),
     'next.config.ts',
+    join('generated', 'antd.css'),
     'package-lock.json',
     'tsconfig.json',
   ].sort();

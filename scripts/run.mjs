@@ -6,7 +6,7 @@ import { spawn } from 'node:child_process';
 import { existsSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { enginesHash } from './enginesHash.mjs';
-import { buildIfChanged, installMissing, must, root } from './ready.mjs';
+import { buildIfChanged, installMissing, must, root, stylesIfChanged } from './ready.mjs';
 
 const [mode = 'start', ...rest] = process.argv.slice(2);
 const portAt = rest.indexOf('--port');
@@ -25,7 +25,8 @@ const env = { ...process.env, NEXT_TELEMETRY_DISABLED: '1', STRICKLE_DB: process
 if (mode !== 'dev') env.NODE_ENV = 'production';
 
 installMissing();
-if (mode !== 'dev') buildIfChanged();
+if (mode === 'dev') stylesIfChanged();
+else buildIfChanged();
 env.STRICKLE_ENGINES = enginesHash(join(root, 'src', 'core'));
 if (mode === 'test-server') for (const end of ['', '-wal', '-shm']) rmSync(env.STRICKLE_DB + end, { force: true });
 const isDemo = mode !== 'start';

@@ -1,9 +1,9 @@
-import { AntdRegistry } from '@ant-design/nextjs-registry';
 import type { Metadata, Viewport } from 'next';
 import localFont from 'next/font/local';
 import { connection } from 'next/server';
 import type { ReactNode } from 'react';
 import { AppTheme } from '@/ui/AppTheme.client';
+import '../../generated/antd.css';
 import './globals.css';
 
 const text = localFont({
@@ -31,9 +31,7 @@ export default async function RootLayout({ children }: { readonly children: Reac
   return (
     <html lang="en" className={`${text.variable} ${heading.variable}`}>
       <body>
-        <AntdRegistry>
-          <AppTheme>{children}</AppTheme>
-        </AntdRegistry>
+        <AppTheme>{children}</AppTheme>
       </body>
     </html>
   );

@@ -297,7 +297,7 @@ function keepLastPlans(db: Db, nowMs: number): void {
     if (!visit || !found) continue;
     const owner = { kind: 'visit', id: visit.id } as const;
     const { hash, plan } = planCase(db, found.parts, nowMs, { owner, priority: 'ahead' });
-    putWorked(db, visit.id, plan);
+    putWorked(db, visit.id, plan, visit.consult.sensitivity);
     if (hash !== '') db.update(visits).set({ planHash: hash }).where(eq(visits.id, visit.id)).run();
   }
 }

@@ -22,6 +22,10 @@ export const COLOURS = {
 const font = 'var(--font-text), "Atkinson Hyperlegible Next", system-ui, sans-serif';
 
 export const theme: ThemeConfig = {
+  // one theme, one style sheet (scripts/styles.ts): no page makes styles for itself
+  hashed: false,
+  cssVar: { key: 'strickle' },
+  zeroRuntime: true,
   token: {
     colorPrimary: COLOURS.waxDark,
     colorLink: COLOURS.waxDark,

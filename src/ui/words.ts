@@ -2,22 +2,28 @@
 
 const LOCALE = 'en-GB';
 
+const kept = new Map<string, Intl.DateTimeFormat>();
+/** Making a formatter costs a hundred times what using it does. */
+function formatOf(options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
+  const key = JSON.stringify(options);
+  const format = kept.get(key) ?? new Intl.DateTimeFormat(LOCALE, options);
+  kept.set(key, format);
+  return format;
+}
+
 const civil = (date: string): Date => new Date(`${date}T12:00:00Z`);
 export const dayMonth = (date: string): string =>
-  new Intl.DateTimeFormat(LOCALE, { day: 'numeric', month: 'long', timeZone: 'UTC' }).format(civil(date));
+  formatOf({ day: 'numeric', month: 'long', timeZone: 'UTC' }).format(civil(date));
 export const dayMonthYear = (date: string): string =>
-  new Intl.DateTimeFormat(LOCALE, { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' }).format(
-    civil(date),
-  );
+  formatOf({ day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' }).format(civil(date));
 /** The day of an instant on the studio's wall clock. */
 export const dayMonthYearAt = (atMs: number, timeZone: string): string =>
-  new Intl.DateTimeFormat(LOCALE, { day: 'numeric', month: 'short', year: 'numeric', timeZone }).format(atMs);
-export const weekday = (date: string): string =>
-  new Intl.DateTimeFormat(LOCALE, { weekday: 'long', timeZone: 'UTC' }).format(civil(date));
+  formatOf({ day: 'numeric', month: 'short', year: 'numeric', timeZone }).format(atMs);
+export const weekday = (date: string): string => formatOf({ weekday: 'long', timeZone: 'UTC' }).format(civil(date));
 export const timeOfDay = (atMs: number, timeZone: string): string =>
-  new Intl.DateTimeFormat(LOCALE, { hour: '2-digit', minute: '2-digit', timeZone }).format(atMs);
+  formatOf({ hour: '2-digit', minute: '2-digit', timeZone }).format(atMs);
 export const dateAndTime = (atMs: number, timeZone: string): string =>
-  new Intl.DateTimeFormat(LOCALE, {
+  formatOf({
     weekday: 'short',
     day: 'numeric',
     month: 'long',
@@ -35,7 +41,7 @@ export function span(from: string, to: string): string {
 /** Dates inside a sentence of the core, in the reader's form. */
 export const withDates = (text: string): string => text.replace(/\b\d{4}-\d{2}-\d{2}\b/g, (d) => dayMonth(d));
 const shortDay = (date: string): string =>
-  new Intl.DateTimeFormat(LOCALE, { day: 'numeric', month: 'short', timeZone: 'UTC' }).format(civil(date));
+  formatOf({ day: 'numeric', month: 'short', timeZone: 'UTC' }).format(civil(date));
 /** `17 Dec – 13 Jan`, for narrow places. */
 export const shortSpan = (from: string, to: string): string =>
   from.slice(0, 7) === to.slice(0, 7)

@@ -65,10 +65,15 @@ export function typicalVisibleLength(
  */
 export function observationsOf(hair: Hair, on: CivilDate): readonly LengthObservation[] {
   if (hair.history === 'shaved' || hair.history === 'first') return [];
-  const visits = [...hair.past].sort((a, b) => (a.on < b.on ? -1 : 1));
-  const waxDates = [...new Set([...visits.map((v) => v.on), ...(hair.lastWaxOn ? [hair.lastWaxOn] : [])])].sort();
-  const before = (date: CivilDate): CivilDate | undefined => waxDates.filter((d) => d < date).pop();
-  return [...visits, { on, lengthMm: hair.lengthMm }].flatMap((v) => {
+  const measured = [...hair.past, { on, lengthMm: hair.lengthMm }].sort((a, b) => (a.on < b.on ? -1 : 1));
+  const waxDates = [...new Set([...hair.past.map((v) => v.on), ...(hair.lastWaxOn ? [hair.lastWaxOn] : [])])].sort();
+  // both run forward together: a client of twenty years has hundreds
+  let passed = 0;
+  const before = (date: CivilDate): CivilDate | undefined => {
+    while ((waxDates[passed] ?? date) < date) passed++;
+    return waxDates[passed - 1];
+  };
+  return measured.flatMap((v) => {
     const last = before(v.on);
     const days = last ? daysBetween(last, v.on) : 0;
     return days >= TOO_EARLY_DAYS && days <= 120 ? [{ days, lengthMm: v.lengthMm }] : [];

@@ -1,4 +1,4 @@
-// Civil dates (no time zone) as `YYYY-MM-DD` strings; arithmetic by Temporal (temporal-polyfill).
+// Civil dates (no time zone) as `YYYY-MM-DD` strings; the calendar's arithmetic by Temporal (temporal-polyfill).
 // Regrowth and care count in days, so a clock change can never shift them.
 
 import { Temporal } from 'temporal-polyfill';
@@ -32,9 +32,10 @@ export function addMonths(date: CivilDate, months: number): CivilDate {
 }
 
 /** Whole days from `from` to `to`; negative when `to` is earlier. */
-export function daysBetween(from: CivilDate, to: CivilDate): number {
-  return Temporal.PlainDate.from(from).until(Temporal.PlainDate.from(to), { largestUnit: 'day' }).days;
-}
+export const daysBetween = (from: CivilDate, to: CivilDate): number => dayNumber(to) - dayNumber(from);
+const DAY_MS = 86_400_000;
+// asked for thousands of times a page: a civil date read as UTC has no clock changes and costs a tenth of a calendar
+const dayNumber = (date: CivilDate): number => Date.parse(date) / DAY_MS;
 
 /** Age in completed years on a date. */
 export function yearsBetween(born: CivilDate, on: CivilDate): number {

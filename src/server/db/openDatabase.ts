@@ -30,6 +30,9 @@ interface JournalFile {
 /** How long a write waits for another program that holds the file, ms. */
 const BUSY_MS = 400;
 
+/** Pages kept at hand: a twenty-year studio's indexes fit. */
+const CACHE_KIB = 64 * 1024;
+
 export const migrationsFolder = (): string => join(process.cwd(), 'drizzle');
 
 function migrationTimes(folder: string): readonly number[] {
@@ -102,6 +105,7 @@ export function openDatabase(file: string, options: OpenOptions = {}): OpenDatab
     raw.pragma('journal_mode = WAL');
     raw.pragma('synchronous = FULL');
     raw.pragma('foreign_keys = ON');
+    raw.pragma(`cache_size = ${-CACHE_KIB}`);
     for (const end of ['', '-wal', '-shm']) if (existsSync(file + end)) chmodSync(file + end, 0o600);
     const db = drizzle(raw, { schema });
     migrate(db, { migrationsFolder: folder });

@@ -20,7 +20,7 @@ export interface PlanJob extends PlanQuestion {
 }
 
 /** Parsed plans kept at hand: some dozens of kilobytes to some megabytes each. */
-const MOST_AT_HAND = 24;
+const MOST_AT_HAND = 64;
 /** Cases that could not be planned, so that they are not tried for ever. */
 const MOST_FAILED = 200;
 

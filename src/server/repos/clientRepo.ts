@@ -1,5 +1,6 @@
 import { and, asc, desc, eq, gt, gte, isNull, lt, ne, sql } from 'drizzle-orm';
 import type { DbOrTx } from '../db/openDatabase';
+import { prepared } from '../db/prepared';
 import { bookings, clientEdits, clients } from '../db/schema';
 import { readable } from '../db/json';
 import { EMPTY_PROFILE, upProfile } from '../db/upSteps';
@@ -19,13 +20,20 @@ const listed = (row: ClientRow): ListedClient =>
     profile: EMPTY_PROFILE,
     isDamaged: true,
   });
+const clientById = prepared((db) =>
+  db
+    .select()
+    .from(clients)
+    .where(eq(clients.id, sql.placeholder('id')))
+    .prepare(),
+);
 const readListed = (db: DbOrTx, id: string): ListedClient | undefined => {
-  const row = db.select().from(clients).where(eq(clients.id, id)).get();
+  const row = clientById(db).get({ id });
   return row && listed(row);
 };
 
 export const readClient = (db: DbOrTx, id: string): ClientRow | undefined => {
-  const row = db.select().from(clients).where(eq(clients.id, id)).get();
+  const row = clientById(db).get({ id });
   return row && upClient(row);
 };
 /** Name of a card, whatever else of it can be read. */

@@ -1,8 +1,9 @@
 // The journal of the table: append-only, in the order in which it was written.
 
-import { and, asc, eq, gt } from 'drizzle-orm';
+import { and, asc, eq, gt, sql } from 'drizzle-orm';
 import type { TableEvent } from '../../core/hands';
 import type { DbOrTx } from '../db/openDatabase';
+import { prepared } from '../db/prepared';
 import { tableJournal } from '../db/schema';
 
 // kinds are checked on the way in
@@ -19,21 +20,42 @@ export interface JournalEntry {
   readonly event: TableEvent;
 }
 
-/** @param after only what was written later than this place */
-export const entriesOf = (db: DbOrTx, visitId: string, after = 0): JournalEntry[] =>
+const entriesAfter = prepared((db) =>
   db
     .select()
     .from(tableJournal)
-    .where(and(eq(tableJournal.visitId, visitId), gt(tableJournal.seq, after)))
+    .where(and(eq(tableJournal.visitId, sql.placeholder('visitId')), gt(tableJournal.seq, sql.placeholder('after'))))
     .orderBy(asc(tableJournal.seq))
-    .all()
+    .prepare(),
+);
+/** @param after only what was written later than this place */
+export const entriesOf = (db: DbOrTx, visitId: string, after = 0): JournalEntry[] =>
+  entriesAfter(db)
+    .all({ visitId, after })
     .map((r) => ({ seq: r.seq, event: eventOf(r) }));
 export const journalOf = (db: DbOrTx, visitId: string): TableEvent[] => entriesOf(db, visitId).map((e) => e.event);
+const value = sql.placeholder;
+const insertEvent = prepared((db) =>
+  db
+    .insert(tableJournal)
+    .values({
+      id: value('id'),
+      visitId: value('visitId'),
+      atMs: value('atMs'),
+      kind: value('kind'),
+      data: value('data'),
+    })
+    .prepare(),
+);
 export function appendEvents(db: DbOrTx, visitId: string, events: readonly TableEvent[]): void {
-  for (const { id, atMs, kind, ...data } of events) {
-    db.insert(tableJournal).values({ id, visitId, atMs, kind, data }).run();
-  }
+  for (const { id, atMs, kind, ...data } of events) insertEvent(db).run({ id, visitId, atMs, kind, data });
 }
 /** The visit to which an event id already belongs. */
-export const visitOfEvent = (db: DbOrTx, id: string): string | undefined =>
-  db.select({ visitId: tableJournal.visitId }).from(tableJournal).where(eq(tableJournal.id, id)).get()?.visitId;
+export const visitOfEvent = (db: DbOrTx, id: string): string | undefined => eventById(db).get({ id })?.visitId;
+const eventById = prepared((db) =>
+  db
+    .select({ visitId: tableJournal.visitId })
+    .from(tableJournal)
+    .where(eq(tableJournal.id, value('id')))
+    .prepare(),
+);

@@ -1,9 +1,10 @@
 // What is read of all of a client's visits at once: last charts, lengths, marks, readings, journals, care.
 
-import { and, asc, desc, eq, isNull, lt, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gte, isNull, lt, sql } from 'drizzle-orm';
 import type { Side, ZoneId } from '../../core/anatomy';
 import type { TableEvent } from '../../core/hands';
 import type { DbOrTx } from '../db/openDatabase';
+import { prepared } from '../db/prepared';
 import {
   careTold,
   charts,
@@ -18,13 +19,14 @@ import {
 import { eventOf } from './journalRepo';
 import type { ChartRow, ReadingRow } from './visitRepo';
 
-/** The latest chart of each zone of a client's visits that were done, with the reading beside it. */
-export interface PastZone {
+/** What was charted of one zone at one visit that was done. */
+export interface PastLine {
+  readonly visitId: string;
   readonly zone: string;
   readonly side: Side;
   readonly onDate: string;
-  readonly data: ChartData;
-  readonly reading: Reading | null;
+  /** Null where the chart cannot be read. */
+  readonly lengthMm: number | null;
 }
 
 interface ClientZones {
@@ -33,88 +35,77 @@ interface ClientZones {
   readonly beforeDate?: string | undefined;
 }
 
-const doneBefore = ({ clientId, beforeDate }: ClientZones) =>
-  and(
-    eq(visits.clientId, clientId),
-    eq(visits.status, 'closed'),
-    isNull(visits.endedAs),
-    ...(beforeDate === undefined ? [] : [lt(visits.onDate, beforeDate)]),
-  );
+/** Later than every civil date. */
+export const NO_DATE = '9999-12-31';
+const value = sql.placeholder;
 
-export function lastZones(db: DbOrTx, of: ClientZones): PastZone[] {
-  const rows = db
-    .select({ visitId: visits.id, onDate: visits.onDate, zone: charts.zone, side: charts.side })
-    .from(visits)
-    .innerJoin(charts, eq(charts.visitId, visits.id))
-    .where(doneBefore(of))
-    .orderBy(desc(visits.onDate), desc(visits.createdAtMs), asc(charts.place))
-    .all();
-  const last = new Map<string, (typeof rows)[number]>();
-  for (const r of rows) if (!last.has(`${r.zone}/${r.side}`)) last.set(`${r.zone}/${r.side}`, r);
-  return [...last.values()].flatMap(({ visitId, onDate, zone, side }) => {
-    const at = <T extends typeof charts | typeof readings>(t: T) =>
-      and(eq(t.visitId, visitId), eq(t.zone, zone), eq(t.side, side));
-    const chart = db.select({ data: charts.data }).from(charts).where(at(charts)).get();
-    const read = db.select({ data: readings.data }).from(readings).where(at(readings)).get();
-    return chart ? [{ zone, side, onDate, data: chart.data, reading: read?.data ?? null }] : [];
-  });
-}
-
-/** Lengths charted at a client's visits that were done, oldest first; read out of the charts by SQLite. */
-export const pastLengths = (
-  db: DbOrTx,
-  of: ClientZones,
-): { readonly zone: string; readonly side: Side; readonly on: string; readonly lengthMm: number }[] =>
+const linesDone = prepared((db) =>
   db
     .select({
+      visitId: visits.id,
+      onDate: visits.onDate,
       zone: charts.zone,
       side: charts.side,
-      on: visits.onDate,
-      lengthMm: sql<number | null>`case when json_valid(${charts.data}) then ${charts.data} ->> '$.hair.lengthMm' end`,
+      lengthMm: charts.lengthMm,
     })
     .from(visits)
     .innerJoin(charts, eq(charts.visitId, visits.id))
-    .where(doneBefore(of))
-    .orderBy(asc(visits.onDate), asc(visits.createdAtMs), asc(charts.place))
-    .all()
-    .flatMap((r) => (typeof r.lengthMm === 'number' ? [{ ...r, lengthMm: r.lengthMm }] : []));
+    .where(
+      and(
+        eq(visits.clientId, value('clientId')),
+        eq(visits.status, 'closed'),
+        isNull(visits.endedAs),
+        lt(visits.onDate, value('beforeDate')),
+      ),
+    )
+    .orderBy(desc(visits.onDate), desc(visits.createdAtMs), asc(charts.place))
+    .prepare(),
+);
+/** Every zone of a client's visits that were done, latest visit first; out of an index, no chart is read. */
+export const pastLines = (db: DbOrTx, { clientId, beforeDate }: ClientZones): readonly PastLine[] =>
+  linesDone(db).all({ clientId, beforeDate: beforeDate ?? NO_DATE });
 
+const at = (t: typeof charts | typeof readings) =>
+  and(eq(t.visitId, value('visitId')), eq(t.zone, value('zone')), eq(t.side, value('side')));
+const chartAt = prepared((db) => db.select().from(charts).where(at(charts)).prepare());
+const readingAt = prepared((db) => db.select({ data: readings.data }).from(readings).where(at(readings)).prepare());
+
+/** The chart and the reading of one zone at one visit. */
+export function chartAndReading(
+  db: DbOrTx,
+  { visitId, zone, side }: PastLine,
+): { readonly data: ChartData; readonly reading: Reading | null } | undefined {
+  const chart = chartAt(db).get({ visitId, zone, side });
+  return chart && { data: chart.data, reading: readingAt(db).get({ visitId, zone, side })?.data ?? null };
+}
+
+const chartsClosed = prepared((db) =>
+  db
+    .select({ visitId: charts.visitId, zone: charts.zone, side: charts.side, lookedAt: charts.lookedAt })
+    .from(visits)
+    .innerJoin(charts, eq(charts.visitId, visits.id))
+    .where(and(eq(visits.clientId, value('clientId')), eq(visits.status, 'closed')))
+    .orderBy(asc(visits.onDate), asc(visits.createdAtMs), asc(charts.place))
+    .prepare(),
+);
 /** Per zone the latest chart that someone looked at, else the first one, of closed visits, done or not. */
 export function lookedAtCharts(db: DbOrTx, clientId: string, but?: string): ChartRow[] {
-  const rows = db
-    .select({
-      visitId: charts.visitId,
-      zone: charts.zone,
-      side: charts.side,
-      confirmed: sql<number>`coalesce(case when json_valid(${charts.data}) then ${charts.data} ->> '$.confirmed' end, 0)`,
-    })
-    .from(visits)
-    .innerJoin(charts, eq(charts.visitId, visits.id))
-    .where(and(eq(visits.clientId, clientId), eq(visits.status, 'closed')))
-    .orderBy(asc(visits.onDate), asc(visits.createdAtMs), asc(charts.place))
-    .all();
+  const rows = chartsClosed(db).all({ clientId });
   const found = new Map<string, (typeof rows)[number]>();
   for (const r of rows) {
     const key = `${r.zone}/${r.side}`;
-    if (r.visitId !== but && (r.confirmed === 1 || !found.has(key))) found.set(key, r);
+    if (r.visitId !== but && (r.lookedAt || !found.has(key))) found.set(key, r);
   }
-  return [...found.values()].flatMap(
-    ({ visitId, zone, side }) =>
-      db
-        .select()
-        .from(charts)
-        .where(and(eq(charts.visitId, visitId), eq(charts.zone, zone), eq(charts.side, side)))
-        .get() ?? [],
-  );
+  return [...found.values()].flatMap(({ visitId, zone, side }) => chartAt(db).get({ visitId, zone, side }) ?? []);
 }
 
-/** Charts and readings of all of a client's visits, by visit. */
-export function chartsOfClient(db: DbOrTx, clientId: string): ReadonlyMap<string, readonly ZoneRef[]> {
+/** Zones charted at a client's visits, by visit. @param from only of visits of this civil date or later */
+export function chartsOfClient(db: DbOrTx, clientId: string, from = ''): ReadonlyMap<string, readonly ZoneRef[]> {
   const rows = db
     .select({ visitId: charts.visitId, zone: charts.zone, side: charts.side })
     .from(charts)
     .innerJoin(visits, eq(visits.id, charts.visitId))
-    .where(eq(visits.clientId, clientId))
+    .where(and(eq(visits.clientId, clientId), gte(visits.onDate, from)))
     .orderBy(asc(charts.place))
     .all();
   // zones are checked on the way in
@@ -124,12 +115,13 @@ export function chartsOfClient(db: DbOrTx, clientId: string): ReadonlyMap<string
     (r) => ({ zone: r.zone as ZoneId, side: r.side }),
   );
 }
-export function readingsOfClient(db: DbOrTx, clientId: string): ReadonlyMap<string, readonly ReadingRow[]> {
+/** @param from only of visits of this civil date or later */
+export function readingsOfClient(db: DbOrTx, clientId: string, from = ''): ReadonlyMap<string, readonly ReadingRow[]> {
   const rows = db
     .select({ row: readings })
     .from(readings)
     .innerJoin(visits, eq(visits.id, readings.visitId))
-    .where(eq(visits.clientId, clientId))
+    .where(and(eq(visits.clientId, clientId), gte(visits.onDate, from)))
     .all();
   return groupedBy(
     rows,

@@ -4,6 +4,7 @@
 import { and, desc, eq, inArray, isNull, lt, ne, or, sql } from 'drizzle-orm';
 import type { Plan } from '../../core/plan';
 import type { DbOrTx } from '../db/openDatabase';
+import { prepared } from '../db/prepared';
 import { plans, visits } from '../db/schema';
 import { upPlan } from '../db/upSteps';
 import { enginesVersion } from '../planning/engines';
@@ -13,16 +14,20 @@ export type PlanOwner = { readonly kind: 'visit' | 'booking'; readonly id: strin
 /** Going back some steps on a visit finds its plans again; a look ahead at a booking has one. */
 const KEPT = { visit: 3, booking: 1 } as const;
 
-export const readPlan = (db: DbOrTx, caseHash: string): Plan | undefined => {
-  const kept = db.select({ plan: plans.plan }).from(plans).where(eq(plans.caseHash, caseHash)).get();
-  return kept && upPlan(kept.plan);
-};
-export const hasPlan = (db: DbOrTx, caseHash: string): boolean =>
+const byHash = () => eq(plans.caseHash, sql.placeholder('caseHash'));
+const planByHash = prepared((db) => db.select({ plan: plans.plan }).from(plans).where(byHash()).prepare());
+const isThere = prepared((db) =>
   db
     .select({ n: sql`1` })
     .from(plans)
-    .where(eq(plans.caseHash, caseHash))
-    .get() !== undefined;
+    .where(byHash())
+    .prepare(),
+);
+export const readPlan = (db: DbOrTx, caseHash: string): Plan | undefined => {
+  const kept = planByHash(db).get({ caseHash });
+  return kept && upPlan(kept.plan);
+};
+export const hasPlan = (db: DbOrTx, caseHash: string): boolean => isThere(db).get({ caseHash }) !== undefined;
 
 const ofOwner = (owner: NonNullable<PlanOwner>) =>
   owner.kind === 'visit' ? eq(plans.visitId, owner.id) : eq(plans.bookingId, owner.id);

@@ -1,17 +1,26 @@
-import { and, asc, eq, isNotNull } from 'drizzle-orm';
+import { and, asc, eq, isNotNull, sql } from 'drizzle-orm';
 import { SHIPPED_SERVICES, type Service } from '../../core/agreement';
 import type { Product } from '../../core/products';
 import type { DbOrTx } from '../db/openDatabase';
+import { prepared } from '../db/prepared';
 import { people, products, ruleChanges, services, studio } from '../db/schema';
 
 export type StudioRow = typeof studio.$inferSelect;
 export type PersonRow = typeof people.$inferSelect;
 
 /** The one studio of this file; undefined before it has been set up. */
-export const readStudio = (db: DbOrTx): StudioRow | undefined => db.select().from(studio).where(eq(studio.id, 1)).get();
-export const readPeople = (db: DbOrTx): PersonRow[] => db.select().from(people).where(eq(people.active, true)).all();
-export const readPerson = (db: DbOrTx, id: string): PersonRow | undefined =>
-  db.select().from(people).where(eq(people.id, id)).get();
+export const readStudio = (db: DbOrTx): StudioRow | undefined => theStudio(db).get();
+const theStudio = prepared((db) => db.select().from(studio).where(eq(studio.id, 1)).prepare());
+export const readPeople = (db: DbOrTx): PersonRow[] => peopleHere(db).all();
+const peopleHere = prepared((db) => db.select().from(people).where(eq(people.active, true)).prepare());
+export const readPerson = (db: DbOrTx, id: string): PersonRow | undefined => personById(db).get({ id });
+const personById = prepared((db) =>
+  db
+    .select()
+    .from(people)
+    .where(eq(people.id, sql.placeholder('id')))
+    .prepare(),
+);
 /** Names of all who ever worked here, by id. */
 export const peopleNames = (db: DbOrTx): ReadonlyMap<string, string> =>
   new Map(
@@ -23,12 +32,10 @@ export const peopleNames = (db: DbOrTx): ReadonlyMap<string, string> =>
   );
 /** Stocked products in their order of entry. */
 export const readProducts = (db: DbOrTx): Product[] =>
-  db
-    .select()
-    .from(products)
-    .where(eq(products.stocked, true))
+  stockedProducts(db)
     .all()
     .map((r) => r.data.product);
+const stockedProducts = prepared((db) => db.select().from(products).where(eq(products.stocked, true)).prepare());
 
 export type ProductRow = typeof products.$inferSelect;
 /** Every product, on the shelf or not, in the order of entry. */
@@ -61,16 +68,19 @@ export const setPin = (db: DbOrTx, personId: string, pinHash: string): void => {
   db.update(people).set({ pinHash }).where(eq(people.id, personId)).run();
 };
 
+const servicesHere = prepared((db) =>
+  db.select().from(services).where(eq(services.active, true)).orderBy(asc(services.place)).prepare(),
+);
 /** The studio's services in their order; the shipped ones where it has none of its own. */
 export function readServices(db: DbOrTx): readonly Service[] {
-  const rows = db.select().from(services).where(eq(services.active, true)).orderBy(asc(services.place)).all();
+  const rows = servicesHere(db).all();
   return rows.length === 0 ? SHIPPED_SERVICES : rows.map(({ id, name, says, zones }) => ({ id, name, says, zones }));
 }
 
 export type RuleChangeRow = typeof ruleChanges.$inferSelect;
 /** The studio's changes of the rules in the order in which they were made. */
-export const ruleChangesOf = (db: DbOrTx): RuleChangeRow[] =>
-  db.select().from(ruleChanges).orderBy(asc(ruleChanges.seq)).all();
+export const ruleChangesOf = (db: DbOrTx): RuleChangeRow[] => allRuleChanges(db).all();
+const allRuleChanges = prepared((db) => db.select().from(ruleChanges).orderBy(asc(ruleChanges.seq)).prepare());
 export const insertRuleChange = (db: DbOrTx, row: typeof ruleChanges.$inferInsert): void => {
   db.insert(ruleChanges).values(row).run();
 };

@@ -1,6 +1,7 @@
-import { and, asc, desc, eq, isNull, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, isNotNull, isNull, sql } from 'drizzle-orm';
 import type { Side, ZoneId } from '../../core/anatomy';
 import type { DbOrTx } from '../db/openDatabase';
+import { prepared } from '../db/prepared';
 import { careTold, charts, readings, visits, type Reading, type ZoneRef } from '../db/schema';
 import { readable } from '../db/json';
 import { upConsult } from '../db/upSteps';
@@ -14,12 +15,26 @@ const readableVisits = (rows: readonly VisitRow[]): VisitRow[] =>
 
 const upVisit = (row: VisitRow): VisitRow => ({ ...row, consult: upConsult(row.consult) });
 
+const visitById = prepared((db) =>
+  db
+    .select()
+    .from(visits)
+    .where(eq(visits.id, sql.placeholder('id')))
+    .prepare(),
+);
 export const readVisit = (db: DbOrTx, id: string): VisitRow | undefined => {
-  const row = db.select().from(visits).where(eq(visits.id, id)).get();
+  const row = visitById(db).get({ id });
   return row && upVisit(row);
 };
+const visitByBooking = prepared((db) =>
+  db
+    .select()
+    .from(visits)
+    .where(eq(visits.bookingId, sql.placeholder('bookingId')))
+    .prepare(),
+);
 export const visitOfBooking = (db: DbOrTx, bookingId: string): VisitRow | undefined => {
-  const row = db.select().from(visits).where(eq(visits.bookingId, bookingId)).get();
+  const row = visitByBooking(db).get({ bookingId });
   return row && upVisit(row);
 };
 export const insertVisit = (db: DbOrTx, row: typeof visits.$inferInsert): void => {
@@ -47,13 +62,24 @@ export const setPlanHash = (db: DbOrTx, id: string, planHash: string | null): vo
   db.update(visits).set({ planHash }).where(eq(visits.id, id)).run();
 };
 
-/** Visits of a client that were done, latest first. */
-export const closedVisits = (db: DbOrTx, clientId: string): VisitRow[] =>
+/** Visits of a client that were done, latest first; the latest `most` of them. */
+export const closedVisits = (db: DbOrTx, clientId: string, most = Number.MAX_SAFE_INTEGER): VisitRow[] =>
   readableVisits(
     db
       .select()
       .from(visits)
       .where(and(eq(visits.clientId, clientId), eq(visits.status, 'closed'), isNull(visits.endedAs)))
+      .orderBy(desc(visits.onDate), desc(visits.createdAtMs))
+      .limit(most)
+      .all(),
+  );
+/** Visits of a client that were put off or declined, latest first. */
+export const visitsNotDone = (db: DbOrTx, clientId: string): VisitRow[] =>
+  readableVisits(
+    db
+      .select()
+      .from(visits)
+      .where(and(eq(visits.clientId, clientId), isNotNull(visits.endedAs)))
       .orderBy(desc(visits.onDate), desc(visits.createdAtMs))
       .all(),
   );
@@ -94,15 +120,24 @@ export const lastConsult = (db: DbOrTx, clientId: string): VisitRow['consult'] |
     .get();
   return row && upVisit(row).consult;
 };
-export const visitCount = (db: DbOrTx, clientId: string): number =>
+const countVisits = prepared((db) =>
   db
     .select({ n: sql<number>`count(*)` })
     .from(visits)
-    .where(and(eq(visits.clientId, clientId), eq(visits.status, 'closed'), isNull(visits.endedAs)))
-    .get()?.n ?? 0;
+    .where(and(eq(visits.clientId, sql.placeholder('clientId')), eq(visits.status, 'closed'), isNull(visits.endedAs)))
+    .prepare(),
+);
+export const visitCount = (db: DbOrTx, clientId: string): number => countVisits(db).get({ clientId })?.n ?? 0;
 
-export const chartsOf = (db: DbOrTx, visitId: string): ChartRow[] =>
-  db.select().from(charts).where(eq(charts.visitId, visitId)).orderBy(asc(charts.place)).all();
+const chartsByVisit = prepared((db) =>
+  db
+    .select()
+    .from(charts)
+    .where(eq(charts.visitId, sql.placeholder('visitId')))
+    .orderBy(asc(charts.place))
+    .prepare(),
+);
+export const chartsOf = (db: DbOrTx, visitId: string): ChartRow[] => chartsByVisit(db).all({ visitId });
 /** @param version of the visit at which it is written */
 export function putChart(
   db: DbOrTx,
@@ -110,9 +145,10 @@ export function putChart(
   { zone, side }: ZoneRef,
   { place, data, version }: Pick<ChartRow, 'place' | 'data' | 'version'>,
 ): void {
+  const set = { data, place, version, lengthMm: data.hair.lengthMm, lookedAt: data.confirmed };
   db.insert(charts)
-    .values({ visitId, zone, side, place, data, version })
-    .onConflictDoUpdate({ target: [charts.visitId, charts.zone, charts.side], set: { data, place, version } })
+    .values({ visitId, zone, side, ...set })
+    .onConflictDoUpdate({ target: [charts.visitId, charts.zone, charts.side], set })
     .run();
 }
 /** Moves a chart in the order of the zones; what is charted stays as it is. */
@@ -128,8 +164,15 @@ export const dropChart = (db: DbOrTx, visitId: string, zone: ZoneId, side: Side)
     .run();
 };
 
+const readingsByVisit = prepared((db) =>
+  db
+    .select()
+    .from(readings)
+    .where(eq(readings.visitId, sql.placeholder('visitId')))
+    .prepare(),
+);
 export const readingsOf = (db: DbOrTx, visitId: string): (typeof readings.$inferSelect)[] =>
-  db.select().from(readings).where(eq(readings.visitId, visitId)).all();
+  readingsByVisit(db).all({ visitId });
 export type ReadingRow = typeof readings.$inferSelect;
 /** @param version of the visit at which it is written */
 export function putReading(db: DbOrTx, visitId: string, { zone, side }: ZoneRef, data: Reading, version: number): void {

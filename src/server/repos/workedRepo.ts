@@ -1,20 +1,19 @@
 // What later pages need of closed visits, zone by zone (table `worked`).
 
-import { and, asc, desc, eq, isNull, lt, ne, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, exists, inArray, isNotNull, isNull, lt, ne, sql } from 'drizzle-orm';
 import type { Plan } from '../../core/plan';
 import type { DbOrTx } from '../db/openDatabase';
+import { prepared } from '../db/prepared';
+import { NO_DATE } from './pastRepo';
 import { readings, visits, worked, type Reading } from '../db/schema';
 
 export type WorkedRow = typeof worked.$inferSelect;
-
-/** Enough for a dozen visits of every zone; older ones no longer speak of today's skin. */
-const MOST_READ = 240;
 
 /** Plans of before the limit was kept with them have 0 there. */
 const orNull = (celsius: number): number | null => (celsius > 0 ? celsius : null);
 
 /** Writes what was chosen in the plan by which a visit was worked. */
-export function putWorked(db: DbOrTx, visitId: string, plan: Plan): void {
+export function putWorked(db: DbOrTx, visitId: string, plan: Plan, sensitivity: number): void {
   plan.zones.forEach((z, place) => {
     if (!z.choice) return;
     const { heat } = z;
@@ -29,6 +28,7 @@ export function putWorked(db: DbOrTx, visitId: string, plan: Plan): void {
       touchC: heat?.workingC.target ?? null,
       feltPeakC: heat?.feltPeakC ?? null,
       limitC: limitC === null ? null : limitC - (heat?.learned?.shiftK ?? 0),
+      sensitivity,
     };
     db.insert(worked).values(row).onConflictDoNothing().run();
   });
@@ -36,55 +36,78 @@ export function putWorked(db: DbOrTx, visitId: string, plan: Plan): void {
 
 /** Of all visits of a client that were done, latest visit first, its zones in their order. */
 export const workedOfClient = (db: DbOrTx, clientId: string): WorkedRow[] =>
+  workedBy(db)
+    .all({ clientId })
+    .map((r) => r.row);
+const ofClientDone = () =>
+  and(eq(visits.clientId, sql.placeholder('clientId')), eq(visits.status, 'closed'), isNull(visits.endedAs));
+const workedBy = prepared((db) =>
   db
     .select({ row: worked })
     .from(worked)
     .innerJoin(visits, eq(visits.id, worked.visitId))
-    .where(
-      and(eq(visits.clientId, clientId), eq(visits.status, 'closed'), isNull(visits.endedAs), ne(worked.product, '')),
-    )
+    .where(and(ofClientDone(), ne(worked.product, '')))
     .orderBy(desc(visits.onDate), desc(visits.createdAtMs), asc(worked.place))
-    .all()
-    .map((r) => r.row);
+    .prepare(),
+);
 
 export interface WorkedReading extends WorkedRow {
   readonly onDate: string;
-  readonly sensitivity: number;
   readonly reading: Reading;
 }
 
-/** Zones of a client's visits that were done and read, latest visit first; only of visits of an earlier day. */
+/**
+ * Zones of a client's latest visits that were done with a warm product and read, latest visit first.
+ * @param before only visits of an earlier day than this one
+ */
 export function workedReadings(
   db: DbOrTx,
   clientId: string,
+  most: number,
   before?: { readonly onDate: string; readonly id: string },
 ): WorkedReading[] {
-  return db
+  const asked = { clientId, onDate: before?.onDate ?? NO_DATE, but: before?.id ?? '', most };
+  return warmReadings(db)
+    .all(asked)
+    .map(({ row, ...more }) => ({ ...row, ...more }));
+}
+const readToo = () =>
+  and(eq(readings.visitId, worked.visitId), eq(readings.zone, worked.zone), eq(readings.side, worked.side));
+const isWarm = () => and(isNotNull(worked.touchC), isNotNull(worked.feltPeakC));
+const latestWarm = (db: DbOrTx) =>
+  db
+    .select({ id: visits.id })
+    .from(visits)
+    .where(
+      and(
+        ofClientDone(),
+        lt(visits.onDate, sql.placeholder('onDate')),
+        ne(visits.id, sql.placeholder('but')),
+        exists(
+          db
+            .select({ n: sql`1` })
+            .from(worked)
+            .innerJoin(readings, readToo())
+            .where(and(eq(worked.visitId, visits.id), isWarm())),
+        ),
+      ),
+    )
+    .orderBy(desc(visits.onDate), desc(visits.createdAtMs))
+    .limit(sql.placeholder('most'));
+const warmReadings = prepared((db) =>
+  db
     .select({
       row: worked,
       onDate: visits.onDate,
-      sensitivity: sql<number>`coalesce(case when json_valid(${visits.consult}) then ${visits.consult} ->> '$.sensitivity' end, 3)`,
       reading: readings.data,
     })
     .from(worked)
     .innerJoin(visits, eq(visits.id, worked.visitId))
-    .innerJoin(
-      readings,
-      and(eq(readings.visitId, worked.visitId), eq(readings.zone, worked.zone), eq(readings.side, worked.side)),
-    )
-    .where(
-      and(
-        eq(visits.clientId, clientId),
-        eq(visits.status, 'closed'),
-        isNull(visits.endedAs),
-        ...(before ? [lt(visits.onDate, before.onDate), ne(visits.id, before.id)] : []),
-      ),
-    )
+    .innerJoin(readings, readToo())
+    .where(and(inArray(worked.visitId, latestWarm(db)), isWarm()))
     .orderBy(desc(visits.onDate), desc(visits.createdAtMs), asc(worked.place))
-    .limit(MOST_READ)
-    .all()
-    .map(({ row, ...more }) => ({ ...row, ...more }));
-}
+    .prepare(),
+);
 
 /** Marks a visit whose plan chose nothing, or cannot be read, so that it is not looked at again. */
 export const markRead = (db: DbOrTx, visitId: string): void => {
@@ -96,7 +119,7 @@ export const markRead = (db: DbOrTx, visitId: string): void => {
   if (has) return;
   const nothing = { touchC: null, feltPeakC: null, limitC: null, product: '', way: '', zone: '' };
   db.insert(worked)
-    .values({ visitId, place: 0, side: 'middle', ...nothing })
+    .values({ visitId, place: 0, side: 'middle', sensitivity: 3, ...nothing })
     .run();
 };
 

@@ -14,7 +14,7 @@ import {
 } from '../repos/clientRepo';
 import { consentsOf, messagesOf } from '../repos/formRepo';
 import { chartsOfClient, readingsOfClient } from '../repos/pastRepo';
-import { allVisits, closedVisits, damagedVisits, visitOfBooking } from '../repos/visitRepo';
+import { closedVisits, damagedVisits, visitCount, visitOfBooking, visitsNotDone } from '../repos/visitRepo';
 import { workedOfClient } from '../repos/workedRepo';
 import { observationsOf } from '../../core/hair';
 import { ZONES, type Side, type ZoneId } from '../../core/anatomy';
@@ -218,11 +218,12 @@ export function loadClientCard(db: Db, id: string, nowMs: number, all = false): 
       mark: { kind, at, radiusMm, ...(note ? { note } : {}), ...(since ? { since } : {}) },
     }));
   });
-  const done = closedVisits(db, id);
-  const readings = readingsOfClient(db, id);
-  const charts = chartsOfClient(db, id);
+  const shown = closedVisits(db, id, all ? undefined : CARD_VISITS);
+  const from = shown.at(-1)?.onDate;
+  const readings = readingsOfClient(db, id, from);
+  const charts = chartsOfClient(db, id, from);
   const firstWorked = new Map([...workedOfClient(db, id)].reverse().map((w) => [w.visitId, w]));
-  const visits = done.slice(0, all ? done.length : CARD_VISITS).map((v) => {
+  const visits = shown.map((v) => {
     const read = (readings.get(v.id) ?? []).map((r) => r.data);
     const first = firstWorked.get(v.id);
     return {
@@ -236,19 +237,19 @@ export function loadClientCard(db: Db, id: string, nowMs: number, all = false): 
       notes: read.flatMap((r) => (r.note === '' ? [] : [r.note])),
     };
   });
-  const doneIds = new Set(done.map((v) => v.id));
   const ahead = bookingsOfClient(db, id)
     .filter((b) => b.status === 'booked' && b.startsAtMs > nowMs - 12 * 3_600_000)
     .reverse()
-    .map((b) => ({
+    .map((b) => ({ booking: b, visit: visitOfBooking(db, b.id) }))
+    .filter(({ visit }) => visit === undefined || visit.status === 'open' || visit.endedAs !== null)
+    .map(({ booking: b, visit }) => ({
       bookingId: b.id,
       startsAtMs: b.startsAtMs,
       minutes: b.minutes,
       zones: b.zones.map((z) => placeName(z.zone, z.side)),
-      visitId: visitOfBooking(db, b.id)?.id ?? null,
-    }))
-    .filter((b) => b.visitId === null || !doneIds.has(b.visitId));
-  const notDone = allVisits(db, id).flatMap((v) =>
+      visitId: visit?.id ?? null,
+    }));
+  const notDone = visitsNotDone(db, id).flatMap((v) =>
     v.endedAs === null
       ? []
       : [
@@ -273,7 +274,7 @@ export function loadClientCard(db: Db, id: string, nowMs: number, all = false): 
     zones,
     marks,
     visits,
-    visitCount: done.length,
+    visitCount: visitCount(db, id),
     ahead,
     notDone,
     today: on,

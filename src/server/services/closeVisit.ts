@@ -71,7 +71,7 @@ export function closeVisit(db: Db, visitId: string, body: CloseVisit, nowMs: num
       planHash: planned.hash === '' ? null : planned.hash,
     };
     mustWrite(updateVisit(db, visitId, body.version, closed), 'the visit');
-    putWorked(db, visitId, planned.plan);
+    putWorked(db, visitId, planned.plan, visit.consult.sensitivity);
     putCare(
       db,
       visitId,

@@ -16,8 +16,8 @@ const MOST_VISITS = 12;
 
 /** Oldest first; both sides of a zone that felt alike at one visit count once. */
 export function feltBefore(db: DbOrTx, clientId: string, before?: Pick<VisitRow, 'onDate' | 'id'>): readonly Felt[] {
-  const rows = workedReadings(db, clientId, before).filter((r) => r.touchC !== null && r.feltPeakC !== null);
-  const latest = [...new Set(rows.map((r) => r.visitId))].slice(0, MOST_VISITS).reverse();
+  const rows = workedReadings(db, clientId, MOST_VISITS, before);
+  const latest = [...new Set(rows.map((r) => r.visitId))].reverse();
   return latest.flatMap((visitId) => {
     const said = rows
       .filter((r) => r.visitId === visitId)

@@ -7,9 +7,12 @@ import { readable } from '../db/json';
 import type { Db } from '../db/openDatabase';
 import { ok } from '../../core/shared';
 import { readPlan } from '../repos/planRepo';
+import { readVisit } from '../repos/visitRepo';
 import { markRead, putWorked, visitsWithoutWorked } from '../repos/workedRepo';
 
 const AT_ONCE = 10;
+/** Sensitivity, 1–5, where the consultation cannot be read. */
+const UNKNOWN = 3;
 const PAUSE_MS = 50;
 
 /** @returns how many visits were filled in now; the rest follows by itself */
@@ -19,7 +22,8 @@ export function fillWorked(db: Db): number {
   atomically(db, () => {
     for (const { id, planHash } of visits) {
       const plan = readable(() => readPlan(db, planHash), undefined);
-      if (plan) putWorked(db, id, plan);
+      const sensitivity = readable(() => readVisit(db, id)?.consult.sensitivity, undefined) ?? UNKNOWN;
+      if (plan) putWorked(db, id, plan, sensitivity);
       markRead(db, id);
     }
     return ok(null);

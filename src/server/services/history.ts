@@ -8,7 +8,7 @@ import { daysBetween } from '../../core/shared';
 import type { DbOrTx } from '../db/openDatabase';
 import { learnedGrowth } from './learned';
 import type { ChartData, ChartMark, Reading } from '../db/schema';
-import { lastZones, lookedAtCharts, pastLengths } from '../repos/pastRepo';
+import { chartAndReading, lookedAtCharts, pastLines, type PastLine } from '../repos/pastRepo';
 import { type VisitRow } from '../repos/visitRepo';
 
 export interface ZonePast {
@@ -27,15 +27,19 @@ export function zonePasts(
   clientId: string,
   before?: Pick<VisitRow, 'onDate'>,
 ): ReadonlyMap<string, ZonePast> {
-  const of = { clientId, beforeDate: before?.onDate };
-  const lengths = new Map<string, PastLength[]>();
-  for (const { zone, side, on, lengthMm } of pastLengths(db, of)) {
-    const key = keyOf(zone, side);
-    lengths.set(key, [...(lengths.get(key) ?? []), { on, lengthMm }]);
+  const lines = new Map<string, PastLine[]>();
+  for (const line of pastLines(db, { clientId, beforeDate: before?.onDate })) {
+    const key = keyOf(line.zone, line.side);
+    const known = lines.get(key);
+    if (known) known.push(line);
+    else lines.set(key, [line]);
   }
-  const pasts = lastZones(db, of).map(({ zone, side, onDate, data, reading }): [string, ZonePast] => {
-    const key = keyOf(zone, side);
-    return [key, { last: data, lastOn: onDate, lastReading: reading, past: lengths.get(key) ?? [] }];
+  const pasts = [...lines].flatMap(([key, ofZone]): [string, ZonePast][] => {
+    const [last] = ofZone;
+    const found = last && chartAndReading(db, last);
+    if (!found) return [];
+    const past = ofZone.reverse().flatMap((l) => (l.lengthMm === null ? [] : [{ on: l.onDate, lengthMm: l.lengthMm }]));
+    return [[key, { last: found.data, lastOn: last.onDate, lastReading: found.reading, past }]];
   });
   return new Map(pasts);
 }

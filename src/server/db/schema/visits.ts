@@ -59,6 +59,8 @@ export const visits = sqliteTable(
   },
   (t) => [
     index('visits_client').on(t.clientId, t.onDate),
+    // with what every look at a client's past asks, so that no consultation is read for it
+    index('visits_past').on(t.clientId, t.status, t.endedAs, t.onDate, t.createdAtMs, t.id),
     index('visits_plan').on(t.planHash),
     check('visits_status', sql`${t.status} in ('open', 'closed')`),
   ],
@@ -76,9 +78,14 @@ export const charts = sqliteTable(
     data: json<ChartData>()('data').notNull(),
     /** Version of the visit at which it was last written. */
     version: integer('version').notNull().default(1),
+    /** What later visits ask of it, beside the whole: length charted in mm (null = not readable), and by whom seen. */
+    lengthMm: real('length_mm'),
+    lookedAt: integer('looked_at', { mode: 'boolean' }).notNull().default(false),
   },
   (t) => [
     primaryKey({ columns: [t.visitId, t.zone, t.side] }),
+    // holds all that is asked of a client's whole past, so that no chart is read for it
+    index('charts_past').on(t.visitId, t.place, t.zone, t.side, t.lengthMm, t.lookedAt),
     check('charts_side', sql`${t.side} in ('left', 'right', 'middle')`),
   ],
 );
@@ -132,6 +139,8 @@ export const worked = sqliteTable(
     /** Felt peak that was planned and the limit of this skin without what was learned, °C; null = not kept then. */
     feltPeakC: real('felt_peak_c'),
     limitC: real('limit_c'),
+    /** Of the skin on that day, 1–5. */
+    sensitivity: integer('sensitivity').notNull().default(3),
   },
   (t) => [primaryKey({ columns: [t.visitId, t.place] })],
 );
