@@ -1,43 +1,14 @@
-// Server time of every page and API on the twenty-year studio, the built app in front: medians over a few asks, the
-// first apart. Then the table: tablets that write acts at a steady pace, and how long each waited. Bounded in count and
-// time, to this machine only. `node --import tsx bench/studio.ts FILE`, FILE from bench/grow.ts; `npm run bench --
-// --studio FILE` runs it after the engines.
+// The twenty-year studio with the built app in front: server time of every page and API (medians over a few asks, the
+// first apart), how long exports, imports and planning hold the thread that answers, the table's acts, memory. Bounded,
+// to this machine only. `node --import tsx bench/studio.ts FILE [MINUTES]`, FILE from bench/grow.ts; with MINUTES mixed
+// use goes on for so long and memory is read at its tenths.
 
-import { spawn, type ChildProcess } from 'node:child_process';
-import { copyFileSync, existsSync, mkdtempSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { existsSync } from 'node:fs';
+import { at, get, json, ownApp, pause, send, type OwnApp } from './ownApp';
 
-const PORT = 4177;
-const BASE = `http://127.0.0.1:${PORT}`;
-const COOKIE = 'strickle-tablet=the-tablet-of-the-bench-0123456789abcdef';
-const headers = { cookie: COOKIE, 'content-type': 'application/json' };
 const ASKS = 9;
 const AIM_MS = 150;
-
-const get = (path: string): Promise<Response> => fetch(BASE + path, { headers });
-const send = (method: string, path: string, body: unknown): Promise<Response> =>
-  fetch(BASE + path, { method, headers, body: JSON.stringify(body) });
-const json = async <T>(answer: Promise<Response>): Promise<T> => (await (await answer).json()) as T;
-
-async function started(file: string): Promise<{ readonly child: ChildProcess; readonly ms: number }> {
-  const env = { ...process.env, STRICKLE_DB: file, STRICKLE_CARE: 'off' };
-  const from = performance.now();
-  const child = spawn(process.execPath, ['scripts/run.mjs', 'start', '--port', String(PORT)], {
-    env,
-    stdio: 'ignore',
-    detached: true,
-  });
-  for (let k = 0; k < 2000; k++) {
-    const up = await get('/').then(
-      (r) => r.ok,
-      () => false,
-    );
-    if (up) return { child, ms: performance.now() - from };
-    await new Promise((r) => setTimeout(r, 20));
-  }
-  throw new Error('the server did not start');
-}
+const HELD_AIM_MS = 50;
 
 interface Timed {
   readonly what: string;
@@ -65,20 +36,20 @@ interface Bench {
   readonly planHash: string;
 }
 
-async function opened(clientId: string): Promise<Bench> {
-  const zones = [{ zone: 'underarm', side: 'left' }];
+const UNDERARM = [{ zone: 'underarm', side: 'left' }];
+async function opened(clientId: string, zones: readonly object[] = UNDERARM): Promise<Bench> {
   const { visitId } = await json<{ visitId: string }>(send('POST', '/api/visits', { clientId, zones }));
   return json<Bench>(get(`/api/visits/${visitId}?plan=wait`));
 }
 
 async function pages(): Promise<readonly Timed[]> {
   const bench = await opened('c0');
-  const at = `/visits/${bench.visit.id}`;
+  const here = `/visits/${bench.visit.id}`;
   const [zone] = bench.zones;
   if (!zone) throw new Error('a zone');
   let { version } = bench.visit;
   const chart = async (): Promise<Response> => {
-    const path = `/api${at}/charts/${zone.zone}/${zone.side}`;
+    const path = `/api${here}/charts/${zone.zone}/${zone.side}`;
     const answer = await send('PUT', path, { version, data: zone.data });
     const saved = (await answer.clone().json()) as Bench;
     version = saved.visit.version;
@@ -89,20 +60,17 @@ async function pages(): Promise<readonly Timed[]> {
   return [
     await timed('Today, 24 bookings', () => get('/')),
     await timed('Clients', () => get('/clients')),
-    await timed('search', () => fetch(`${BASE}/api/clients`, { headers: { ...headers, 'x-search': 'ada br' } })),
+    await timed('search', () => get('/api/clients', { 'x-search': 'ada br' })),
     await timed('card, 240 visits', () => get('/clients/c0')),
-    ...(await inTurn(stations.map((s) => () => timed(`${s}, 240 visits`, () => get(`${at}/${s}`))))),
-    await timed('bench, 240 visits', () => get(`/api${at}`)),
+    ...(await inTurn(stations.map((s) => () => timed(`${s}, 240 visits`, () => get(`${here}/${s}`))))),
+    await timed('bench, 240 visits', () => get(`/api${here}`)),
     await timed('PUT chart, 240 visits', chart),
-    await timed('put-off proposal', () => get(`/api${at}/put-off`)),
-    await timed('strips PDF', () => get(`/api${at}/strips`)),
-    await timed('record JSON, 240 visits', () => get('/api/clients/c0/record')),
-    await timed('record PDF, 240 visits', () => get('/api/clients/c0/record?as=pdf')),
+    await timed('put-off proposal', () => get(`/api${here}/put-off`)),
+    await timed('strips PDF', () => get(`/api${here}/strips`)),
     await timed('rules', () => get('/rules')),
     await timed('products', () => get('/products')),
     await timed('prices', () => get('/prices')),
-    await timed('import, preview of one line', () => send('POST', '/api/clients/import', { csv, commit: false })),
-    await timed('export CSV', () => get('/api/clients/export')),
+    await timed('import, look at one line', () => send('POST', '/api/clients/import/look', { csv })),
   ];
 }
 
@@ -112,16 +80,59 @@ async function inTurn<T>(runs: readonly (() => Promise<T>)[]): Promise<readonly 
   return out;
 }
 
+/** What goes out and comes in piece by piece: how long it takes, and how long it holds the thread meanwhile. */
+async function streams(app: OwnApp): Promise<void> {
+  const lines = Array.from({ length: 5000 }, (_, i) => `New Client ${Date.now()} ${i},1990-05-31,0555 ${i}`);
+  const csv = `name,born_on,phone\n${lines.join('\n')}\n`;
+  const whole = async (answer: Promise<Response>): Promise<void> => {
+    const r = await answer;
+    await r.arrayBuffer();
+    if (!r.ok) throw new Error(String(r.status));
+  };
+  const takeIn = async (): Promise<void> => {
+    let p = await json<{ id: string; taken: number; total: number }>(send('POST', '/api/clients/import', { csv }));
+    while (p.taken < p.total) {
+      await pause(100);
+      p = await json(get(`/api/clients/import/${p.id}`));
+    }
+  };
+  const runs: readonly (readonly [string, () => Promise<void>])[] = [
+    ['record JSON, 240 visits', () => whole(get('/api/clients/c0/record'))],
+    ['record PDF, 240 visits', () => whole(get('/api/clients/c0/record?as=pdf'))],
+    ['export CSV, every client', () => whole(get('/api/clients/export'))],
+    ['import, look at 5000 lines', () => whole(send('POST', '/api/clients/import/look', { csv }))],
+    ['import, 5000 lines', takeIn],
+    ['plans of six large visits', planning],
+  ];
+  for (const [what, run] of runs) {
+    const from = performance.now();
+    await app.held();
+    await run();
+    const { p99Ms, maxMs } = await app.held();
+    const mark = p99Ms <= HELD_AIM_MS ? '' : `  OVER ${HELD_AIM_MS}`;
+    const ms = (performance.now() - from).toFixed(0).padStart(6);
+    console.log(
+      `  ${what.padEnd(30)} ${ms} ms  thread held ${p99Ms.toFixed(0)} (99 %), ${maxMs.toFixed(0)} at most${mark}`,
+    );
+  }
+}
+
+async function planning(): Promise<void> {
+  const zones = ['upper-back', 'chest', 'abdomen'].map((zone) => ({ zone, side: 'middle' }));
+  await Promise.all([1, 2, 3, 4, 5, 6].map((k) => opened(`c${700 + k}`, zones)));
+}
+
 interface Pace {
   readonly acts: number;
   readonly p50: number;
   readonly p99: number;
   readonly lost: number;
-  readonly doubled: number;
+  readonly wrong: number;
+  readonly cpuMs: number;
 }
 
-/** Tablets that send one act each at a steady pace, whether or not the last one is answered. */
-async function table(tablets: number, perS: number, forS: number): Promise<Pace> {
+/** Tablets at a steady pace; each sends what waits, one request at a time, as the pages do. */
+async function table(app: OwnApp, tablets: number, perS: number, forS: number): Promise<Pace> {
   const benches: Bench[] = [];
   // a client whose hair is too short has no strips to mark
   for (let c = 100; benches.length < tablets; c++) {
@@ -129,72 +140,92 @@ async function table(tablets: number, perS: number, forS: number): Promise<Pace>
     if (bench.plan.zones[0]?.strips[0]) benches.push(bench);
   }
   const waits: number[] = [];
-  const sent: Promise<void>[] = [];
+  const cpuBefore = app.cpuMs();
   const start = performance.now();
-  for (let k = 0; k < perS * forS; k++) {
-    const due = start + (1000 * k) / perS;
-    await new Promise((r) => setTimeout(r, Math.max(0, due - performance.now())));
-    benches.forEach(({ visit, plan, planHash }, t) => {
-      const strip = plan.zones[0]?.strips[0]?.id;
-      const events = [
-        { id: `b${tablets}-${perS}-${t}-${k}`, atMs: 1_800_000_000_000 + k, kind: 'mark', strip, mark: 'clean' },
-      ];
-      const from = performance.now();
+  const idOf = (t: number, k: number): string => `b${tablets}-${perS}-${t}-${k}`;
+  const acts = perS * forS;
+  const dueMs = (k: number): number => start + (1000 * k) / perS;
+  const tablet = async ({ visit, plan, planHash }: Bench, t: number): Promise<void> => {
+    const strip = plan.zones[0]?.strips[0]?.id;
+    for (let k = 0; k < acts;) {
+      await pause(Math.max(0, dueMs(k) - performance.now()));
+      const due = Array.from({ length: acts - k }, (_, i) => k + i).filter((i) => dueMs(i) <= performance.now());
+      const events = due.map((i) => ({
+        id: idOf(t, i),
+        atMs: 1_800_000_000_000 + i,
+        kind: 'mark',
+        strip,
+        mark: 'clean',
+      }));
       const body = { events, plan: planHash, after: Number.MAX_SAFE_INTEGER };
-      sent.push(
-        send('POST', `/api/visits/${visit.id}/journal`, body).then(async (r) => {
-          await r.arrayBuffer();
-          if (r.ok) waits.push(performance.now() - from);
-        }),
-      );
-    });
-  }
-  await Promise.all(sent);
-  let [lost, doubled] = [0, 0];
+      const answer = await send('POST', `/api/visits/${visit.id}/journal`, body);
+      await answer.arrayBuffer();
+      if (!answer.ok) continue;
+      waits.push(...due.map((i) => performance.now() - dueMs(i)));
+      k += due.length;
+    }
+  };
+  await Promise.all(benches.map((b, t) => tablet(b, t)));
+  const cpuMs = (app.cpuMs() - cpuBefore) / waits.length;
+  let [lost, wrong] = [0, 0];
   for (const [t, { visit }] of benches.entries()) {
     const { entries } = await json<{ entries: { event: { id: string } }[] }>(get(`/api/visits/${visit.id}/journal`));
     const ids = entries.map((e) => e.event.id);
-    doubled += ids.length - new Set(ids).size;
-    lost += Array.from({ length: perS * forS }, (_, k) => `b${tablets}-${perS}-${t}-${k}`).filter(
-      (id) => !ids.includes(id),
-    ).length;
+    const wanted = Array.from({ length: acts }, (_, k) => idOf(t, k));
+    lost += wanted.filter((id) => !ids.includes(id)).length;
+    wrong += ids.length - new Set(ids).size + ids.filter((id, i) => wanted.includes(id) && id !== wanted[i]).length;
   }
   waits.sort((a, b) => a - b);
-  const at = (share: number): number => waits[Math.min(waits.length - 1, Math.floor(share * waits.length))] ?? 0;
-  return { acts: waits.length, p50: at(0.5), p99: at(0.99), lost, doubled };
+  return { acts: waits.length, p50: at(waits, 0.5), p99: at(waits, 0.99), lost, wrong, cpuMs };
 }
 
-export async function benchStudio(grown: string): Promise<void> {
+/** A day's mixture, again and again; memory at its tenths. */
+async function mixedUse(app: OwnApp, minutes: number): Promise<void> {
+  const end = performance.now() + minutes * 60_000;
+  const seen: number[] = [];
+  for (let k = 0; performance.now() < end; k++) {
+    const { visit } = await opened(`c${1000 + (k % 5000)}`);
+    const asked = ['/', '/clients', `/clients/c${k % 9000}`, `/visits/${visit.id}/match`, `/visits/${visit.id}/work`];
+    for (const path of asked) await (await get(path)).arrayBuffer();
+    await (await get(`/api/clients/c${k % 9000}/record`)).arrayBuffer();
+    if (performance.now() > end - minutes * 60_000 + ((seen.length + 1) * minutes * 60_000) / 10) {
+      seen.push(app.residentMb());
+    }
+  }
+  console.log(`  ${minutes} min of mixed use, memory in MB: ${seen.map((mb) => mb.toFixed(0)).join(' ')}`);
+}
+
+export async function benchStudio(grown: string, minutes = 0): Promise<void> {
   if (!existsSync(grown)) {
     throw new Error(`${grown} is not there: node --import tsx --conditions=react-server bench/grow.ts ${grown}`);
   }
-  const file = join(mkdtempSync(join(tmpdir(), 'strickle-bench-')), 'studio.sqlite');
-  copyFileSync(grown, file);
-  const { child, ms } = await started(file);
+  const app = await ownApp(grown);
   try {
-    console.log(
-      `\nThe twenty-year studio\n  start to the first page ${(ms / 1000).toFixed(1)} s, the build's own check included`,
-    );
+    const start = (app.startedMs / 1000).toFixed(1);
+    console.log(`\nThe twenty-year studio\n  start to the first page ${start} s, the build's own check included`);
     for (const t of await pages()) {
       const mark = t.medianMs <= AIM_MS ? '' : `  OVER ${AIM_MS}`;
       console.log(
         `  ${t.what.padEnd(30)} ${t.medianMs.toFixed(0).padStart(6)} ms  first ${t.firstMs.toFixed(0)}${mark}`,
       );
     }
-    for (const [tablets, perS] of [
-      [1, 20],
-      [20, 5],
-      [20, 10],
+    await streams(app);
+    for (const [tablets, perS, forS] of [
+      [1, 20, 10],
+      [20, 5, 20],
+      [20, 10, 60],
     ] as const) {
-      const pace = await table(tablets, perS, 20);
-      console.log(
-        `  ${tablets} tablets × ${perS} acts/s: ${pace.acts} acts, half within ${pace.p50.toFixed(0)} ms, 99 of 100 within ${pace.p99.toFixed(0)} ms, ${pace.lost} lost, ${pace.doubled} doubled`,
-      );
+      const p = await table(app, tablets, perS, forS);
+      const waits = `half within ${p.p50.toFixed(0)} ms, 99 of 100 within ${p.p99.toFixed(0)} ms`;
+      const whole = `${p.lost} lost, ${p.wrong} doubled or out of order, ${p.cpuMs.toFixed(1)} ms of the thread an act`;
+      console.log(`  ${tablets} tablets × ${perS} acts/s for ${forS} s: ${p.acts} acts, ${waits}; ${whole}`);
     }
+    console.log(`  memory ${app.residentMb().toFixed(0)} MB`);
+    if (minutes > 0) await mixedUse(app, minutes);
   } finally {
-    if (child.pid) process.kill(-child.pid, 'SIGTERM');
+    app.stop();
   }
 }
 
-const [own, grown] = process.argv.slice(1);
-if (own?.endsWith('studio.ts') && grown !== undefined) await benchStudio(grown);
+const [own, grown, minutes] = process.argv.slice(1);
+if (own?.endsWith('studio.ts') && grown !== undefined) await benchStudio(grown, Number(minutes ?? 0));

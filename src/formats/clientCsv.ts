@@ -1,7 +1,8 @@
 // Clients as a table: one line a client, the columns of docs/formats.md. Every bad line is named with its reason;
 // whoever imports takes all of them or none.
 
-import { parse } from 'csv-parse/sync';
+import { Readable } from 'node:stream';
+import { parse } from 'csv-parse';
 import { stringify } from 'csv-stringify/sync';
 import { isCivilDate } from '../core/shared';
 
@@ -115,18 +116,37 @@ function readLine(raw: Line, line: number, today: string): CsvLine {
   return { line, name: text('name'), faults, client: faults.length === 0 ? client : null };
 }
 
+/** Gives the thread away now and then; undefined where there is no need. */
+export type Pause = () => Promise<void> | undefined;
+const noPause: Pause = () => undefined;
+
+/** So many bytes are parsed at once: some milliseconds. */
+const PIECE = 4096;
+function* piecesOf(bytes: Buffer): Generator<Buffer> {
+  for (let at = 0; at < bytes.length; at += PIECE) yield bytes.subarray(at, at + PIECE);
+}
+
 /**
  * Reads a table of clients: comma or semicolon, quoted as usual, the first line naming the columns in any order; `name`
  * is needed.
+ * @param pause awaited between lines; lets others have the thread now and then
  */
-export function readClientCsv(text: string, today: string): CsvRead {
+export async function readClientCsv(text: string, today: string, pause: Pause = noPause): Promise<CsvRead> {
   const csv = text.replace(/^\uFEFF/, '');
   const fault = (text: string): CsvRead => ({ faults: [text], lines: [] });
   const first = csv.split(/\r?\n/, 1)[0] ?? '';
   const delimiter = first.split(';').length > first.split(',').length ? ';' : ',';
-  let rows: readonly (readonly string[])[];
+  const rows: (readonly string[])[] = [];
   try {
-    rows = parse(csv, { delimiter, skip_empty_lines: false, relax_column_count: true });
+    const parser = parse({ delimiter, skip_empty_lines: false, relax_column_count: true });
+    // rows of cells: no columns are named to the parser
+    for await (const row of Readable.from(piecesOf(Buffer.from(csv))).compose(parser) as AsyncIterable<
+      readonly string[]
+    >) {
+      rows.push(row);
+      if (rows.length > MOST_LINES + 1) break;
+      await pause();
+    }
   } catch (error) {
     return fault(`This is not a table that can be read: ${error instanceof Error ? error.message : 'unknown reason'}.`);
   }
@@ -147,19 +167,14 @@ export function readClientCsv(text: string, today: string): CsvRead {
     .filter(({ cells }) => cells.some((c) => c.trim() !== ''));
   if (filled.length === 0) return fault('There is no client in it.');
   if (filled.length > MOST_LINES) return fault(`More than ${MOST_LINES} clients at once.`);
-  return {
-    faults: [],
-    lines: filled.map(({ cells, line }) => {
-      const read = readLine(Object.fromEntries(columns.map((c, i) => [c, cells[i] ?? ''])), line, today);
-      return cells.length > columns.length
-        ? {
-            ...read,
-            client: null,
-            faults: [...read.faults, `${cells.length} cells for ${columns.length} columns: is a comma unquoted?`],
-          }
-        : read;
-    }),
-  };
+  const lines: CsvLine[] = [];
+  for (const { cells, line } of filled) {
+    const read = readLine(Object.fromEntries(columns.map((c, i) => [c, cells[i] ?? ''])), line, today);
+    const unquoted = `${cells.length} cells for ${columns.length} columns: is a comma unquoted?`;
+    lines.push(cells.length > columns.length ? { ...read, client: null, faults: [...read.faults, unquoted] } : read);
+    await pause();
+  }
+  return { faults: [], lines };
 }
 
 /** The same columns out; a cell that a spreadsheet would take for a formula is made harmless. */

@@ -320,7 +320,7 @@ describe('requests', () => {
       { code: 'skin.acid', waitDays: 9, reason: '' },
       { code: 'skin.acid', waitDays: 0, reason: '' },
     ],
-    ['import', importRequest, { csv: 'name', commit: false }, { csv: 5, commit: false }],
+    ['import', importRequest, { csv: 'name' }, { csv: 5, commit: false }],
     ['chart file', chartFileRequest, { text: '{}', sheetCm: [9, 13] }, { text: '{}', sheetCm: [9] }],
     [
       'crossing',

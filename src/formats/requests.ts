@@ -315,7 +315,6 @@ export const putOffRequest = Joi.object({
 export const ruleRequest = ruleChangeSchema.required();
 export const importRequest = Joi.object({
   csv: Joi.string().allow('').max(2_000_000).required(),
-  commit: Joi.boolean().required(),
 }).required();
 export const patchTestRequest = Joi.object({
   lay: Joi.object({ product: Joi.string().max(60).required(), place: Joi.string().trim().min(2).max(120).required() }),

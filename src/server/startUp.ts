@@ -15,6 +15,7 @@ import { planThreads } from './planning/threads';
 import { dropRequestsBefore } from './repos/groundRepo';
 import { dropOldPlans } from './repos/planRepo';
 import { readStudio } from './repos/studioRepo';
+import { resumeImports } from './services/clientsCsv';
 import { fillWorked } from './services/fillWorked';
 import { mendTimeZone } from './services/timeZone';
 import { plansAhead } from './services/plansAhead';
@@ -27,6 +28,7 @@ const REQUESTS_KEPT_MS = 60 * DAY_MS;
 const LOOKS_KEPT_MS = 7 * DAY_MS;
 /** The first page comes first. */
 const FIRST_CARE_MS = 20_000;
+const FIRST_IMPORT_MS = 3_000;
 
 /** Runs one of our scripts beside the server; it reads the file by itself and touches no request. */
 function beside(script: string, args: readonly string[], whenBad: string): void {
@@ -64,6 +66,9 @@ export function startUp(): void {
     tell({ kind: 'plan', visitId: owner?.kind === 'visit' ? owner.id : null, hash });
     if (owner?.kind === 'booking') tell({ kind: 'day' });
   });
+  setTimeout(() => {
+    resumeImports(getDb()).catch(() => log.error({}, 'a table of clients was not taken in whole'));
+  }, FIRST_IMPORT_MS).unref();
   if (process.env['STRICKLE_CARE'] === 'off') return;
   setTimeout(() => {
     beside('checkFile.ts', [], 'the data file does not stand a look at every page: restore a backup');

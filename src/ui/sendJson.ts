@@ -48,6 +48,18 @@ export async function sendJson<T>(
   }
 }
 
+/** The same for what is only asked. */
+export async function getJson<T>(url: string): Promise<Sent<T>> {
+  try {
+    const response = await fetch(url);
+    const answer = (await response.json()) as unknown;
+    if (response.ok) return { ok: true, value: answer as T }; // our own route's answer
+    return { ok: false, error: (answer as { error: WireError }).error }; // the shape of src/server/http/answers.ts
+  } catch {
+    return { ok: false, error: AWAY };
+  }
+}
+
 /** Errors that pass by themselves; everything else is an answer. */
 const PASSING = ['away', 'internal', 'busy', 'no-room', 'locked', 'unknown-tablet'];
 export const isPassing = (error: WireError): boolean => PASSING.includes(error.code);

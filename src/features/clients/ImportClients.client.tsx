@@ -1,42 +1,67 @@
 'use client';
 
-import { Button, Modal } from 'antd';
+import { Alert, Button, Modal, Progress } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import type { ImportPreview } from '@/server/services/clientsCsv';
-import { sendJson } from '@/ui/sendJson';
+import type { ImportPreview, ImportProgress } from '@/server/services/clientsCsv';
+import { getJson, sendJson } from '@/ui/sendJson';
 import { plural } from '@/ui/words';
 import styles from './Clients.module.css';
 
-const SHOWN = 200;
+const ASK_EVERY_MS = 250;
+
+/** Asks how far it is until all is taken in; null where the server does not answer any more. */
+async function followed(begun: ImportProgress, say: (p: ImportProgress) => void): Promise<ImportProgress | null> {
+  let at = begun;
+  while (at.taken < at.total) {
+    say(at);
+    await new Promise((r) => setTimeout(r, ASK_EVERY_MS));
+    const asked = await getJson<ImportProgress>(`/api/clients/import/${begun.id}`);
+    if (!asked.ok) return null;
+    at = asked.value;
+  }
+  return at;
+}
 
 /** Clients in from a table: looked at first, every bad line with its reason; then all of them or none. */
 export function ImportClients({ onClose }: { readonly onClose: () => void }) {
   const router = useRouter();
   const [csv, setCsv] = useState('');
   const [preview, setPreview] = useState<ImportPreview | null>(null);
+  const [progress, setProgress] = useState<ImportProgress | null>(null);
   const [fault, setFault] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
-  const look = async (text: string, commit: boolean): Promise<void> => {
+  const look = async (text: string): Promise<void> => {
     setBusy(true);
-    const sent = await sendJson<ImportPreview>('POST', '/api/clients/import', { csv: text, commit });
+    const sent = await sendJson<ImportPreview>('POST', '/api/clients/import/look', { csv: text });
     setBusy(false);
     setFault(sent.ok ? null : sent.error.message);
-    if (sent.ok) setPreview(sent.value);
-    if (sent.ok && commit) {
+    setPreview(sent.ok ? sent.value : null);
+  };
+  const takeIn = async (): Promise<void> => {
+    setBusy(true);
+    const begun = await sendJson<ImportProgress>('POST', '/api/clients/import', { csv });
+    const done = begun.ok ? await followed(begun.value, setProgress) : null;
+    setBusy(false);
+    setProgress(null);
+    if (begun.ok && done) {
       router.refresh();
       onClose();
+      return;
     }
+    setFault(
+      begun.ok
+        ? 'The server is away. The table is written down there: it is taken in to the end.'
+        : begun.error.message,
+    );
   };
   const read = (file: File | undefined): void => {
-    if (file) {
-      void file.text().then((text) => {
-        setCsv(text);
-        return look(text, false);
-      });
-    }
+    if (!file) return;
+    void file.text().then((text) => {
+      setCsv(text);
+      return look(text);
+    });
   };
-  const bad = preview?.lines.filter((l) => l.faults.length > 0) ?? [];
   const ready = preview !== null && preview.faults.length === 0 && preview.bad === 0 && preview.good > 0;
   return (
     <Modal
@@ -49,7 +74,7 @@ export function ImportClients({ onClose }: { readonly onClose: () => void }) {
         <Button key="no" onClick={onClose}>
           Leave it
         </Button>,
-        <Button key="yes" type="primary" disabled={!ready} loading={busy} onClick={() => void look(csv, true)}>
+        <Button key="yes" type="primary" disabled={!ready} loading={busy} onClick={() => void takeIn()}>
           {ready ? `Take in ${plural(preview.good, 'client')}` : 'Take them in'}
         </Button>,
       ]}
@@ -65,15 +90,9 @@ export function ImportClients({ onClose }: { readonly onClose: () => void }) {
           File
           <input type="file" accept=".csv,text/csv,text/plain" onChange={(e) => read(e.target.files?.[0])} />
         </label>
-        {fault ? (
-          <p role="alert" className={styles.fault}>
-            {fault}
-          </p>
-        ) : null}
+        {fault ? <Alert type="error" role="alert" title={fault} /> : null}
         {preview?.faults.map((f) => (
-          <p key={f} role="alert" className={styles.fault}>
-            {f} None was imported.
-          </p>
+          <Alert key={f} type="error" role="alert" title={`${f} None was imported.`} />
         ))}
         {preview && preview.faults.length === 0 ? (
           <p role="status">
@@ -81,20 +100,33 @@ export function ImportClients({ onClose }: { readonly onClose: () => void }) {
             {preview.bad > 0 ? ' Mend the file and choose it again: all lines are taken in, or none.' : ''}
           </p>
         ) : null}
-        {bad.length > 0 ? (
-          <ul className={styles.bad} aria-label="Bad lines">
-            {bad.slice(0, SHOWN).map((l) => (
-              <li key={l.line}>
-                <strong>
-                  Line {l.line}
-                  {l.name ? `, ${l.name}` : ''}
-                </strong>{' '}
-                {l.faults.join(' ')}
-              </li>
-            ))}
-          </ul>
+        {progress ? (
+          <Progress
+            percent={Math.floor((100 * progress.taken) / progress.total)}
+            format={() => `${progress.taken} of ${progress.total}`}
+          />
         ) : null}
+        <BadLines preview={preview} />
       </div>
     </Modal>
+  );
+}
+
+function BadLines({ preview }: { readonly preview: ImportPreview | null }) {
+  if (!preview || preview.lines.length === 0) return null;
+  const more = preview.bad - preview.lines.length;
+  return (
+    <ul className={styles.bad} aria-label="Bad lines">
+      {preview.lines.map((l) => (
+        <li key={l.line}>
+          <strong>
+            Line {l.line}
+            {l.name ? `, ${l.name}` : ''}
+          </strong>{' '}
+          {l.faults.join(' ')}
+        </li>
+      ))}
+      {more > 0 ? <li>and {plural(more, 'line')} more.</li> : null}
+    </ul>
   );
 }

@@ -22,6 +22,7 @@ export const journalRoute = route<{ id: string }>({
     write<AppendJournal, JournalNews>(request, {
       db: getDb(),
       schema: journalRequest,
+      isFrequent: true,
       run: (body) => appendJournal(getDb(), id, body, nowMs()),
       tells: ({ entries }) => entries.slice(-1).map(({ seq }) => ({ kind: 'journal', visitId: id, at: seq })),
     }),

@@ -8,6 +8,7 @@ import { ok } from '../../core/shared';
 import { parseWith } from '../../formats/visitCaseSchema';
 import { nowMs } from '../clock';
 import { atomically } from '../db/atomically';
+import { together } from '../db/together';
 import type { Db } from '../db/openDatabase';
 import type { ServiceResult } from '../errors';
 import { tell, type StudioEvent } from '../events';
@@ -47,29 +48,33 @@ async function readBody<B>(request: Request, schema: Joi.Schema): Promise<{ body
     : errorResponse(422, 'invalid', 'Some fields are not right. Nothing was changed.', parsed.faults);
 }
 
-export interface Write<B, W, A = W> {
+export interface Write<B, W, A = W, P = undefined> {
   readonly db: Db;
   readonly schema: Joi.Schema;
+  /** What is looked up beforehand, in slices beside other requests; nothing is written in it. */
+  readonly prepare?: (body: B) => Promise<P>;
   /** The use case; what it gives is remembered, so it is small. */
-  readonly run: (body: B) => ServiceResult<W>;
+  readonly run: (body: B, prepared: P) => ServiceResult<W>;
   /** What is answered once it is done, now or on an earlier sending; absent = what the use case gave. */
   readonly answer?: (written: W, body: B) => ServiceResult<A>;
   readonly okStatus?: number;
   /** False where nothing is written, as in a preview: then there is nothing to remember. */
   readonly remembers?: (body: B) => boolean;
+  /** True for what comes many times a second: it shares its commit with others. */
+  readonly isFrequent?: boolean;
   /** What every open page hears of it. */
   readonly tells?: (written: W) => readonly StudioEvent[];
 }
 
-/** Runs the use case, or recalls what it gave when the same act was sent before. */
+/** The use case, or what it gave when the same act was sent before; to be run in one transaction. */
 function once<W>(
   db: Db,
   { id, what, text }: { readonly id: string | null; readonly what: string; readonly text: string },
   run: () => ServiceResult<W>,
-): ServiceResult<W> {
-  if (id === null) return atomically(db, run);
+): () => ServiceResult<W> {
+  if (id === null) return run;
   const bodyHash = createHash('sha256').update(text).digest('hex');
-  return atomically(db, () => {
+  return () => {
     const before = readRequest(db, id);
     if (before && (before.what !== what || before.bodyHash !== bodyHash)) {
       return {
@@ -82,19 +87,21 @@ function once<W>(
     const done = run();
     if (done.ok) insertRequest(db, { id, what, bodyHash, answer: { gave: done.value }, atMs: nowMs() });
     return done;
-  });
+  };
 }
 
 /** Reads, checks and does what a JSON request asks for. */
-export async function write<B, W, A = W>(request: Request, use: Write<B, W, A>): Promise<Response> {
+export async function write<B, W, A = W, P = undefined>(request: Request, use: Write<B, W, A, P>): Promise<Response> {
   const read = await readBody<B>(request, use.schema);
   if (read instanceof Response) return read;
   const id = request.headers.get(REQUEST_ID);
   if (id !== null && !ID.test(id)) return errorResponse(400, 'bad-id', 'The id of the request is not an id.');
   const what = `${request.method} ${new URL(request.url).pathname}`;
-  return answered(() => {
+  return answered(async () => {
+    const prepared = (await use.prepare?.(read.body)) as P; // undefined where nothing is prepared
     const kept = use.remembers?.(read.body) === false ? null : id;
-    const done = once(use.db, { id: kept, what, text: read.text }, () => use.run(read.body));
+    const act = once(use.db, { id: kept, what, text: read.text }, () => use.run(read.body, prepared));
+    const done = use.isFrequent ? await together(use.db, act) : atomically(use.db, act);
     if (!done.ok) return toResponse(done);
     use.tells?.(done.value).forEach(tell);
     const answer = use.answer ? use.answer(done.value, read.body) : done;

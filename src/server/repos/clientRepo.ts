@@ -128,24 +128,16 @@ export const clientsAfter = (
     .all()
     .map(listed);
 
-/** More names than this are compared with all that are there. */
-const MOST_NAMES = 400;
-
-/** Cards with one of these names, whatever their case; for very many names, all cards. */
-export function namesakes(
-  db: DbOrTx,
-  names: readonly string[],
-): { readonly name: string; readonly bornOn: string | null }[] {
-  const columns = { name: clients.name, bornOn: clients.bornOn };
-  if (names.length > MOST_NAMES) return db.select(columns).from(clients).all();
-  return names.flatMap((name) =>
-    db
-      .select(columns)
-      .from(clients)
-      .where(sql`${clients.name} = ${name} collate nocase`)
-      .all(),
-  );
-}
+const byName = prepared((db) =>
+  db
+    .select({ name: clients.name, bornOn: clients.bornOn })
+    .from(clients)
+    .where(sql`${clients.name} = ${sql.placeholder('name')} collate nocase`)
+    .prepare(),
+);
+/** Cards with this name, whatever its case. */
+export const namesakes = (db: DbOrTx, name: string): { readonly name: string; readonly bornOn: string | null }[] =>
+  byName(db).all({ name });
 
 export type ClientEditRow = typeof clientEdits.$inferSelect;
 export const insertEdit = (db: DbOrTx, row: typeof clientEdits.$inferInsert): void => {

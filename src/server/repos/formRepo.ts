@@ -1,5 +1,6 @@
-import { and, desc, eq } from 'drizzle-orm';
+import { and, desc, eq, sql } from 'drizzle-orm';
 import type { DbOrTx } from '../db/openDatabase';
+import { prepared } from '../db/prepared';
 import { consents, forms, messages } from '../db/schema';
 
 export type FormRow = typeof forms.$inferSelect;
@@ -12,16 +13,15 @@ export const insertForm = (db: DbOrTx, row: typeof forms.$inferInsert): void => 
   db.insert(forms).values(row).run();
 };
 /** Forms of a visit, latest first. */
-export const formsOf = (db: DbOrTx, visitId: string): FormRow[] =>
-  db.select().from(forms).where(eq(forms.visitId, visitId)).orderBy(desc(forms.createdAtMs)).all();
-
-/** Forms of a client's visits, latest first, by visit. */
-export function formsOfClient(db: DbOrTx, clientId: string): ReadonlyMap<string, readonly FormRow[]> {
-  const rows = db.select().from(forms).where(eq(forms.clientId, clientId)).orderBy(desc(forms.createdAtMs)).all();
-  const found = new Map<string, FormRow[]>();
-  for (const row of rows) found.set(row.visitId, [...(found.get(row.visitId) ?? []), row]);
-  return found;
-}
+export const formsOf = (db: DbOrTx, visitId: string): FormRow[] => formsByVisit(db).all({ visitId });
+const formsByVisit = prepared((db) =>
+  db
+    .select()
+    .from(forms)
+    .where(eq(forms.visitId, sql.placeholder('visitId')))
+    .orderBy(desc(forms.createdAtMs))
+    .prepare(),
+);
 
 /** Writes a form if the version still stands; false where another write came first. */
 export function updateForm(db: DbOrTx, id: string, version: number, row: Partial<typeof forms.$inferInsert>): boolean {

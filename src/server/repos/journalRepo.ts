@@ -34,6 +34,16 @@ export const entriesOf = (db: DbOrTx, visitId: string, after = 0): JournalEntry[
     .all({ visitId, after })
     .map((r) => ({ seq: r.seq, event: eventOf(r) }));
 export const journalOf = (db: DbOrTx, visitId: string): TableEvent[] => entriesOf(db, visitId).map((e) => e.event);
+
+const latestSeq = prepared((db) =>
+  db
+    .select({ seq: sql<number | null>`max(${tableJournal.seq})` })
+    .from(tableJournal)
+    .where(eq(tableJournal.visitId, sql.placeholder('visitId')))
+    .prepare(),
+);
+/** Place of a visit's last act; 0 = none. */
+export const lastSeq = (db: DbOrTx, visitId: string): number => latestSeq(db).get({ visitId })?.seq ?? 0;
 const value = sql.placeholder;
 const insertEvent = prepared((db) =>
   db

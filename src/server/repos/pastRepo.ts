@@ -2,21 +2,10 @@
 
 import { and, asc, desc, eq, gte, isNull, lt, sql } from 'drizzle-orm';
 import type { Side, ZoneId } from '../../core/anatomy';
-import type { TableEvent } from '../../core/hands';
 import type { DbOrTx } from '../db/openDatabase';
 import { prepared } from '../db/prepared';
-import {
-  careTold,
-  charts,
-  readings,
-  tableJournal,
-  visits,
-  type ChartData,
-  type Reading,
-  type ZoneRef,
-} from '../db/schema';
+import { careTold, charts, readings, visits, type ChartData, type Reading, type ZoneRef } from '../db/schema';
 
-import { eventOf } from './journalRepo';
 import type { ChartRow, ReadingRow } from './visitRepo';
 
 /** What was charted of one zone at one visit that was done. */
@@ -129,51 +118,17 @@ export function readingsOfClient(db: DbOrTx, clientId: string, from = ''): Reado
     (r) => r.row,
   );
 }
-export function fullChartsOfClient(db: DbOrTx, clientId: string): ReadonlyMap<string, readonly ChartRow[]> {
-  const rows = db
-    .select({ row: charts })
-    .from(charts)
-    .innerJoin(visits, eq(visits.id, charts.visitId))
-    .where(eq(visits.clientId, clientId))
-    .orderBy(asc(charts.place))
-    .all();
-  return groupedBy(
-    rows,
-    (r) => r.row.visitId,
-    (r) => r.row,
-  );
-}
-export function journalsOfClient(db: DbOrTx, clientId: string): ReadonlyMap<string, readonly TableEvent[]> {
-  const rows = db
-    .select({ row: tableJournal })
-    .from(tableJournal)
-    .innerJoin(visits, eq(visits.id, tableJournal.visitId))
-    .where(eq(visits.clientId, clientId))
-    .orderBy(asc(tableJournal.seq))
-    .all();
-  return groupedBy(
-    rows,
-    (r) => r.row.visitId,
-    (r) => eventOf(r.row),
-  );
-}
-export function careOfClient(
-  db: DbOrTx,
-  clientId: string,
-): ReadonlyMap<string, readonly { readonly whenTold: string; readonly text: string }[]> {
-  const rows = db
-    .select({ visitId: careTold.visitId, whenTold: careTold.whenTold, text: careTold.text })
+const careByVisit = prepared((db) =>
+  db
+    .select({ whenTold: careTold.whenTold, text: careTold.text })
     .from(careTold)
-    .innerJoin(visits, eq(visits.id, careTold.visitId))
-    .where(eq(visits.clientId, clientId))
+    .where(eq(careTold.visitId, value('visitId')))
     .orderBy(asc(careTold.place))
-    .all();
-  return groupedBy(
-    rows,
-    (r) => r.visitId,
-    ({ whenTold, text }) => ({ whenTold, text }),
-  );
-}
+    .prepare(),
+);
+/** The care told at a visit. */
+export const careOf = (db: DbOrTx, visitId: string): { readonly whenTold: string; readonly text: string }[] =>
+  careByVisit(db).all({ visitId });
 function groupedBy<R, V>(rows: readonly R[], key: (r: R) => string, value: (r: R) => V): Map<string, V[]> {
   const groups = new Map<string, V[]>();
   for (const r of rows) {

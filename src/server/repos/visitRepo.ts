@@ -3,7 +3,7 @@ import type { Side, ZoneId } from '../../core/anatomy';
 import type { DbOrTx } from '../db/openDatabase';
 import { prepared } from '../db/prepared';
 import { careTold, charts, readings, visits, type Reading, type ZoneRef } from '../db/schema';
-import { readable } from '../db/json';
+import { DamagedValue, readable } from '../db/json';
 import { upConsult } from '../db/upSteps';
 
 export type VisitRow = typeof visits.$inferSelect;
@@ -83,16 +83,27 @@ export const visitsNotDone = (db: DbOrTx, clientId: string): VisitRow[] =>
       .orderBy(desc(visits.onDate), desc(visits.createdAtMs))
       .all(),
   );
+export type VisitHead = Pick<VisitRow, 'id' | 'onDate' | 'status' | 'endedAs' | 'personId'>;
 /** Every visit of a client, latest first: done, put off, declined and open. */
-export const allVisits = (db: DbOrTx, clientId: string): VisitRow[] =>
-  readableVisits(
-    db
-      .select()
-      .from(visits)
-      .where(eq(visits.clientId, clientId))
-      .orderBy(desc(visits.onDate), desc(visits.createdAtMs))
-      .all(),
-  );
+export const visitHeads = (db: DbOrTx, clientId: string): VisitHead[] =>
+  db
+    .select({
+      id: visits.id,
+      onDate: visits.onDate,
+      status: visits.status,
+      endedAs: visits.endedAs,
+      personId: visits.personId,
+    })
+    .from(visits)
+    .where(eq(visits.clientId, clientId))
+    .orderBy(desc(visits.onDate), desc(visits.createdAtMs))
+    .all();
+/** The consultation of a visit. Throws `DamagedValue` where it cannot be read. */
+export function readConsult(db: DbOrTx, id: string): VisitRow['consult'] {
+  const row = readVisit(db, id);
+  if (!row) throw new DamagedValue('the visit is gone');
+  return { ...row.consult };
+}
 /** How many visits of a client cannot be read. */
 export const damagedVisits = (db: DbOrTx, clientId: string): number =>
   db

@@ -39,6 +39,16 @@ export const workedOfClient = (db: DbOrTx, clientId: string): WorkedRow[] =>
   workedBy(db)
     .all({ clientId })
     .map((r) => r.row);
+/** Of one visit, its zones in their order. */
+export const workedAt = (db: DbOrTx, visitId: string): WorkedRow[] => workedByVisit(db).all({ visitId });
+const workedByVisit = prepared((db) =>
+  db
+    .select()
+    .from(worked)
+    .where(and(eq(worked.visitId, sql.placeholder('visitId')), ne(worked.product, '')))
+    .orderBy(asc(worked.place))
+    .prepare(),
+);
 const ofClientDone = () =>
   and(eq(visits.clientId, sql.placeholder('clientId')), eq(visits.status, 'closed'), isNull(visits.endedAs));
 const workedBy = prepared((db) =>

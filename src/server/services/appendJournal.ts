@@ -11,10 +11,11 @@ import { atomically } from '../db/atomically';
 import type { Db } from '../db/openDatabase';
 import { notFound, refused, type ServiceResult } from '../errors';
 import { shelvedPlan } from '../planning/planner';
-import { appendEvents, entriesOf, journalOf, visitOfEvent, type JournalEntry } from '../repos/journalRepo';
+import { appendEvents, entriesOf, visitOfEvent, type JournalEntry } from '../repos/journalRepo';
 import { readVisit, setPlanHash, type VisitRow } from '../repos/visitRepo';
 import { loadBench, partsOf } from './bench';
 import { judgedNow } from './consultRules';
+import { journalAtHand } from './journalAtHand';
 import { caseOf } from './planCase';
 
 export interface AppendJournal {
@@ -80,8 +81,7 @@ export function appendJournal(
   return atomically(db, () => {
     const visit = readVisit(db, visitId);
     if (!visit) return notFound('visit');
-    const before = journalOf(db, visitId);
-    const known = new Map(before.map((e) => [e.id, e]));
+    const { events: before, byId: known } = journalAtHand(db, visitId);
     const wrong = events.findIndex((e, i) => {
       const written = known.get(e.id) ?? events.slice(0, i).find((o) => o.id === e.id);
       return written && !sameEvent(written, e);
@@ -92,8 +92,9 @@ export function appendJournal(
     if (elsewhere) return refused('This act belongs to another visit.', `events[${events.indexOf(elsewhere)}].id`);
     if (fresh.length === 0) return ok({ entries: entriesOf(db, visitId, after) });
     if (visit.status === 'closed') return refused('The visit is closed; its record stands as it is.', 'visit');
+    const begins = beginsWith(before, fresh);
     let hash = hasBegun(before) ? visit.planHash : (seen ?? null);
-    if (beginsWith(before, fresh)) {
+    if (begins) {
       const fault = waxFault(db, visit, nowMs);
       if (fault !== null) return refused(fault, 'visit');
       hash = planToFix(db, visit, seen);
@@ -107,7 +108,7 @@ export function appendJournal(
       return refused(fault.message, `events[${events.indexOf(fresh[fault.index] as TableEvent)}]`);
     }
     appendEvents(db, visitId, fresh);
-    if (beginsWith(before, fresh)) setPlanHash(db, visitId, hash);
+    if (begins) setPlanHash(db, visitId, hash);
     return ok({ entries: entriesOf(db, visitId, after) });
   });
 }

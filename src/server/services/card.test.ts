@@ -1,5 +1,6 @@
 // The client's card: its history, search, patch tests, and how it goes out and comes in.
 
+import { sql } from 'drizzle-orm';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { answered, code, drawn, pathOf, signing, value } from '../../demo/formForTests';
 import { demoStudio } from '../../demo/studioForTests';
@@ -8,11 +9,12 @@ import { readClient } from '../repos/clientRepo';
 import { closedVisits } from '../repos/visitRepo';
 import { loadBench, type Bench } from './bench';
 import { handOver, signForm } from './clientForm';
-import { clientRecord } from './clientRecord';
+import { clientRecord, recordJson, type RecordHead, type RecordVisit } from './clientRecord';
 import { archiveClient, changeClient, loadClientCard, searchClients } from './clients';
-import { exportClients, importClients } from './clientsCsv';
+import { exportClients, importProgress, readImport, resumeImports, startImport, takeIn } from './clientsCsv';
 import { openVisit } from './openVisit';
 import { patchTest } from './patchTests';
+import { recordBlocks } from './recordBlocks';
 import { recordPdf } from './recordPdf';
 
 const NOW = Date.UTC(2027, 4, 8, 8, 0);
@@ -110,28 +112,51 @@ describe('the card', () => {
     const { formId } = value(handOver(open.db, id, { personId: 'ines', newPin: '2468' }, NOW));
     value(signForm(open.db, formId, signing(1, answered()), NOW));
     const record = value(clientRecord(open.db, 'ottilie', NOW));
-    const again = JSON.parse(JSON.stringify(record)) as typeof record;
+    const again = JSON.parse([...recordJson(record)].join('')) as RecordHead & { visits: RecordVisit[] };
     expect(again.visits).toHaveLength(closedVisits(open.db, 'ottilie').length + 1);
+    expect(again.visits.filter((v) => v.charts.length > 0 && v.readings.length > 0).length).toBeGreaterThan(2);
     expect(again.consents[0]?.signature).toEqual(drawn);
-    const pdf = await recordPdf(record);
+    const pdf = Buffer.from(await new Response(recordPdf(record)).arrayBuffer());
     expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
     expect(pdf.subarray(-8).toString()).toContain('%%EOF');
     expect(code(clientRecord(open.db, 'nobody', NOW))).toBe('not-found');
   });
-  it('comes in from a table all together or not at all, and goes out in the same columns', () => {
+  it('is handed out with a word where one visit cannot be read, the others whole', () => {
+    const [first] = closedVisits(open.db, 'ottilie');
+    open.db.run(sql`update readings set data = '{"v":1,' where visit_id = ${first?.id ?? ''}`);
+    const visits = [...value(clientRecord(open.db, 'ottilie', NOW)).visits];
+    expect(visits.filter((v) => 'damaged' in v).map((v) => v.id)).toEqual([first?.id]);
+    const words = [...recordBlocks(value(clientRecord(open.db, 'ottilie', NOW)))].flatMap((b) =>
+      'text' in b ? [b.text] : [],
+    );
+    expect(words.filter((w) => w.includes('damaged'))).toHaveLength(1);
+  });
+  it('comes in from a table all together or not at all, and goes out in the same columns', async () => {
     const bad =
       'name,born_on\nNell Ashgrove,1990-01-01\n,1991-01-01\nOtto Vane,1988-04-05\nOtto Vane,1988-04-05\nOttilie Brandvik,' +
       (readClient(open.db, 'ottilie')?.bornOn ?? '') +
       '\n';
-    const preview = value(importClients(open.db, { csv: bad, commit: false }, NOW));
-    expect(preview).toMatchObject({ good: 2, bad: 3, imported: 0 });
-    expect(preview.lines.filter((l) => l.faults.length > 0).map((l) => l.line)).toEqual([3, 5, 6]);
-    expect(code(importClients(open.db, { csv: bad, commit: true }, NOW))).toBe('refused');
+    const ready = await readImport(open.db, bad, NOW);
+    expect(ready.preview).toMatchObject({ good: 2, bad: 3 });
+    expect(ready.preview.lines.map((l) => l.line)).toEqual([3, 5, 6]);
+    expect(code(startImport(open.db, ready, NOW))).toBe('refused');
     expect(searchClients(open.db, 'ashgrove', NOW)).toEqual([]);
-    expect(
-      value(importClients(open.db, { csv: 'name,sensitivity\nNell Ashgrove,4\n', commit: true }, NOW)).imported,
-    ).toBe(1);
+    const good = await readImport(open.db, 'name,sensitivity\nNell Ashgrove,4\n', NOW);
+    const begun = value(startImport(open.db, good, NOW));
+    await takeIn(open.db, begun.id);
+    expect(value(importProgress(open.db, begun.id))).toMatchObject({ taken: 1, total: 1 });
     expect(searchClients(open.db, 'ashgrove', NOW)[0]?.alerts).toContain('Very reactive skin.');
     expect([...exportClients(open.db)].join('')).toMatch(/^name,known_by[\s\S]*Nell Ashgrove,,,,,4,normal,no/);
+  });
+  it('comes in to the end where the server stopped in between, once however often it is begun', async () => {
+    const names = Array.from({ length: 205 }, (_, i) => `Stopped ${i}`);
+    const ready = await readImport(open.db, `name\n${names.join('\n')}\n`, NOW);
+    const { id } = value(startImport(open.db, ready, NOW));
+    expect(pathOf(startImport(open.db, ready, NOW))).toBe('csv');
+    // the first part was taken in when the server stopped
+    await Promise.all([takeIn(open.db, id), takeIn(open.db, id), resumeImports(open.db)]);
+    const there = open.db.all<{ name: string }>(sql`select name from clients where name like 'Stopped %'`);
+    expect(there.map((c) => c.name).sort()).toEqual([...names].sort());
+    expect(open.db.all(sql`select 1 from imports where csv <> ''`)).toEqual([]);
   });
 });

@@ -5,8 +5,8 @@ import { howMuchInWords } from '../../core/agreement';
 import { ZONES, type ZoneId } from '../../core/anatomy';
 import { FACT_WORDS, type FoundFact } from '../../core/screening';
 import { civilDateAt } from '../clock';
-import type { CardFact, ChartData, Consult, Reading, Signature } from '../db/schema';
-import type { ClientRecord } from './clientRecord';
+import type { CardFact, Signature } from '../db/schema';
+import type { ClientRecord, DamagedVisit, RecordHead, RecordVisit } from './clientRecord';
 
 export type RecordBlock =
   | { readonly kind: 'title' | 'heading' | 'visit' | 'line' | 'quiet'; readonly text: string }
@@ -25,22 +25,6 @@ const factWords = (f: FoundFact | CardFact): string =>
 const placeWords = (zone: string, side: string): string =>
   `${ZONES[zone as ZoneId].name}${side === 'middle' ? '' : `, ${side}`}`; // zones are checked on the way in
 
-interface RecordVisit {
-  readonly onDate: string;
-  readonly by: string;
-  readonly endedAs: string | null;
-  readonly status: string;
-  readonly consult: Consult;
-  readonly charts: readonly { readonly zone: string; readonly side: string; readonly data: ChartData }[];
-  readonly readings: readonly { readonly zone: string; readonly side: string; readonly data: Reading }[];
-  readonly worked: readonly {
-    readonly zone: string;
-    readonly side: string;
-    readonly choice: { readonly product: string; readonly way: string } | null;
-    readonly targetC: number | null;
-  }[];
-}
-
 function visitLines(v: RecordVisit): readonly string[] {
   const { consult } = v;
   return [
@@ -57,13 +41,10 @@ function visitLines(v: RecordVisit): readonly string[] {
       (c) =>
         `${placeWords(c.zone, c.side)}: ${c.data.hair.lengthMm} mm, coarseness ${c.data.hair.coarseness}, density ${c.data.hair.density}; ${c.data.marks.length} marks.`,
     ),
-    ...v.worked.flatMap((w) =>
-      w.choice
-        ? [
-            `${placeWords(w.zone, w.side)}: ${w.choice.product.replaceAll('-', ' ')}, ${w.choice.way}${w.targetC === null ? '' : `, planned at about ${Math.round(w.targetC)} °C`}.`,
-          ]
-        : [],
-    ),
+    ...v.worked.map((w) => {
+      const heat = w.targetC === null ? '' : `, planned at about ${Math.round(w.targetC)} °C`;
+      return `${placeWords(w.zone, w.side)}: ${w.choice.product.replaceAll('-', ' ')}, ${w.choice.way}${heat}.`;
+    }),
     ...v.readings.map((r) =>
       `${placeWords(r.zone, r.side)}: ${r.data.removedPct} % removed, skin ${r.data.skin}, ${r.data.tweezed} tweezed. ${r.data.note}`.trim(),
     ),
@@ -74,7 +55,7 @@ const line = (text: string): RecordBlock => ({ kind: 'line', text });
 const quiet = (text: string): RecordBlock => ({ kind: 'quiet', text });
 const heading = (text: string): RecordBlock => ({ kind: 'heading', text });
 
-function cardBlocks({ client: { note, profile } }: ClientRecord): readonly RecordBlock[] {
+function cardBlocks({ client: { note, profile } }: RecordHead): readonly RecordBlock[] {
   const prone = profile.ingrownProne ? ', prone to ingrown hair' : '';
   return [
     heading('Card'),
@@ -92,7 +73,7 @@ function cardBlocks({ client: { note, profile } }: ClientRecord): readonly Recor
   ];
 }
 
-function consentBlocks({ client, consents, timeZone }: ClientRecord): readonly RecordBlock[] {
+function consentBlocks({ client, consents, timeZone }: RecordHead): readonly RecordBlock[] {
   const { consentOn } = client.profile;
   const none = consentOn ? `Noted on the card on ${consentOn}; no signature on file.` : 'None.';
   return [
@@ -108,24 +89,28 @@ function consentBlocks({ client, consents, timeZone }: ClientRecord): readonly R
   ];
 }
 
-function visitBlocks({ visits }: ClientRecord): readonly RecordBlock[] {
-  if (visits.length === 0) return [heading('Visits'), line('None yet.')];
-  return [
-    heading('Visits'),
-    ...visits.flatMap((visit): readonly RecordBlock[] => {
-      const v = visit as unknown as RecordVisit; // clientRecord writes these fields
-      const end = v.endedAs ?? (v.status === 'open' ? 'open' : '');
-      return [
-        { kind: 'visit', text: `${v.onDate}, ${v.by}${end === '' ? '' : `: ${end}`}` },
-        ...visitLines(v).map(line),
-      ];
-    }),
-  ];
+function visitBlocks(v: RecordVisit | DamagedVisit): readonly RecordBlock[] {
+  const title = (more: string): RecordBlock => ({ kind: 'visit', text: `${v.onDate}, ${v.by}${more}` });
+  if ('damaged' in v) return [title(''), line('This visit is damaged in the data file: a backup has it whole.')];
+  const end = v.endedAs ?? (v.status === 'open' ? 'open' : '');
+  return [title(end === '' ? '' : `: ${end}`), ...visitLines(v).map(line)];
 }
 
-/** The whole record in order. */
-export function recordBlocks(record: ClientRecord): readonly RecordBlock[] {
-  const { client, messages, edits, timeZone } = record;
+/** The whole record in order, a visit at a time. */
+export function* recordBlocks({ head, visits }: ClientRecord): Generator<RecordBlock> {
+  yield* headBlocks(head);
+  yield heading('Visits');
+  let isEmpty = true;
+  for (const v of visits) {
+    yield* visitBlocks(v);
+    isEmpty = false;
+  }
+  if (isEmpty) yield line('None yet.');
+  yield* tailBlocks(head);
+}
+
+function headBlocks(record: RecordHead): readonly RecordBlock[] {
+  const { client, timeZone } = record;
   const day = (atMs: number): string => civilDateAt(atMs, timeZone);
   const born = client.bornOn ? `born ${client.bornOn}` : '';
   return [
@@ -134,7 +119,12 @@ export function recordBlocks(record: ClientRecord): readonly RecordBlock[] {
     quiet(`${record.studio}, record as of ${day(Date.parse(record.exportedAt))}. Confidential.`),
     ...cardBlocks(record),
     ...consentBlocks(record),
-    ...visitBlocks(record),
+  ];
+}
+
+function tailBlocks({ messages, edits, timeZone }: RecordHead): readonly RecordBlock[] {
+  const day = (atMs: number): string => civilDateAt(atMs, timeZone);
+  return [
     ...(messages.length > 0 ? [heading('Words sent or given')] : []),
     ...messages.flatMap((m) => [line(`${day(m.createdAtMs)}, ${m.kind}:`), quiet(m.words)]),
     ...(edits.length > 0 ? [heading('Changes of the card')] : []),

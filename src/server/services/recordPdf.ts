@@ -3,8 +3,10 @@
 
 import 'server-only';
 import { join } from 'node:path';
+import { Readable } from 'node:stream';
 import PDFDocument from 'pdfkit';
 import type { Signature } from '../db/schema';
+import { sharedThread } from '../giveWay';
 import type { ClientRecord } from './clientRecord';
 import { recordBlocks, type RecordBlock } from './recordBlocks';
 
@@ -75,18 +77,20 @@ class Page {
   }
 }
 
-/** The record as a PDF; resolves with its bytes. */
-export function recordPdf(record: ClientRecord): Promise<Buffer> {
+async function setAll(page: Page, blocks: Iterable<RecordBlock>): Promise<void> {
+  const pause = sharedThread();
+  for (const block of blocks) {
+    page.set(block);
+    await pause();
+  }
+  page.doc.end();
+}
+
+/** The record as a PDF, sent as it is set. */
+export function recordPdf(record: ClientRecord): ReadableStream<Uint8Array> {
   const page = new Page();
   const { doc } = page;
-  const done = new Promise<Buffer>((resolve, reject) => {
-    const parts: Buffer[] = [];
-    doc
-      .on('data', (part: Buffer) => parts.push(part))
-      .on('end', () => resolve(Buffer.concat(parts)))
-      .on('error', reject);
-  });
-  for (const block of recordBlocks(record)) page.set(block);
-  doc.end();
-  return done;
+  setAll(page, recordBlocks(record)).catch((error: unknown) => doc.destroy(error instanceof Error ? error : undefined));
+  // pdfkit's document is a Node stream of buffers
+  return Readable.toWeb(Readable.from(doc)) as ReadableStream<Uint8Array>;
 }

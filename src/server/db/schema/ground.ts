@@ -17,6 +17,18 @@ export const tablets = sqliteTable('tablets', {
   pinWaitUntilMs: integer('pin_wait_until_ms').notNull().default(0),
 });
 
+/** Tables of clients that are taken in some cards a time: what is written here is taken in to the end. */
+export const imports = sqliteTable('imports', {
+  id: text('id').primaryKey(),
+  /** Empty once all is taken. */
+  csv: text('csv').notNull(),
+  /** Civil date on which it was read. */
+  onDate: text('on_date').notNull(),
+  total: integer('total').notNull(),
+  taken: integer('taken').notNull(),
+  atMs: integer('at_ms').notNull(),
+});
+
 /** Writes that were done, by the id that the tablet made for them: sent twice, they are done once. */
 export const requests = sqliteTable(
   'requests',

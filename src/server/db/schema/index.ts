@@ -2,7 +2,7 @@ export { studio, people, products, services, ruleChanges } from './studio';
 export { clients, bookings, clientEdits } from './clients';
 export { visits, charts, plans, tableJournal, readings, careTold, worked } from './visits';
 export { forms, consents, messages } from './forms';
-export { requests, tablets } from './ground';
+export { imports, requests, tablets } from './ground';
 export type {
   Agreed,
   CardFact,

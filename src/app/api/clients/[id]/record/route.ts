@@ -2,18 +2,19 @@ import { nowMs } from '@/server/clock';
 import { getDb } from '@/server/db/client';
 import { fileResponse, toResponse } from '@/server/http/answers';
 import { route } from '@/server/http/route';
-import { clientRecord } from '@/server/services/clientRecord';
+import { inPieces } from '@/server/http/inPieces';
+import { clientRecord, recordJson } from '@/server/services/clientRecord';
 import { recordPdf } from '@/server/services/recordPdf';
 
 export const dynamic = 'force-dynamic';
 
 /** One client's whole record, as JSON or (`?as=pdf`) to be read. */
 export const { GET, POST, PUT, PATCH, DELETE } = route<{ id: string }>({
-  GET: async (request, { id }) => {
+  GET: (request, { id }) => {
     const record = clientRecord(getDb(), id, nowMs());
     if (!record.ok) return toResponse(record);
     return new URL(request.url).searchParams.get('as') === 'pdf'
-      ? fileResponse(new Uint8Array(await recordPdf(record.value)), 'application/pdf', 'client-record.pdf')
-      : fileResponse(JSON.stringify(record.value, null, 2), 'application/json', 'client-record.json');
+      ? fileResponse(recordPdf(record.value), 'application/pdf', 'client-record.pdf')
+      : fileResponse(inPieces(recordJson(record.value)), 'application/json', 'client-record.json');
   },
 });
