@@ -8,6 +8,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import { seededRandom } from '../src/core/shared';
+import { answered, signing } from '../src/demo/formForTests';
 
 const PORT = 4179;
 const BASE = `http://127.0.0.1:${PORT}`;
@@ -27,6 +28,9 @@ const post = (path: string, body: unknown, id?: string): Promise<Response> =>
     body: JSON.stringify(body),
   });
 
+const PIN = '2468';
+/** The last form that this tablet was handed over with: until its PIN is given it does nothing else. */
+let withClient: string | null = null;
 let child: ChildProcess | null = null;
 async function start(): Promise<void> {
   const env = { ...process.env, STRICKLE_DB: file, STRICKLE_CARE: 'off' };
@@ -40,7 +44,10 @@ async function start(): Promise<void> {
       (r) => r.ok,
       () => false,
     );
-    if (up) return;
+    if (up) {
+      if (withClient !== null) await post(`/api/forms/${withClient}/unlock`, { pin: PIN });
+      return;
+    }
     await pause(40);
   }
   throw new Error('the server did not start');
@@ -121,6 +128,7 @@ const both = (visitId: string, change: () => boolean, rest: () => boolean): stri
 };
 const count = (sql: string, ...values: unknown[]): number => look<{ n: number }>(sql, ...values)[0]?.n ?? 0;
 
+const CONSENTS = `select count(*) as n from consents where client_id = 'ottilie'`;
 const CASES: readonly Inside[] = [
   async () => {
     const { visit } = await opened();
@@ -140,6 +148,20 @@ const CASES: readonly Inside[] = [
     return {
       run: () => post(`/api/visits/${visit.id}/put-off`, body),
       check: () => both(visit.id, words, words),
+    };
+  },
+  async () => {
+    const { visit } = await opened();
+    const body = { personId: 'ines', ...(withClient === null ? { newPin: PIN } : {}) };
+    const { formId } = (await (await post(`/api/visits/${visit.id}/form`, body)).json()) as { formId: string };
+    withClient = formId;
+    const before = count(CONSENTS);
+    const signed = (): boolean =>
+      count(`select count(*) as n from forms where id = ? and state = 'signed'`, formId) === 1;
+    const consent = (): boolean => count(CONSENTS) === before + 1;
+    return {
+      run: () => post(`/api/forms/${formId}/sign`, signing(1, answered())),
+      check: () => (signed() === consent() ? null : 'signed by halves'),
     };
   },
   async () => {
@@ -205,5 +227,5 @@ for (let k = 0; k < insides; k++) {
   await start();
   await inside(k);
 }
-console.log(`${insides} × kill −9 inside close, put-off, import, backup: ${bad} faults in all`);
+console.log(`${insides} × kill −9 inside close, put-off, sign, import, backup: ${bad} faults in all`);
 process.exitCode = bad === 0 ? 0 : 1;
