@@ -96,6 +96,30 @@ test('the server away: what is done at the table waits on the tablet and arrives
   await expect(page.getByRole('heading', { level: 1 }).first()).toHaveText(act ?? '');
 });
 
+test('a tablet whose clock is an hour off says so, and writes and counts by the server’s time', async ({
+  page,
+  request,
+}) => {
+  const made = await request.post('/api/visits', {
+    data: { clientId: 'bram', zones: [{ zone: 'underarm', side: 'left' }] },
+  });
+  const { visitId } = (await made.json()) as { visitId: string };
+  await confirmed(request, visitId);
+  await page.addInitScript(() => {
+    const real = Date.now.bind(Date);
+    Date.now = () => real() + 3_600_000;
+  });
+  await page.goto(`/visits/${visitId}/work`);
+  await expect(page.getByRole('alert').filter({ hasText: 'The clock of this tablet is 3600 s ahead' })).toBeAttached();
+  await keyBound(page, 'w');
+  await page.keyboard.press('w');
+  await expect.poll(async () => (await bench(request, visitId)).journal.length).toBe(1);
+  const { entries } = (await (await request.get(`/api/visits/${visitId}/journal`)).json()) as {
+    entries: readonly { event: { atMs: number } }[];
+  };
+  expect(Math.abs((entries[0]?.event.atMs ?? 0) - Date.now())).toBeLessThan(120_000);
+});
+
 test('kill -9 in the middle of work: nothing acknowledged is lost', async () => {
   const server = await ownServer();
   const { base } = server;

@@ -1,23 +1,38 @@
-// The tablet's own clock, asked when a hand does something; never while a page is being drawn. How far it is off the
-// server's is measured: every page hears the server's time when it begins to listen.
+// The tablet's time, asked when a hand does something; never while a page is being drawn. It runs by a stopwatch set by
+// the server's time (`steadyClock`); how far the tablet's own clock is off is measured and said.
 
-/** Now, epoch milliseconds. */
-export const tabletNow = (): number => Date.now();
+import { steadyClock } from './steadyClock';
+
+const KEPT_UNDER = 'strickle-clock';
+const clock = steadyClock({
+  stopwatchMs: () => performance.timeOrigin + performance.now(),
+  kept: {
+    read: () => {
+      const kept = typeof localStorage === 'undefined' ? null : localStorage.getItem(KEPT_UNDER);
+      return kept === null || !Number.isFinite(Number(kept)) ? null : Number(kept);
+    },
+    write: (aheadMs) => localStorage.setItem(KEPT_UNDER, String(aheadMs)),
+  },
+});
+
+/** Now, epoch milliseconds of the server. */
+export const tabletNow = (): number => Math.round(clock.now());
 
 /** A clock that is off by more is said to be. */
 export const SKEW_SAID_MS = 2000;
 
 let skewMs = 0;
-const heard = new Set<() => void>();
+const listeners = new Set<() => void>();
 
 /** @param serverMs the server's time, as it has just arrived */
 export function heardServerTime(serverMs: number): void {
-  skewMs = tabletNow() - serverMs;
-  heard.forEach((h) => h());
+  clock.heard(serverMs);
+  skewMs = Date.now() - serverMs;
+  listeners.forEach((l) => l());
 }
-/** By how much the tablet's clock is ahead of the server's, ms; the time on the line is within it. */
+/** By how much the tablet's own clock is ahead of the server's, ms; the time on the line is within it. */
 export const clockSkewMs = (): number => skewMs;
 export function onSkew(listener: () => void): () => void {
-  heard.add(listener);
-  return () => heard.delete(listener);
+  listeners.add(listener);
+  return () => listeners.delete(listener);
 }

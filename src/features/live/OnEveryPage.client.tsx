@@ -44,8 +44,8 @@ export function OnEveryPage({ follows = false }: { readonly follows?: boolean })
   const seconds = Math.round(Math.abs(skewMs) / 1000);
   return (
     <p role="alert" className={styles.skew}>
-      The clock of this tablet is {seconds} s {skewMs > 0 ? 'ahead' : 'behind'}. Set it right: the journal is written by
-      it. Setting times at the table are counted as they pass and stay right.
+      The clock of this tablet is {seconds} s {skewMs > 0 ? 'ahead' : 'behind'}. Strickle counts and writes by the
+      server’s time, so setting times stay right; set the clock all the same.
     </p>
   );
 }

@@ -4,6 +4,7 @@ import { Button, Input } from 'antd';
 import { useState } from 'react';
 import { mayOverride, type Judgement, type Reason } from '@/core/screening';
 import type { ConsultOverride } from '@/server/db/schema';
+import { tabletNow } from '@/ui/tabletClock';
 import { dayMonth, dayMonthYear } from '@/ui/words';
 import { useBench } from '../BenchContext.client';
 import { answerWords, reasonGroups } from './consultAnswer';
@@ -109,7 +110,7 @@ function OverrideLine({ reason, zones, overrides, disabled, onOverrides }: LineP
         onClick={() => {
           onOverrides([
             ...overrides,
-            ...zones.map((zone) => ({ code: reason.code, zone, reason: why.trim(), atMs: Date.now() })),
+            ...zones.map((zone) => ({ code: reason.code, zone, reason: why.trim(), atMs: tabletNow() })),
           ]);
           setWhy(null);
         }}

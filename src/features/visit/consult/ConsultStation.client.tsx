@@ -4,6 +4,7 @@ import { Button, Checkbox } from 'antd';
 import { useMemo, useState } from 'react';
 import { ASKED_EACH_TIME, ASKED_ONCE, FACT_WORDS, isStopped, type Fact, type FoundFact } from '@/core/screening';
 import type { Consult, Spot } from '@/server/db/schema';
+import { tabletNow } from '@/ui/tabletClock';
 import { Steps } from '@/ui/Steps.client';
 import { dayMonthYear } from '@/ui/words';
 import { useGo } from '../useGo';
@@ -50,7 +51,7 @@ export function ConsultStation() {
       ...consult,
       asked: [...new Set([...consult.asked, ...EVERY_QUESTION])],
       unsure: [],
-      confirmedAtMs: Date.now(),
+      confirmedAtMs: tabletNow(),
     });
     go(`/visits/${visit.id}/chart`);
   };

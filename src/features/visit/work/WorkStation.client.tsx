@@ -102,7 +102,7 @@ function AtTheTable() {
   const [choosing, setChoosing] = useState(false);
   const [faults, setFaults] = useState(false);
   useEffect(() => {
-    const tick = (): void => setNowMs(Date.now());
+    const tick = (): void => setNowMs(tabletNow());
     tick();
     const timer = setInterval(tick, TICK_MS);
     return () => clearInterval(timer);

@@ -1,0 +1,44 @@
+import { describe, expect, it } from 'vitest';
+import { LINE_MS, steadyClock } from './steadyClock';
+
+const rig = (aheadMs: number | null = null) => {
+  const at = { stopwatch: 0, kept: aheadMs };
+  const clock = steadyClock({
+    stopwatchMs: () => at.stopwatch,
+    kept: { read: () => at.kept, write: (ms) => (at.kept = ms) },
+  });
+  return { at, clock };
+};
+const SERVER = 1_800_000_000_000;
+
+describe('the steady clock', () => {
+  it('shows the server’s time on a tablet whose own clock is an hour off', () => {
+    const { at, clock } = rig();
+    at.stopwatch = SERVER + 3_600_000;
+    clock.heard(SERVER);
+    at.stopwatch += 40_000;
+    expect(clock.now()).toBe(SERVER + 40_000);
+  });
+  it('lets a line that is late or early change no set time', () => {
+    const { at, clock } = rig(0);
+    at.stopwatch = SERVER;
+    const laid = clock.now();
+    at.stopwatch += 20_000;
+    clock.heard(at.stopwatch - LINE_MS);
+    clock.heard(at.stopwatch + LINE_MS);
+    at.stopwatch += 25_000;
+    expect(clock.now() - laid).toBe(45_000);
+  });
+  it('is set anew after a sleep in which the stopwatch stood', () => {
+    const { at, clock } = rig(0);
+    at.stopwatch = SERVER;
+    clock.heard(SERVER + 600_000);
+    expect(clock.now()).toBe(SERVER + 600_000);
+    expect(at.kept).toBe(-600_000);
+  });
+  it('goes on from what the last page knew, before the server is heard', () => {
+    const { at, clock } = rig(5000);
+    at.stopwatch = SERVER;
+    expect(clock.now()).toBe(SERVER - 5000);
+  });
+});
