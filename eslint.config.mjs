@@ -11,6 +11,7 @@ export default tseslint.config(
       'reports/**',
       'data/**',
       'generated/**',
+      '.cache/**',
       'shots/**',
       'next-env.d.ts',
       '.tmp-*',

@@ -35,20 +35,20 @@ function filesBelow(folder) {
 
 /** The style sheet of the parts in our theme, made anew where theme or packages have changed. */
 export function stylesIfChanged() {
-  const to = join('generated', 'antd.css');
-  const hash = createHash('sha256');
-  for (const file of [
+  const from = [
     join('src', 'ui', 'theme.ts'),
+    join('src', 'ui', 'colours.ts'),
     join('scripts', 'styles.ts'),
     join('scripts', 'parts.ts'),
     'package-lock.json',
-  ])
-    hash.update(readFileSync(file));
+  ];
+  const hash = createHash('sha256');
+  for (const file of from) hash.update(readFileSync(file));
   const wanted = hash.digest('hex');
   const stamp = join('generated', 'made-from');
-  if (existsSync(to) && existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
   const env = { ...process.env, NODE_ENV: 'production' };
-  must('Making the styles', process.execPath, ['--import', 'tsx', join('scripts', 'styles.ts'), to], env);
+  must('Making the styles', process.execPath, ['--import', 'tsx', join('scripts', 'styles.ts')], env);
   writeFileSync(stamp, wanted);
 }
 
@@ -60,6 +60,7 @@ export function buildIfChanged() {
     ...filesBelow('src').filter((f) => !f.endsWith('.test.ts')),
     'next.config.ts',
     join('generated', 'antd.css'),
+    join('generated', 'colours.css'),
     'package-lock.json',
     'tsconfig.json',
   ].sort();

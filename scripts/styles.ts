@@ -1,15 +1,16 @@
-// Writes generated/antd.css: the styles of the Ant Design parts in our theme, made once at build, by no page.
-// Argument: the file.
+// Writes generated/antd.css, the styles of the Ant Design parts in our theme, made once at build and by no page, and
+// generated/colours.css, the colours as CSS knows them.
 
 import { mkdirSync, writeFileSync } from 'node:fs';
-import { dirname } from 'node:path';
+import { join } from 'node:path';
 import { extractStyle } from '@ant-design/static-style-extract';
 import { ConfigProvider } from 'antd';
 import { createElement } from 'react';
+import { coloursCss } from '../src/ui/colours';
 import { theme } from '../src/ui/theme';
 import { PARTS } from './parts';
 
-const [to = 'generated/antd.css'] = process.argv.slice(2);
+const folder = 'generated';
 const css = extractStyle({
   customTheme: (node) => createElement(ConfigProvider, { theme: { ...theme, zeroRuntime: false } }, node),
   includes: [...PARTS],
@@ -17,5 +18,6 @@ const css = extractStyle({
 /** Links of the pages are ours (src/app/globals.css). */
 const BARE_LINK = /(?<=^|\})a(?:[:[][^{},]*)?(?:,a[^{},]*)*\{[^}]*\}/g;
 if (!css.includes('.ant-btn')) throw new Error('no styles came out');
-mkdirSync(dirname(to), { recursive: true });
-writeFileSync(to, css.replace(BARE_LINK, ''));
+mkdirSync(folder, { recursive: true });
+writeFileSync(join(folder, 'colours.css'), coloursCss());
+writeFileSync(join(folder, 'antd.css'), css.replace(BARE_LINK, ''));

@@ -2,7 +2,9 @@ import type { Metadata, Viewport } from 'next';
 import localFont from 'next/font/local';
 import { connection } from 'next/server';
 import type { ReactNode } from 'react';
+import { COLOURS } from '@/ui/colours';
 import { AppTheme } from '@/ui/AppTheme.client';
+import '../../generated/colours.css';
 import '../../generated/antd.css';
 import './globals.css';
 
@@ -23,7 +25,7 @@ export const metadata: Metadata = {
   title: { default: 'Strickle', template: '%s · Strickle' },
   description: 'Plans, guides and remembers wax and sugar hair removal.',
 };
-export const viewport: Viewport = { width: 'device-width', initialScale: 1, themeColor: '#f7f2e8' };
+export const viewport: Viewport = { width: 'device-width', initialScale: 1, themeColor: COLOURS.muslin };
 
 export default async function RootLayout({ children }: { readonly children: ReactNode }) {
   // every page is made for its request: its scripts carry the nonce of that request (src/proxy.ts)

@@ -1,5 +1,6 @@
 'use client';
 
+import { useId } from 'react';
 import styles from './Steps.module.css';
 
 interface Props {
@@ -13,24 +14,25 @@ interface Props {
   readonly draw?: (step: number) => React.ReactNode;
 }
 
-/** A choice of one of a few steps, as large buttons. */
+/** A choice of one of a few steps, as large buttons; arrow keys move among them. */
 export function Steps({ labelledBy, value, words, disabled, onChange, draw }: Props) {
+  const name = useId();
   return (
     <div className={styles.steps} role="radiogroup" aria-labelledby={labelledBy}>
       {words.map((word, i) => (
-        <button
-          key={word + String(i)}
-          type="button"
-          role="radio"
-          aria-checked={Math.round(value) === i + 1}
-          disabled={disabled}
-          className={styles.step}
-          onClick={() => onChange(i + 1)}
-          aria-label={`${i + 1}: ${word}`}
-        >
+        <label key={word + String(i)} className={styles.step}>
+          <input
+            type="radio"
+            name={name}
+            className="visually-hidden"
+            checked={Math.round(value) === i + 1}
+            disabled={disabled}
+            onChange={() => onChange(i + 1)}
+            aria-label={`${i + 1}: ${word}`}
+          />
           {draw ? draw(i + 1) : <b>{i + 1}</b>}
           <span>{word}</span>
-        </button>
+        </label>
       ))}
     </div>
   );

@@ -1,5 +1,6 @@
 'use client';
 
+import { Select } from 'antd';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { useEffect } from 'react';
@@ -83,19 +84,15 @@ function AtTablet({ people, person }: Omit<Props, 'day'>) {
     router.refresh();
   };
   return (
-    <select
-      className={styles.person}
+    <Select
+      className={styles.person ?? ''}
       aria-label="Who is at this tablet"
-      value={person ?? ''}
-      onChange={(e) => choose(e.target.value)}
-    >
-      <option value="">Who is here?</option>
-      {people.map((p) => (
-        <option key={p.id} value={p.id}>
-          {p.name}
-        </option>
-      ))}
-    </select>
+      placeholder="Who is here?"
+      allowClear
+      value={person}
+      options={people.map((p) => ({ value: p.id, label: p.name }))}
+      onChange={(id: string | undefined) => choose(id ?? '')}
+    />
   );
 }
 

@@ -1,23 +1,7 @@
-// The look in one place: cloth, wax, walnut, verdigris. CSS variables of the same names are in globals.css.
+// The look of the parts.
 
 import type { ThemeConfig } from 'antd';
-
-export const COLOURS = {
-  muslin: '#F7F2E8',
-  sheet: '#FFFDF8',
-  walnut: '#2A211A',
-  secondInk: '#6B5D50',
-  wax: '#B86A12',
-  waxDark: '#94530B',
-  waxTint: '#F3DFC1',
-  verdigris: '#256B63',
-  verdigrisTint: '#DCEBE6',
-  madder: '#9E2F2A',
-  madderTint: '#F6E1DE',
-  ochre: '#C9952F',
-  hairline: '#DDD2BF',
-  hairlineStrong: '#A8998A',
-} as const;
+import { COLOURS } from './colours';
 
 const font = 'var(--font-text), "Atkinson Hyperlegible Next", system-ui, sans-serif';
 

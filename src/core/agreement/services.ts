@@ -1,7 +1,7 @@
 // Services and bundles: named lists of zones that are booked together. The shipped ones say what is removed, not a menu
 // name.
 
-import { ZONES, sidesOf, type Side, type ZoneId } from '../anatomy';
+import { ZONES, sidesOf, type Side, type ZoneId, zoneKey } from '../anatomy';
 
 export interface ServiceZone {
   readonly zone: ZoneId;
@@ -94,22 +94,22 @@ export const SHIPPED_SERVICES: readonly Service[] = [
   },
 ];
 
-const key = (z: ServiceZone): string => `${z.zone}/${z.side}`;
-
 /** Zones of several services, each once, in the order in which the services name them. */
 export function zonesOf(services: readonly Pick<Service, 'zones'>[]): readonly ServiceZone[] {
-  return [...new Map(services.flatMap((s) => s.zones).map((z) => [key(z), z])).values()];
+  return [...new Map(services.flatMap((s) => s.zones).map((z) => [zoneKey(z), z])).values()];
 }
 
 /** Services whose zones are all among the given ones; one that lies wholly inside another found one is left out. */
 export function servicesIn(services: readonly Service[], zones: readonly ServiceZone[]): readonly Service[] {
-  const there = new Set(zones.map(key));
-  const whole = services.filter((s) => s.zones.length > 0 && s.zones.every((z) => there.has(key(z))));
+  const there = new Set(zones.map(zoneKey));
+  const whole = services.filter((s) => s.zones.length > 0 && s.zones.every((z) => there.has(zoneKey(z))));
   return whole.filter(
     (s) =>
       !whole.some(
         (o) =>
-          o !== s && o.zones.length > s.zones.length && s.zones.every((z) => o.zones.some((k) => key(k) === key(z))),
+          o !== s &&
+          o.zones.length > s.zones.length &&
+          s.zones.every((z) => o.zones.some((k) => zoneKey(k) === zoneKey(z))),
       ),
   );
 }

@@ -1,6 +1,7 @@
 export { ZONE_IDS, FAMILIES } from './types';
 export type { ZoneId, Side, Family, Zone, SkinOfZone, GrowthOfZone, StripSizeCm } from './types';
 export { ZONES, INSIDE, sidesOf } from './zones';
+export { zoneKey } from './zoneKey';
 export { sheetFor, defaultGrowthAt, bodySurfaceMosteller, bodySurfaceDuBois, REFERENCE_BSA_M2 } from './scale';
 export type { Sheet, BodySize } from './scale';
 export { hairsPerCm2 } from './density';

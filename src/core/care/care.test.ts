@@ -19,6 +19,26 @@ describe('returnDate', () => {
     expect(best?.why).toContain('lower leg');
     expect(returnDate([], [])).toBeNull();
   });
+  it('takes the first or the last day of a window too, and none where all are blocked', () => {
+    const block = (from: string, to: string) => ({ from, to, why: '' });
+    const firstOnly = returnDate([a], [block('2027-06-14', '2027-07-30')]);
+    expect(firstOnly).toEqual({
+      on: '2027-06-12',
+      why: 'Enough hair to hold on left underarm, a few days into the window. Kept clear of a blocked date.',
+    });
+    expect(returnDate([a], [block('2027-01-01', '2027-06-28')])?.on).toBe('2027-06-29');
+    expect(returnDate([a], [block('2027-01-01', '2027-12-31')])).toBeNull();
+  });
+  it('says nothing of dates that were not in the way, and takes the earlier of two days that are as good', () => {
+    const june = [{ from: '2027-06-29', to: '2027-06-29', why: 'regatta' }];
+    expect(returnDate([a, b], june)).toEqual({
+      on: '2027-06-15',
+      why: 'Enough hair to hold on every zone, a few days into the window.',
+    });
+    // the 15th alone is taken: the 13th is kept clear before it, so the 12th and the 18th are as far away
+    const middle = [{ from: '2027-06-14', to: '2027-06-17', why: 'guests' }];
+    expect(returnDate([a], middle)?.on).toBe('2027-06-12');
+  });
 });
 
 describe('careList', () => {
@@ -28,5 +48,22 @@ describe('careList', () => {
     expect(list.find((c) => c.text.includes('deodorant'))).toMatchObject({ zone: 'underarm', toH: 24 });
     expect(careList(['upper-lip'], ['hard']).some((c) => c.text.includes('deodorant'))).toBe(false);
     expect(careList([], [])).toEqual([]);
+    // days before and after as the trade counts them (common practice, no source)
+    const span = (words: string) => list.flatMap((c) => (c.text.includes(words) ? [c.fromH / 24, c.toH / 24] : []));
+    expect(span('Exfoliate gently 1–2 days')).toEqual([2, 1]);
+    expect(span('Moisturise daily; nothing')).toEqual([7, 1]);
+    expect(span('bring hair about')).toEqual([28, 0]);
+    expect(span('From day 2–3')).toEqual([2, 28]);
+    expect(span('back to the start')).toEqual([0, 28]);
+  });
+  it('names the face for make-up, and what washes off for sugar only', () => {
+    const of = (zone: 'upper-lip' | 'underarm', family: 'hard' | 'sugar') =>
+      careList([zone], [family])
+        .map((c) => c.text)
+        .join(' ');
+    expect(of('upper-lip', 'hard')).toContain('make-up');
+    expect(of('underarm', 'hard')).not.toContain('make-up');
+    expect(of('underarm', 'hard')).not.toContain('sticky');
+    expect(careList(['underarm'], ['sugar']).at(-1)).toMatchObject({ when: 'after', toH: 4, zone: null });
   });
 });

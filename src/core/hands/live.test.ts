@@ -115,7 +115,86 @@ describe('liveTable', () => {
   });
 });
 
+describe('what the table says of itself', () => {
+  const jobs = [job('a'), job('b', { setMinS: 30, setMaxS: 80 }), job('c')];
+  const planned: readonly LiveGroup[] = [{ ...group(jobs), sequence: [1, 0, 1, 0, 2, 2] }];
+  it('names what lies, oldest lay first, what came off last, and what would be taken back', () => {
+    const pulled = event('pulled', 70, { strip: 'c' });
+    const events = [
+      wrist('film-hard', 5),
+      event('laid', 20, { strip: 'c' }),
+      event('laid', 32, { strip: 'b' }),
+      event('laid', 44, { strip: 'a' }),
+      pulled,
+      event('mark', 71, { strip: 'c', mark: 'broke' }),
+    ];
+    const table = liveTable(planned, events);
+    expect(table).toMatchObject({
+      onSkin: ['b', 'a'],
+      lastPulled: 'c',
+      undoable: pulled.id,
+      pulledCount: 1,
+      stripCount: 3,
+      layable: [],
+    });
+    expect(table.strips.get('c')).toEqual({ stage: 3, laidAtMs: 20_000, pulledAtMs: 70_000, mark: 'broke' });
+    // counted from the lay's end by the label's own seconds
+    expect(table.act).toEqual({ kind: 'pull', strip: 'b', laidAtMs: 32_000, readyAtMs: 62_000, dueAtMs: 112_000 });
+    expect(table.ahead).toEqual([{ kind: 'pull', strip: 'a', walkS: 0 }]);
+    expect(liveTable(planned, [wrist()])).toMatchObject({ lastPulled: null, onSkin: [], pulledCount: 0 });
+    expect(liveTable(planned, [])).toMatchObject({ undoable: null, ahead: [], layable: [] });
+  });
+  it('takes the acts of the plan in the plan’s order while they fit', () => {
+    const inOrder = [{ ...group([job('a'), job('b'), job('c')]), sequence: [2, 1, 0, 2, 1, 0] }];
+    const table = liveTable(inOrder, [wrist()]);
+    const strips = [table.act, ...table.ahead].map((a) => ('strip' in a ? a.strip : ''));
+    expect(strips).toEqual(['c', 'b', 'a', 'c', 'b', 'a']);
+    expect(table.ahead.map((a) => a.kind)).toEqual(['lay', 'lay', 'pull', 'pull', 'pull']);
+    // one strip is off already: its acts are passed over
+    const laid = [event('laid', 10, { strip: 'c' }), event('pulled', 50, { strip: 'c' })];
+    const after = liveTable(inOrder, [wrist(), ...laid]);
+    expect([after.act, ...after.ahead].map((a) => ('strip' in a ? a.strip : ''))).toEqual(['b', 'a', 'b', 'a']);
+  });
+  it('counts the walk from the side on which the last strip was touched', () => {
+    const sides = [group([job('l1', { side: 'left' }), job('l2', { side: 'left' }), job('r', { side: 'right' })])];
+    const onRight = [wrist(), event('laid', 10, { strip: 'r' }), event('pulled', 50, { strip: 'r' })];
+    const table = liveTable(sides, onRight);
+    const lays = [table.act, ...table.ahead].filter((a) => a.kind === 'lay');
+    expect(lays.map((a) => ('strip' in a ? a.strip : '')).sort()).toEqual(['l1', 'l2']);
+    expect(table.ahead.filter((a) => a.walkS > 0)).toEqual([]);
+    const onLeft = liveTable(sides, [wrist(), event('laid', 10, { strip: 'l1' })]);
+    expect(onLeft.ahead.filter((a) => a.strip === 'r').some((a) => a.walkS === 6)).toBe(true);
+  });
+  it('takes no lay of what lies, no pull of what does not, and no act of a strip it does not know', () => {
+    const laid = event('laid', 10, { strip: 'a' });
+    const strips = liveTable(planned, [
+      wrist(),
+      laid,
+      event('laid', 20, { strip: 'a' }),
+      event('pulled', 25, { strip: 'b' }),
+      event('laid', 26, { strip: 'nowhere' }),
+      event('pulled', 60, { strip: 'a' }),
+      event('laid', 70, { strip: 'a' }),
+    ]).strips;
+    expect(strips.get('a')).toEqual({ stage: 3, laidAtMs: 10_000, pulledAtMs: 60_000, mark: null });
+    expect(strips.get('b')?.stage).toBe(0);
+    expect(strips.size).toBe(3);
+  });
+});
+
 describe('what may be laid and what presses', () => {
+  it('lets nothing press that is off, or whose first coat still rests; says so from the given seconds before', () => {
+    const coated = [group([job('two', { coats: 2, setMaxS: 60 }), job('one', { setMaxS: 60 })])];
+    const first = liveTable(coated, [wrist(), event('laid', 10, { strip: 'two' })]);
+    expect(pressingStrip(first, coated, 1_000_000)).toBeNull();
+    const laid = [wrist(), event('laid', 10, { strip: 'one' })];
+    const table = liveTable(coated, laid);
+    expect(pressingStrip(table, coated, 57_999)).toBeNull();
+    expect(pressingStrip(table, coated, 58_000)).toEqual({ strip: 'one', dueAtMs: 70_000 });
+    expect(pressingStrip(table, coated, 58_000, 5)).toBeNull();
+    const off = liveTable(coated, [...laid, event('pulled', 40, { strip: 'one' })]);
+    expect(pressingStrip(off, coated, 1_000_000)).toBeNull();
+  });
   it('offers no strip that touches one on the skin, and offers it again when that is off', () => {
     const touching = [group([job('a', { touches: [1] }), job('b', { touches: [0] }), job('c')])];
     const laid = [wrist(), event('laid', 10, { strip: 'a' })];

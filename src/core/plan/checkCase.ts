@@ -1,8 +1,8 @@
 // Meaning of a case, beyond its shape: sides, zones given twice or inside another, marks and strokes on the sheet,
 // dates in order. All faults are reported together, each with its path.
 
-import { INSIDE, sidesOf, sheetFor, ZONES } from '../anatomy';
-import { checkRuleChange, zoneKey } from '../screening';
+import { INSIDE, sidesOf, sheetFor, ZONES, zoneKey } from '../anatomy';
+import { checkRuleChange } from '../screening';
 import { isCivilDate, regionArea } from '../shared';
 import { canFade } from '../strips';
 import { allowsThickness, SHIPPED_PRODUCTS, waysOf, type Product } from '../products';

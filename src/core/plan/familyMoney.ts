@@ -1,7 +1,7 @@
 // The same visit worked with one family throughout: material, minutes and what is left over, side by side. From the
 // options that the match has found anyway; a family that some zone rules out is said to be so.
 
-import { FAMILIES, type Family } from '../anatomy';
+import { FAMILIES, type Family, zoneKey } from '../anatomy';
 import { marginOf, type Margin, type Rates } from '../materials';
 import type { Plan, PlanOption } from './planTypes';
 
@@ -27,7 +27,7 @@ export function familyMoney(plan: Plan, priceMinor: number, rates: Rates): reado
       zone: z,
       option: z.options.find((o): o is PlanOption => o.family === family && o.eligible),
     }));
-    const notOn = best.filter((b) => !b.option).map((b) => `${b.zone.zone}/${b.zone.side}`);
+    const notOn = best.filter((b) => !b.option).map((b) => zoneKey(b.zone));
     const sum = (of: (o: PlanOption) => number): number => best.reduce((s, b) => s + (b.option ? of(b.option) : 0), 0);
     const tableMinutes = sum((o) => o.tableMinutes);
     const minutes = Math.max(1, plan.time.bookingMinutes - plan.time.tableMinutes + tableMinutes);

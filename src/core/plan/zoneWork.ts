@@ -1,6 +1,6 @@
 // One zone on its way to a plan: sheet, field, hair area, and its layouts, made once per size and way.
 
-import { hairsPerCm2, sheetFor, ZONES, type Sheet, type Zone } from '../anatomy';
+import { hairsPerCm2, sheetFor, ZONES, type Sheet, type Zone, zoneKey } from '../anatomy';
 import {
   crossingAt,
   densityAt,
@@ -13,7 +13,6 @@ import {
 } from '../field';
 import type { Hair } from '../hair';
 import { mannerName, type Product, type Way } from '../products';
-import { zoneKey } from '../screening';
 import {
   angleBetweenDeg,
   fail,

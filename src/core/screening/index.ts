@@ -1,6 +1,6 @@
 export { FACTS, OUTCOMES } from './types';
 export type { Fact, FoundFact, Outcome, Override, Reason, Rule, RuleChange, SpotReason, Grounds } from './types';
-export { forbidsNew, judge, mayOverride, zoneKey, isStopped, strictest } from './judge';
+export { forbidsNew, judge, mayOverride, isStopped, strictest } from './judge';
 export type { Judgement, ZoneJudgement, ScreeningInput, ScreeningZone } from './judge';
 export { RULES, PERSON_RULES, RULE_SET_VERSION } from './rules';
 export { COMBINATIONS } from './combinations';

@@ -1,7 +1,7 @@
 // Judges a visit: every rule that applies gives a reason; the strictest outcome wins per zone; the visit follows its
 // own rules and, where every zone is stopped, the mildest of the zones. Adding a fact never makes the answer milder.
 
-import { ZONES, type Family, type Side, type ZoneId } from '../anatomy';
+import { ZONES, type Family, type Side, type ZoneId, zoneKey } from '../anatomy';
 import { addDays, addMonths, laterDate, type CivilDate } from '../shared';
 import type { MarkKind } from '../field';
 import type { Allergen } from '../products';
@@ -60,8 +60,6 @@ export const strictest = (outcomes: readonly Outcome[]): Outcome =>
 export const mildest = (outcomes: readonly Outcome[]): Outcome =>
   outcomes.reduce((a, b) => (STRICTNESS[b] < STRICTNESS[a] ? b : a), 'decline');
 export const isStopped = (outcome: Outcome): boolean => outcome === 'postpone' || outcome === 'decline';
-
-export const zoneKey = (zone: { readonly zone: ZoneId; readonly side: Side }): string => `${zone.zone}/${zone.side}`;
 
 const appliesTo = (fact: FoundFact, zone: ScreeningZone): boolean =>
   fact.zones === undefined ||

@@ -1,6 +1,6 @@
 'use client';
 
-import { BODY_REGIONS, ZONES, type BodyRegion } from '@/core/anatomy';
+import { BODY_REGIONS, ZONES, type BodyRegion, zoneKey } from '@/core/anatomy';
 import type { ZoneRef } from '@/server/db/schema';
 import { dayMonthYear, sideWord } from '@/ui/words';
 import { BodyFigures } from './BodyFigures';
@@ -21,8 +21,6 @@ interface Props {
   readonly onToggle: (zone: ZoneRef) => void;
 }
 
-const keyOf = (r: BodyRegion): string => `${r.zone}/${r.side}`;
-
 const HINT = 'tap a zone to put it on the bench or take it off';
 
 /**
@@ -31,12 +29,12 @@ const HINT = 'tap a zone to put it on the bench or take it off';
  */
 export function ZonePicker({ chosen, stopped, lastOn, seen, hint = HINT, disabled, onToggle }: Props) {
   const label = (r: BodyRegion): string => {
-    const last = lastOn.get(keyOf(r));
+    const last = lastOn.get(zoneKey(r));
     return [
       sideWord(ZONES[r.zone].name, r.side),
-      chosen.has(keyOf(r)) ? 'on the bench' : '',
-      seen?.has(keyOf(r)) ? 'looked at today' : '',
-      stopped.has(keyOf(r)) ? 'left alone today' : '',
+      chosen.has(zoneKey(r)) ? 'on the bench' : '',
+      seen?.has(zoneKey(r)) ? 'looked at today' : '',
+      stopped.has(zoneKey(r)) ? 'left alone today' : '',
       last ? `last ${dayMonthYear(last)}` : 'not charted yet',
     ]
       .filter(Boolean)
@@ -52,17 +50,17 @@ export function ZonePicker({ chosen, stopped, lastOn, seen, hint = HINT, disable
         over={(figure) =>
           BODY_REGIONS.filter((r) => r.figure === figure).map((r) => (
             <path
-              key={keyOf(r)}
+              key={zoneKey(r)}
               d={closedCurve(r.outline)}
               className={styles.region}
               role="button"
               tabIndex={disabled ? -1 : 0}
               aria-label={label(r)}
-              aria-pressed={chosen.has(keyOf(r))}
+              aria-pressed={chosen.has(zoneKey(r))}
               aria-disabled={disabled}
-              data-known={lastOn.has(keyOf(r))}
-              data-seen={seen?.has(keyOf(r)) ?? false}
-              data-stopped={chosen.has(keyOf(r)) && stopped.has(keyOf(r))}
+              data-known={lastOn.has(zoneKey(r))}
+              data-seen={seen?.has(zoneKey(r)) ?? false}
+              data-stopped={chosen.has(zoneKey(r)) && stopped.has(zoneKey(r))}
               onClick={() => act(r)}
               onKeyDown={(e) => {
                 if (e.key === 'Enter' || e.key === ' ') {

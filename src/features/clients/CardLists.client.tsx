@@ -2,10 +2,11 @@
 
 // The lists of a client's card while it is changed: lasting facts, reactions, dates kept free.
 
-import { Button, Input } from 'antd';
+import { Button, Input, Select } from 'antd';
 import { FACT_WORDS, STAYS_ON_CARD, type Fact } from '@/core/screening';
 import type { CardReaction, ClientProfile } from '@/server/db/schema';
 import type { ClientCard } from '@/server/services/clients';
+import { DateField } from '@/ui/DateField.client';
 import { REACTION_WORDS } from './cardFields';
 import styles from './Clients.module.css';
 
@@ -13,6 +14,11 @@ interface EditorProps {
   readonly profile: ClientProfile;
   readonly onChange: (more: Partial<ClientProfile>) => void;
 }
+
+const REACTIONS = Object.entries(REACTION_WORDS).map(([value, label]) => ({
+  value: value as CardReaction['what'], // keys of REACTION_WORDS
+  label,
+}));
 
 export function FactsEditor({ profile, today, onChange }: EditorProps & { readonly today: string }) {
   const { standing } = profile;
@@ -25,19 +31,25 @@ export function FactsEditor({ profile, today, onChange }: EditorProps & { readon
       {standing.map((f, i) => (
         <div key={`${f.fact}${i}`} className={styles.row}>
           <strong>{FACT_WORDS[f.fact]}</strong>
-          <label className={styles.inlineLabel}>
+          <span className={styles.inlineLabel}>
             since
-            <Input
-              type="date"
+            <DateField
+              aria-label={`Since: ${FACT_WORDS[f.fact]}`}
+              placeholder="not known"
               max={today}
-              value={f.since ?? ''}
-              onChange={(e) => change(i, { since: e.target.value })}
+              value={f.since}
+              onChange={(since) => change(i, { since })}
             />
-          </label>
-          <label className={styles.inlineLabel}>
+          </span>
+          <span className={styles.inlineLabel}>
             until
-            <Input type="date" value={f.until ?? ''} onChange={(e) => change(i, { until: e.target.value })} />
-          </label>
+            <DateField
+              aria-label={`Until: ${FACT_WORDS[f.fact]}`}
+              placeholder="no end"
+              value={f.until}
+              onChange={(until) => change(i, { until })}
+            />
+          </span>
           <Button
             type="text"
             aria-label={`Take off: ${FACT_WORDS[f.fact]}`}
@@ -47,21 +59,14 @@ export function FactsEditor({ profile, today, onChange }: EditorProps & { readon
           </Button>
         </div>
       ))}
-      <select
-        className={styles.select}
+      <Select<Fact | null>
         aria-label="Add a lasting fact"
-        value=""
-        onChange={(e) =>
-          e.target.value !== '' && onChange({ standing: [...standing, { fact: e.target.value as Fact, since: today }] })
-        }
-      >
-        <option value="">Add a lasting fact …</option>
-        {free.map((f) => (
-          <option key={f} value={f}>
-            {FACT_WORDS[f]}
-          </option>
-        ))}
-      </select>
+        placeholder="Add a lasting fact …"
+        showSearch={{ optionFilterProp: 'label' }}
+        value={null}
+        options={free.map((f) => ({ value: f, label: FACT_WORDS[f] }))}
+        onChange={(fact) => fact !== null && onChange({ standing: [...standing, { fact, since: today }] })}
+      />
     </fieldset>
   );
 }
@@ -75,39 +80,30 @@ export function ReactionsEditor({ profile, card, onChange }: EditorProps & { rea
       <legend>Reactions</legend>
       {reactions.map((r, i) => (
         <div key={r.id} className={styles.row}>
-          <Input
-            type="date"
+          <DateField
             aria-label="Reaction on"
             max={card.today}
             value={r.on}
-            onChange={(e) => e.target.value !== '' && change(i, { on: e.target.value })}
-            className={styles.date ?? ''}
+            onChange={(on) => on !== '' && change(i, { on })}
+            className={styles.date}
           />
-          <select
-            className={styles.select}
+          <Select
             aria-label="What was seen"
+            className={styles.select ?? ''}
             value={r.what}
-            onChange={(e) => change(i, { what: e.target.value as CardReaction['what'] })}
-          >
-            {Object.entries(REACTION_WORDS).map(([id, word]) => (
-              <option key={id} value={id}>
-                {word}
-              </option>
-            ))}
-          </select>
-          <select
-            className={styles.select}
+            options={REACTIONS}
+            onChange={(what) => change(i, { what })}
+          />
+          <Select
             aria-label="Product"
+            className={styles.select ?? ''}
             value={r.product ?? ''}
-            onChange={(e) => change(i, { product: e.target.value === '' ? null : e.target.value })}
-          >
-            <option value="">product not known</option>
-            {card.products.map((p) => (
-              <option key={p.id} value={p.id}>
-                {p.name}
-              </option>
-            ))}
-          </select>
+            options={[
+              { value: '', label: 'product not known' },
+              ...card.products.map((p) => ({ value: p.id, label: p.name })),
+            ]}
+            onChange={(product) => change(i, { product: product === '' ? null : product })}
+          />
           <Input
             aria-label="In words"
             value={r.words}
@@ -147,20 +143,13 @@ export function BlackoutEditor({ profile, today, onChange }: EditorProps & { rea
       <legend>Dates kept free</legend>
       {blackout.map((b, i) => (
         <div key={i} className={styles.row}>
-          <Input
-            type="date"
+          <DateField
             aria-label="First day"
             value={b.from}
-            onChange={(e) => change(i, { from: e.target.value })}
-            className={styles.date ?? ''}
+            onChange={(from) => change(i, { from })}
+            className={styles.date}
           />
-          <Input
-            type="date"
-            aria-label="Last day"
-            value={b.to}
-            onChange={(e) => change(i, { to: e.target.value })}
-            className={styles.date ?? ''}
-          />
+          <DateField aria-label="Last day" value={b.to} onChange={(to) => change(i, { to })} className={styles.date} />
           <Input
             aria-label="Why"
             value={b.why}

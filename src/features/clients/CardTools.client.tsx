@@ -6,6 +6,7 @@ import { useState } from 'react';
 import type { ClientCard } from '@/server/services/clients';
 import { sendJson } from '@/ui/sendJson';
 import { EditCard } from './EditCard.client';
+import { Fault } from '@/ui/Fault';
 import styles from './Clients.module.css';
 
 /** Change the card, put it away, hand the record out. */
@@ -41,11 +42,7 @@ export function CardTools({ card }: { readonly card: ClientCard }) {
           <Button>Put away</Button>
         </Popconfirm>
       )}
-      {fault ? (
-        <span role="alert" className={styles.fault}>
-          {fault}
-        </span>
-      ) : null}
+      <Fault text={fault} />
       {editing ? <EditCard card={card} onClose={() => setEditing(false)} /> : null}
     </div>
   );

@@ -1,6 +1,6 @@
 'use client';
 
-import { Button, Input } from 'antd';
+import { Alert, Button, Checkbox, Input } from 'antd';
 import Link from 'next/link';
 import { useEffect, useRef, useState } from 'react';
 import type { ClientLine } from '@/server/services/clients';
@@ -69,9 +69,7 @@ export function ClientSearch({ first }: { readonly first: readonly ClientLine[] 
         className={styles.search ?? ''}
       />
       {away ? (
-        <p role="status" className={styles.away}>
-          The server does not answer; this is the last list it gave.
-        </p>
+        <Alert type="warning" role="status" title="The server does not answer; this is the last list it gave." />
       ) : null}
       <p className="visually-hidden" role="status">
         {lines.length} clients
@@ -102,10 +100,9 @@ export function ClientSearch({ first }: { readonly first: readonly ClientLine[] 
           ))}
         </ul>
       )}
-      <label className={styles.awayTick}>
-        <input type="checkbox" checked={archived} onChange={(e) => setArchived(e.target.checked)} /> Look among the
-        cards put away
-      </label>
+      <Checkbox checked={archived} onChange={(e) => setArchived(e.target.checked)}>
+        Look among the cards put away
+      </Checkbox>
       {importing ? <ImportClients onClose={() => setImporting(false)} /> : null}
       {adding ? <NewClient onClose={() => setAdding(false)} /> : null}
     </section>

@@ -1,6 +1,6 @@
 'use client';
 
-import { Checkbox, Input, Modal } from 'antd';
+import { Checkbox, Form, Input, Modal, Radio } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { ClientProfile } from '@/server/db/schema';
@@ -9,8 +9,11 @@ import { sendJson } from '@/ui/sendJson';
 import { Steps } from '@/ui/Steps.client';
 import { BlackoutEditor, FactsEditor, ReactionsEditor } from './CardLists.client';
 import { cardFault, cleanFact, fieldsOfCard, withProfile, type CardFields } from './cardFields';
+import { DateField } from '@/ui/DateField.client';
+import { Fault } from '@/ui/Fault';
 import styles from './Clients.module.css';
 
+const SKINS: readonly ClientProfile['skin'][] = ['dry', 'normal', 'oily'];
 const numberOrNull = (text: string): number | null => (text.trim() === '' ? null : Number(text.replace(',', '.')));
 
 /** The whole card to be changed; who changed what is written down by the server. */
@@ -55,44 +58,38 @@ export function EditCard({ card, onClose }: { readonly card: ClientCard; readonl
       confirmLoading={saving}
       destroyOnHidden
     >
-      <div className={styles.form}>
+      <Form layout="vertical" component="div" className={styles.form ?? ''}>
         <div className={styles.two}>
-          <label>
-            Name
+          <Form.Item label="Name">
             <Input value={fields.name} maxLength={120} onChange={(e) => set({ name: e.target.value })} />
-          </label>
-          <label>
-            Known by
+          </Form.Item>
+          <Form.Item label="Known by">
             <Input value={fields.byline} maxLength={200} onChange={(e) => set({ byline: e.target.value })} />
-          </label>
-          <label>
-            Born on
-            <Input
-              type="date"
-              value={fields.bornOn ?? ''}
-              onChange={(e) => set({ bornOn: e.target.value === '' ? null : e.target.value })}
+          </Form.Item>
+          <Form.Item label="Born on">
+            <DateField
+              value={fields.bornOn}
+              max={card.today}
+              onChange={(date) => set({ bornOn: date === '' ? null : date })}
             />
-          </label>
-          <label>
-            Phone
+          </Form.Item>
+          <Form.Item label="Phone">
             <Input value={fields.phone} maxLength={60} onChange={(e) => set({ phone: e.target.value })} />
-          </label>
-          <label>
-            Stature, cm
+          </Form.Item>
+          <Form.Item label="Stature, cm">
             <Input
               inputMode="decimal"
               defaultValue={profile.statureCm ?? ''}
               onChange={(e) => setProfile({ statureCm: numberOrNull(e.target.value) })}
             />
-          </label>
-          <label>
-            Mass, kg
+          </Form.Item>
+          <Form.Item label="Mass, kg">
             <Input
               inputMode="decimal"
               defaultValue={profile.massKg ?? ''}
               onChange={(e) => setProfile({ massKg: numberOrNull(e.target.value) })}
             />
-          </label>
+          </Form.Item>
         </div>
         <span id="edit-sensitivity">Sensitivity</span>
         <Steps
@@ -102,18 +99,13 @@ export function EditCard({ card, onClose }: { readonly card: ClientCard; readonl
           onChange={(sensitivity) => setProfile({ sensitivity })}
         />
         <div className={styles.row}>
-          <label className={styles.inlineLabel}>
-            Skin
-            <select
-              className={styles.select}
-              value={profile.skin}
-              onChange={(e) => setProfile({ skin: e.target.value as ClientProfile['skin'] })}
-            >
-              <option value="dry">dry</option>
-              <option value="normal">normal</option>
-              <option value="oily">oily</option>
-            </select>
-          </label>
+          <Radio.Group
+            aria-label="Skin"
+            optionType="button"
+            options={SKINS.map((skin) => ({ value: skin, label: `${skin} skin` }))}
+            value={profile.skin}
+            onChange={(e) => setProfile({ skin: e.target.value as ClientProfile['skin'] })}
+          />
           <Checkbox checked={profile.ingrownProne} onChange={(e) => setProfile({ ingrownProne: e.target.checked })}>
             Prone to ingrown hair
           </Checkbox>
@@ -121,21 +113,16 @@ export function EditCard({ card, onClose }: { readonly card: ClientCard; readonl
         <FactsEditor profile={profile} today={card.today} onChange={setProfile} />
         <ReactionsEditor profile={profile} card={card} onChange={setProfile} />
         <BlackoutEditor profile={profile} today={card.today} onChange={setProfile} />
-        <label>
-          Note
+        <Form.Item label="Note">
           <Input.TextArea
             rows={2}
             value={fields.note}
             maxLength={4000}
             onChange={(e) => set({ note: e.target.value })}
           />
-        </label>
-        {fault ? (
-          <p role="alert" className={styles.fault}>
-            {fault}
-          </p>
-        ) : null}
-      </div>
+        </Form.Item>
+        <Fault text={fault} />
+      </Form>
     </Modal>
   );
 }

@@ -1,9 +1,11 @@
 'use client';
 
-import { Input, Modal } from 'antd';
+import { Form, Input, Modal } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { sendJson } from '@/ui/sendJson';
+import { DateField } from '@/ui/DateField.client';
+import { Fault } from '@/ui/Fault';
 import styles from './Clients.module.css';
 
 const EMPTY_PROFILE = {
@@ -21,17 +23,14 @@ const EMPTY_PROFILE = {
   blackout: [],
 };
 
+const EMPTY_FIELDS = { name: '', byline: '', bornOn: '', phone: '', note: '' };
+
 export function NewClient({ onClose }: { readonly onClose: () => void }) {
   const router = useRouter();
-  const [fields, setFields] = useState({ name: '', byline: '', bornOn: '', phone: '', note: '' });
+  const [form] = Form.useForm<typeof EMPTY_FIELDS>();
   const [fault, setFault] = useState<string | null>(null);
   const [saving, setSaving] = useState(false);
-  const set =
-    (key: keyof typeof fields) =>
-    (e: { target: { value: string } }): void =>
-      setFields({ ...fields, [key]: e.target.value });
-  const save = async (): Promise<void> => {
-    if (fields.name.trim() === '') return setFault('A name is needed; what you have typed is kept.');
+  const save = async (fields: typeof EMPTY_FIELDS): Promise<void> => {
     setSaving(true);
     const made = await sendJson<{ id: string }>('POST', '/api/clients', {
       ...fields,
@@ -51,38 +50,39 @@ export function NewClient({ onClose }: { readonly onClose: () => void }) {
       open
       title="New client"
       okText="Save the card"
-      onOk={() => void save()}
+      onOk={form.submit}
       onCancel={onClose}
       confirmLoading={saving}
       destroyOnHidden
     >
-      <div className={styles.form}>
-        <label>
-          Name
-          <Input autoFocus value={fields.name} onChange={set('name')} maxLength={120} />
-        </label>
-        <label>
-          Known by, e.g. what they do
-          <Input value={fields.byline} onChange={set('byline')} maxLength={200} />
-        </label>
-        <label>
-          Born on
-          <Input type="date" value={fields.bornOn} onChange={set('bornOn')} />
-        </label>
-        <label>
-          Phone
-          <Input value={fields.phone} onChange={set('phone')} maxLength={60} />
-        </label>
-        <label>
-          Note
-          <Input.TextArea value={fields.note} onChange={set('note')} maxLength={4000} rows={3} />
-        </label>
-        {fault ? (
-          <p role="alert" className={styles.fault}>
-            {fault}
-          </p>
-        ) : null}
-      </div>
+      <Form
+        form={form}
+        layout="vertical"
+        className={styles.form ?? ''}
+        initialValues={EMPTY_FIELDS}
+        onFinish={(fields) => void save(fields)}
+      >
+        <Form.Item
+          name="name"
+          label="Name"
+          rules={[{ required: true, whitespace: true, message: 'A name is needed; what you have typed is kept.' }]}
+        >
+          <Input autoFocus maxLength={120} />
+        </Form.Item>
+        <Form.Item name="byline" label="Known by, e.g. what they do">
+          <Input maxLength={200} />
+        </Form.Item>
+        <Form.Item name="bornOn" label="Born on">
+          <DateField />
+        </Form.Item>
+        <Form.Item name="phone" label="Phone">
+          <Input maxLength={60} />
+        </Form.Item>
+        <Form.Item name="note" label="Note">
+          <Input.TextArea maxLength={4000} rows={3} />
+        </Form.Item>
+        <Fault text={fault} />
+      </Form>
     </Modal>
   );
 }

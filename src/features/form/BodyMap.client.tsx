@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { BODY_REGIONS, placeIn, regionAt, ZONES, type Figure } from '@/core/anatomy';
+import { BODY_REGIONS, placeIn, regionAt, ZONES, type Figure, zoneKey } from '@/core/anatomy';
 import { BodyFigures } from '@/features/body/BodyFigures';
 import type { Spot } from '@/server/db/schema';
 import { sideWord } from '@/ui/words';
@@ -37,15 +37,13 @@ export function BodyMap({ spots, onAdd, onDrop }: Props) {
     }
   };
   const addNamed = (): void => {
-    const region = BODY_REGIONS.find((r) => `${r.zone}/${r.side}` === named);
+    const region = BODY_REGIONS.find((r) => zoneKey(r) === named);
     if (!region) return;
     const [x, y] = placeIn(region);
     onAdd({ figure: region.figure, at: [x, y], kind, zone: region.zone, side: region.side });
     setNamed('');
   };
-  const options = [
-    ...new Map(BODY_REGIONS.map((r) => [`${r.zone}/${r.side}`, sideWord(ZONES[r.zone].name, r.side)])).entries(),
-  ];
+  const options = [...new Map(BODY_REGIONS.map((r) => [zoneKey(r), sideWord(ZONES[r.zone].name, r.side)])).entries()];
   return (
     <div className={styles.map}>
       <div className={styles.kinds} role="radiogroup" aria-label="What is there">

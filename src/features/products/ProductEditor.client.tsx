@@ -1,6 +1,6 @@
 'use client';
 
-import { Button, Input, InputNumber, Select } from 'antd';
+import { Button, Checkbox, Input, InputNumber, Select } from 'antd';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
@@ -20,6 +20,7 @@ import { idFrom, keepDraft, readDraft, withValue } from './draft';
 import { FigureFields } from './FigureFields.client';
 import { FitPanel } from './FitPanel.client';
 import { FLOW_FIELDS, HEAT_FIELDS, MANNER_WORDS, mannerFields, SETTING_FIELDS, SHELF_FIELDS } from './fields';
+import { Fault } from '@/ui/Fault';
 import styles from './Products.module.css';
 
 interface Props {
@@ -129,11 +130,7 @@ export function ProductEditor({ row, isNew, currency, roomC }: Props) {
           </Button>
         </div>
       </div>
-      {refusal ? (
-        <p role="alert" className={styles.fault}>
-          {refusal}
-        </p>
-      ) : null}
+      <Fault text={refusal} />
       <section aria-label="On the label">
         <h2>On the label</h2>
         <div className={styles.fields}>
@@ -180,21 +177,16 @@ export function ProductEditor({ row, isNew, currency, roomC }: Props) {
         </div>
         <div className={styles.chips} role="group" aria-label="Contains">
           <span>Contains</span>
-          {ALLERGENS.map((a) => (
-            <button
-              key={a}
-              type="button"
-              aria-pressed={product.allergens.includes(a)}
-              onClick={() =>
-                set(
-                  'allergens',
-                  ALLERGENS.filter((x) => (x === a) !== product.allergens.includes(x)),
-                )
-              }
-            >
-              {a.replace('-', ' ')}
-            </button>
-          ))}
+          <Checkbox.Group
+            options={options(ALLERGENS)}
+            value={[...product.allergens]}
+            onChange={(has) =>
+              set(
+                'allergens',
+                ALLERGENS.filter((a) => has.includes(a)),
+              )
+            }
+          />
         </div>
         <FigureFields fields={SHELF_FIELDS} product={product} faults={faults} onChange={set} />
       </section>
@@ -203,11 +195,9 @@ export function ProductEditor({ row, isNew, currency, roomC }: Props) {
           <div className={styles.line}>
             <h2>{MANNER_WORDS[name]}</h2>
             {names.length > 1 ? (
-              <div className={styles.chips}>
-                <button type="button" aria-pressed={product.manners[name] !== undefined} onClick={() => toggle(name)}>
-                  worked so
-                </button>
-              </div>
+              <Checkbox checked={product.manners[name] !== undefined} onChange={() => toggle(name)}>
+                worked so
+              </Checkbox>
             ) : null}
           </div>
           {product.manners[name] ? (
@@ -218,9 +208,7 @@ export function ProductEditor({ row, isNew, currency, roomC }: Props) {
       {faults
         .filter((f) => f.path === 'manners' || f.path === 'viscosity[1]')
         .map((f) => (
-          <p key={f.path} role="alert" className={styles.fault}>
-            {f.message}
-          </p>
+          <Fault key={f.path} text={f.message} />
         ))}
       <FitPanel product={product} roomC={roomC} onTake={change} />
       <details className={styles.model}>

@@ -1,6 +1,6 @@
 'use client';
 
-import { Button, Modal, Slider } from 'antd';
+import { Button, Checkbox, Modal, Slider } from 'antd';
 import Link from 'next/link';
 import { useRef, useState } from 'react';
 import { MOST_WEIGHT_FACTOR, SHIPPED_WEIGHTS, WEIGHT_NAMES, type Weights } from '@/core/matching';
@@ -8,6 +8,7 @@ import type { Catalogue, CatalogueRow, ProductImport } from '@/server/services/c
 import { sendJson } from '@/ui/sendJson';
 import { plural } from '@/ui/words';
 import { MANNER_WORDS } from './fields';
+import { Fault } from '@/ui/Fault';
 import styles from './Products.module.css';
 
 const FAMILY_WORDS = { hard: 'hard wax', soft: 'soft wax', sugar: 'sugar' } as const;
@@ -105,11 +106,7 @@ export function ProductsView({ first }: { readonly first: Catalogue }) {
           />
         </div>
       </div>
-      {refusal ? (
-        <p role="alert" className={styles.fault}>
-          {refusal}
-        </p>
-      ) : null}
+      <Fault text={refusal} />
       <div className={styles.list}>
         {catalogue.rows.map((row) => (
           <ProductRow
@@ -183,9 +180,9 @@ function ProductRow({
         </p>
       </div>
       <div className={styles.rowActions}>
-        <label className={styles.shelf}>
-          <input type="checkbox" checked={stocked} onChange={onShelf} /> on the shelf
-        </label>
+        <Checkbox checked={stocked} onChange={onShelf}>
+          on the shelf
+        </Checkbox>
         <Link className={styles.out} href={`/products/new?from=${p.id}`}>
           New from it
         </Link>

@@ -1,11 +1,13 @@
 'use client';
 
-import { Button, Input, Modal } from 'antd';
-import { useState } from 'react';
+import { Button, Form, Input, Modal, Radio, Table } from 'antd';
+import type { TableColumnsType } from 'antd';
+import { useMemo, useState } from 'react';
 import { checkRuleChange, isLoosening, RULES, COMBINATIONS, type Outcome, type RuleChange } from '@/core/screening';
 import type { RulesPage } from '@/server/services/consultRules';
 import { sendJson } from '@/ui/sendJson';
 import { dayMonthYear, plural } from '@/ui/words';
+import { Fault } from '@/ui/Fault';
 import styles from './Rules.module.css';
 
 type Row = RulesPage['rows'][number];
@@ -24,6 +26,7 @@ export function RulesView({ first }: { readonly first: RulesPage }) {
   const [page, setPage] = useState(first);
   const [query, setQuery] = useState('');
   const [editing, setEditing] = useState<Row | null>(null);
+  const columns = useMemo(() => columnsOf(setEditing), []);
   const words = query.toLowerCase().split(/\s+/).filter(Boolean);
   const shown = page.rows.filter((r) =>
     words.every((w) => `${r.when} ${r.text} ${r.outcome} ${r.code}`.toLowerCase().includes(w)),
@@ -58,26 +61,16 @@ export function RulesView({ first }: { readonly first: RulesPage }) {
           <section key={group} aria-label={title}>
             <h2>{title}</h2>
             {note === '' ? null : <p className="quiet">{note}</p>}
-            <table className={styles.table}>
-              <thead>
-                <tr>
-                  <th>Found</th>
-                  <th>Answer</th>
-                  <th>Waits</th>
-                  <th>To the practitioner, to the client</th>
-                  <th>Grounds</th>
-                </tr>
-              </thead>
-              <tbody>
-                {rows.map((r) => (
-                  <RuleRow
-                    key={r.code}
-                    row={r}
-                    onEdit={r.group === 'fact' || r.group === 'together' ? () => setEditing(r) : null}
-                  />
-                ))}
-              </tbody>
-            </table>
+            <Table<Row>
+              className={styles.table ?? ''}
+              size="small"
+              tableLayout="fixed"
+              rowKey="code"
+              pagination={false}
+              columns={columns}
+              dataSource={[...rows]}
+              onRow={(r) => ({ 'data-outcome': r.outcome }) as React.HTMLAttributes<HTMLElement>}
+            />
           </section>
         );
       })}
@@ -112,40 +105,69 @@ export function RulesView({ first }: { readonly first: RulesPage }) {
   );
 }
 
-function RuleRow({ row, onEdit }: { readonly row: Row; readonly onEdit: (() => void) | null }) {
-  return (
-    <tr data-outcome={row.outcome}>
-      <td>
-        <strong>{row.when}</strong>
-        <span className="quiet">
-          {row.scope}
-          {row.also ? ` · ${row.also}` : ''}
-        </span>
-      </td>
-      <td>
-        <span className={styles.answer}>{row.outcome}</span>
-        {row.hard ? <span className="quiet">always</span> : null}
-        {row.shipped ? <span className="quiet">shipped: {row.shipped.outcome}</span> : null}
-      </td>
-      <td>
-        {row.wait}
-        {row.shipped && row.shipped.wait !== row.wait ? (
-          <span className="quiet">shipped: {row.shipped.wait}</span>
-        ) : null}
-      </td>
-      <td>
-        {row.text}
-        <span className={styles.client}>{row.clientText}</span>
-      </td>
-      <td>
-        {GROUNDS[row.grounds]}
-        {onEdit ? (
-          <button type="button" className={styles.edit} onClick={onEdit} aria-label={`Change: ${row.when}`}>
+/** What a row says, column by column; on a narrow screen the wait and the grounds stand under the rest. */
+const columnsOf = (onEdit: (row: Row) => void): TableColumnsType<Row> => [
+  { title: 'Found', render: (_, r) => <Found row={r} /> },
+  { title: 'Answer', width: 100, render: (_, r) => <Answer row={r} /> },
+  { title: 'Waits', width: 120, responsive: ['md'], render: (_, r) => <Wait row={r} /> },
+  {
+    title: 'To the practitioner, to the client',
+    width: '42%',
+    responsive: ['md'],
+    render: (_, r) => (
+      <>
+        {r.text}
+        <span className={styles.client}>{r.clientText}</span>
+      </>
+    ),
+  },
+  {
+    title: 'Grounds',
+    width: 120,
+    render: (_, r) => (
+      <>
+        {GROUNDS[r.grounds]}
+        {r.group === 'fact' || r.group === 'together' ? (
+          <Button className={styles.edit ?? ''} onClick={() => onEdit(r)} aria-label={`Change: ${r.when}`}>
             Change
-          </button>
+          </Button>
         ) : null}
-      </td>
-    </tr>
+      </>
+    ),
+  },
+];
+
+function Found({ row }: { readonly row: Row }) {
+  return (
+    <>
+      <strong>{row.when}</strong>
+      <span className="quiet">
+        {row.scope}
+        {row.also ? ` · ${row.also}` : ''}
+      </span>
+      <span className={styles.narrow}>
+        {row.text} {row.wait === '' ? '' : `Waits: ${row.wait}.`}
+      </span>
+    </>
+  );
+}
+
+function Answer({ row }: { readonly row: Row }) {
+  return (
+    <>
+      <span className={styles.answer}>{row.outcome}</span>
+      {row.hard ? <span className="quiet">always</span> : null}
+      {row.shipped ? <span className="quiet">shipped: {row.shipped.outcome}</span> : null}
+    </>
+  );
+}
+
+function Wait({ row }: { readonly row: Row }) {
+  return (
+    <>
+      {row.wait}
+      {row.shipped && row.shipped.wait !== row.wait ? <span className="quiet">shipped: {row.shipped.wait}</span> : null}
+    </>
   );
 }
 
@@ -184,35 +206,37 @@ function ChangeRule({ row, onClose, onDone }: ChangeProps) {
       onCancel={onClose}
       destroyOnHidden
     >
-      <div className={styles.form}>
+      <Form layout="vertical" className={styles.form ?? ''} onFinish={() => void save()}>
         <p>{row.text}</p>
-        <div className={styles.outcomes} role="radiogroup" aria-label="Answer">
-          {OUTCOMES.map((o) => (
-            <button key={o} type="button" role="radio" aria-checked={outcome === o} onClick={() => setOutcome(o)}>
-              {o}
-            </button>
-          ))}
-        </div>
-        <label>
-          Wait in days
+        <Radio.Group
+          aria-label="Answer"
+          optionType="button"
+          buttonStyle="solid"
+          options={OUTCOMES.map((o) => ({ value: o, label: o }))}
+          value={outcome}
+          onChange={(e) => setOutcome(e.target.value as Outcome)}
+        />
+        <Form.Item label="Wait in days" htmlFor="rule-wait">
           <Input
+            id="rule-wait"
             inputMode="numeric"
             value={wait}
             onChange={(e) => setWait(e.target.value.replace(/\D/g, ''))}
             placeholder={row.wait}
           />
-        </label>
-        <label>
-          {loosens ? 'Why milder (needed)' : 'Why'}
-          <Input.TextArea value={reason} rows={2} maxLength={500} onChange={(e) => setReason(e.target.value)} />
-        </label>
+        </Form.Item>
+        <Form.Item label={loosens ? 'Why milder (needed)' : 'Why'} htmlFor="rule-why">
+          <Input.TextArea
+            id="rule-why"
+            value={reason}
+            rows={2}
+            maxLength={500}
+            onChange={(e) => setReason(e.target.value)}
+          />
+        </Form.Item>
         {row.hard ? <p className="quiet">This rule can be tightened, never loosened.</p> : null}
-        {fault ? (
-          <p role="alert" className={styles.fault}>
-            {fault}
-          </p>
-        ) : null}
-      </div>
+        <Fault text={fault} />
+      </Form>
     </Modal>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import { zoneKey } from '@/core/anatomy';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { createContext, useContext, useMemo, useRef, useState, type ReactNode } from 'react';
@@ -10,7 +11,7 @@ import { ClientSlip } from './ClientSlip';
 import { KeyList } from './KeyList.client';
 import { PlanSlip } from './PlanSlip';
 import { NotTaken, Planning, SyncLine } from './SyncWords.client';
-import { isPlanning, keyOfZone, STATION_NAMES, stationResult, STATIONS } from './stations';
+import { isPlanning, STATION_NAMES, stationResult, STATIONS } from './stations';
 import { useGo } from './useGo';
 import styles from './Bench.module.css';
 
@@ -72,7 +73,7 @@ export function BenchFrame({ children }: { readonly children: ReactNode }) {
     <ZoneContext value={choice}>
       <div className={styles.bench} data-station={here}>
         <aside className={styles.left} aria-label="Client" data-behind>
-          <ClientSlip bench={bench} zoneKey={zone ? keyOfZone(zone) : ''} />
+          <ClientSlip bench={bench} at={zone ? zoneKey(zone) : ''} />
         </aside>
         <main className={styles.centre}>
           <NotTaken />
@@ -82,7 +83,7 @@ export function BenchFrame({ children }: { readonly children: ReactNode }) {
           {isWaiting ? <Planning /> : children}
         </main>
         <aside className={styles.right} aria-label="Plan so far" data-behind>
-          <PlanSlip bench={bench} zoneKey={zone ? keyOfZone(zone) : ''} />
+          <PlanSlip bench={bench} at={zone ? zoneKey(zone) : ''} />
         </aside>
         <nav className={styles.stations} aria-label="Stations of the visit" data-behind>
           {STATIONS.map((s) => (

@@ -1,10 +1,9 @@
 import Link from 'next/link';
 import { howMuchFor } from '@/core/agreement';
-import { ZONES } from '@/core/anatomy';
+import { ZONES, zoneKey } from '@/core/anatomy';
 import { FACT_WORDS } from '@/core/screening';
 import type { Bench } from '@/server/services/bench';
 import { dayMonth, plural } from '@/ui/words';
-import { keyOfZone } from './stations';
 import styles from './Bench.module.css';
 
 const FELT: Readonly<Record<string, string>> = {
@@ -20,9 +19,9 @@ const LEFT: Readonly<Record<string, string>> = {
 };
 
 /** Who it is, alerts first, what was agreed, last time. */
-export function ClientSlip({ bench, zoneKey }: { readonly bench: Bench; readonly zoneKey: string }) {
+export function ClientSlip({ bench, at }: { readonly bench: Bench; readonly at: string }) {
   const { client, visit, zones, plan } = bench;
-  const zone = zones.find((z) => keyOfZone(z) === zoneKey);
+  const zone = zones.find((z) => zoneKey(z) === at);
   const count = client.visitCount + (visit.status === 'closed' ? 0 : 1);
   const notes = plan.screening.reasons.filter((r) => r.outcome !== 'go');
   // what the card's alerts already say is not said twice

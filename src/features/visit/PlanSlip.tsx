@@ -1,6 +1,7 @@
+import { zoneKey } from '@/core/anatomy';
 import type { Bench } from '@/server/services/bench';
 import { dayMonth, degrees, plural, span, withDates } from '@/ui/words';
-import { isPlanning, keyOfZone, productName } from './stations';
+import { isPlanning, productName } from './stations';
 import styles from './Bench.module.css';
 
 const WAYS: Readonly<Record<string, string>> = {
@@ -15,14 +16,12 @@ const WAYS: Readonly<Record<string, string>> = {
 };
 
 /** The plan filling as the stations are done. No cost here: the client can see this side. */
-export function PlanSlip({ bench, zoneKey }: { readonly bench: Bench; readonly zoneKey: string }) {
+export function PlanSlip({ bench, at }: { readonly bench: Bench; readonly at: string }) {
   const { plan, faults } = bench;
-  const zone = plan.zones.find((z) => keyOfZone(z) === zoneKey);
+  const zone = plan.zones.find((z) => zoneKey(z) === at);
   const strips = plan.zones.reduce((n, z) => n + z.strips.length, 0);
   const grams = plan.materials.filter((m) => m.unit === 'g' && m.item !== 'powder');
-  const ready = plan.regrowth
-    .find((r) => keyOfZone(r) === zoneKey)
-    ?.ready.find((r) => r.family === zone?.choice?.family);
+  const ready = plan.regrowth.find((r) => zoneKey(r) === at)?.ready.find((r) => r.family === zone?.choice?.family);
   const open = openPoints(bench);
   return (
     <div className={styles.slip}>

@@ -1,9 +1,9 @@
 'use client';
 
+import { zoneKey } from '@/core/anatomy';
 import { sideWord } from '@/ui/words';
 import { useBench } from './BenchContext.client';
 import { useZone } from './BenchFrame.client';
-import { keyOfZone } from './stations';
 import styles from './ZoneTabs.module.css';
 
 /** The zones of the visit; the chosen one is looked at by every station. */
@@ -15,14 +15,14 @@ export function ZoneTabs({ note }: { readonly note?: (key: string) => string }) 
     <div className={styles.tabs} role="group" aria-label="Zone">
       {bench.zones.map((z, i) => (
         <button
-          key={keyOfZone(z)}
+          key={zoneKey(z)}
           type="button"
           aria-pressed={i === index}
           className={styles.tab}
           onClick={() => choose(i)}
         >
           {sideWord(z.name, z.side)}
-          {note && note(keyOfZone(z)) !== '' ? <span>{note(keyOfZone(z))}</span> : null}
+          {note && note(zoneKey(z)) !== '' ? <span>{note(zoneKey(z))}</span> : null}
         </button>
       ))}
     </div>

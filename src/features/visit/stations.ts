@@ -1,6 +1,6 @@
 // The seven stations, what each says of itself in a few words, and which zone they look at.
 
-import type { Bench, BenchZone } from '@/server/services/bench';
+import type { Bench } from '@/server/services/bench';
 import { plural, shortSpan } from '@/ui/words';
 
 export const STATIONS = ['consult', 'chart', 'match', 'strips', 'work', 'read', 'return'] as const;
@@ -82,5 +82,3 @@ export function stationResult(bench: Bench, station: Station): string {
     }
   }
 }
-
-export const keyOfZone = (z: Pick<BenchZone, 'zone' | 'side'>): string => `${z.zone}/${z.side}`;

@@ -1,5 +1,6 @@
 // What the bench computes for its screens, away from the screens.
 
+import { zoneKey } from '@/core/anatomy';
 import { describe, expect, it } from 'vitest';
 import { FAULTS } from '@/core/reading';
 import { planVisit, type Plan, type VisitCase } from '@/core/plan';
@@ -13,7 +14,7 @@ import { emptyBox } from './sync/box';
 import { isNewer, joinJournal, overLast, withWaiting } from './sync/benchStore';
 import { instantOf } from './return/instantOf';
 import { regrowthLines } from './return/regrowthLines';
-import { stationResult, chosenProducts, keyOfZone, productName, STATIONS } from './stations';
+import { stationResult, chosenProducts, productName, STATIONS } from './stations';
 import { looksAt, spansOf } from './strips/playback';
 import { ringCentre } from '@/formats/stripsSvg';
 import { whyThisOrder } from './strips/whyThisOrder';
@@ -160,7 +161,7 @@ describe('what each station says of itself', () => {
     expect(productName(bench(), 'film-hard')).toBe('Film hard wax');
     expect(productName(bench(), 'unknown')).toBe('unknown');
     expect(chosenProducts(bench())).toEqual([plan.zones[0]?.choice?.product]);
-    expect(keyOfZone(zoneOf('left'))).toBe('underarm/left');
+    expect(zoneKey(zoneOf('left'))).toBe('underarm/left');
   });
 });
 

@@ -1,5 +1,6 @@
 // What is read of all of a client's visits at once: last charts, lengths, marks, readings, journals, care.
 
+import { zoneKey } from '../../core/anatomy';
 import { and, asc, desc, eq, gte, isNull, lt, sql } from 'drizzle-orm';
 import type { Side, ZoneId } from '../../core/anatomy';
 import type { DbOrTx } from '../db/openDatabase';
@@ -82,7 +83,7 @@ export function lookedAtCharts(db: DbOrTx, clientId: string, but?: string): Char
   const rows = chartsClosed(db).all({ clientId });
   const found = new Map<string, (typeof rows)[number]>();
   for (const r of rows) {
-    const key = `${r.zone}/${r.side}`;
+    const key = zoneKey(r);
     if (r.visitId !== but && (r.lookedAt || !found.has(key))) found.set(key, r);
   }
   return [...found.values()].flatMap(({ visitId, zone, side }) => chartAt(db).get({ visitId, zone, side }) ?? []);

@@ -1,5 +1,6 @@
 // Everything the visit bench shows, in one value.
 
+import { zoneKey } from '../../core/anatomy';
 import 'server-only';
 import type { BodySize, Side, ZoneId } from '../../core/anatomy';
 import { hasBegun, type TableEvent } from '../../core/hands';
@@ -111,7 +112,7 @@ export function partsOf(
     zone: c.zone as ZoneId,
     side: c.side,
     data: c.data,
-    past: pasts.get(`${c.zone}/${c.side}`),
+    past: pasts.get(zoneKey(c)),
   })); // zones are checked on the way in
   return {
     parts: {

@@ -2,7 +2,7 @@
 // transaction; a stale version gets what is newer and changes nothing.
 
 import 'server-only';
-import { INSIDE, type ZoneId } from '../../core/anatomy';
+import { INSIDE, type ZoneId, zoneKey } from '../../core/anatomy';
 import { caseFaults } from '../../core/plan';
 import { ok } from '../../core/shared';
 import { atomically, mustWrite } from '../db/atomically';
@@ -24,7 +24,7 @@ import {
 import { loadBench, partsOf } from './bench';
 import { bodyOf, chartOnSheet } from './chartOnSheet';
 import { judgedNow, overrideFault } from './consultRules';
-import { clientMarks, startingChart, zoneKeyOf, zonePasts } from './history';
+import { clientMarks, startingChart, zonePasts } from './history';
 import { zoneRefFault } from './openVisit';
 import { buildCase, slabFits } from './planCase';
 
@@ -92,15 +92,15 @@ export function setZones(
     const marks = clientMarks(db, visit.clientId, visitId);
     const client = readClient(db, visit.clientId);
     const fresh = (z: ZoneRef): ChartData => {
-      const chart = startingChart(z.zone, pasts.get(zoneKeyOf(z)), visit.onDate, marks.get(zoneKeyOf(z)));
+      const chart = startingChart(z.zone, pasts.get(zoneKey(z)), visit.onDate, marks.get(zoneKey(z)));
       return client ? chartOnSheet(z.zone, z.side, chart, bodyOf(client)) : chart;
     };
-    const kept = new Map(chartsOf(db, visitId).map((c) => [`${c.zone}/${c.side}`, c]));
-    const wanted = new Set(body.zones.map(zoneKeyOf));
+    const kept = new Map(chartsOf(db, visitId).map((c) => [zoneKey(c), c]));
+    const wanted = new Set(body.zones.map(zoneKey));
     // zones are checked on the way in
     for (const [key, c] of kept) if (!wanted.has(key)) dropChart(db, visitId, c.zone as ZoneId, c.side);
     body.zones.forEach((z, place) => {
-      if (kept.has(zoneKeyOf(z))) placeChart(db, visitId, z, place);
+      if (kept.has(zoneKey(z))) placeChart(db, visitId, z, place);
       else putChart(db, visitId, z, { place, data: fresh(z), version: next });
     });
     return ok({ zonesVersion: next });

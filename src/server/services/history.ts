@@ -1,7 +1,7 @@
 // What is known of a client's zones from closed visits: last chart, lengths measured, last reading.
 
-import type { Side, ZoneId } from '../../core/anatomy';
-import { ZONES } from '../../core/anatomy';
+import type { ZoneId } from '../../core/anatomy';
+import { ZONES, zoneKey } from '../../core/anatomy';
 import { fitChart } from '../../core/field';
 import { observationsOf, typicalVisibleLength, type HairFlag, type PastLength } from '../../core/hair';
 import { daysBetween } from '../../core/shared';
@@ -19,8 +19,6 @@ export interface ZonePast {
   readonly past: readonly PastLength[];
 }
 
-const keyOf = (zone: string, side: string): string => `${zone}/${side}`;
-
 /** Per zone, what closed visits of earlier days have left. */
 export function zonePasts(
   db: DbOrTx,
@@ -29,7 +27,7 @@ export function zonePasts(
 ): ReadonlyMap<string, ZonePast> {
   const lines = new Map<string, PastLine[]>();
   for (const line of pastLines(db, { clientId, beforeDate: before?.onDate })) {
-    const key = keyOf(line.zone, line.side);
+    const key = zoneKey(line);
     const known = lines.get(key);
     if (known) known.push(line);
     else lines.set(key, [line]);
@@ -60,7 +58,7 @@ const knownOn = (data: ChartData): KnownMarks => ({ marks: data.marks, onCm: dat
  * done or put off.
  */
 export const clientMarks = (db: DbOrTx, clientId: string, but?: string): ReadonlyMap<string, KnownMarks> =>
-  new Map(lookedAtCharts(db, clientId, but).map((c) => [keyOf(c.zone, c.side), knownOn(c.data)]));
+  new Map(lookedAtCharts(db, clientId, but).map((c) => [zoneKey(c), knownOn(c.data)]));
 
 /** What changes from visit to visit is assessed anew; how the hair stands is expected again. */
 const LASTING_FLAGS: readonly HairFlag[] = ['flat', 'layers'];
@@ -128,5 +126,3 @@ export function startingChart(
     confirmed: false,
   };
 }
-
-export const zoneKeyOf = (ref: { readonly zone: ZoneId; readonly side: Side }): string => keyOf(ref.zone, ref.side);

@@ -3,7 +3,7 @@
 import 'server-only';
 import { randomUUID } from 'node:crypto';
 import type { Side, ZoneId } from '../../core/anatomy';
-import { sidesOf, ZONES } from '../../core/anatomy';
+import { sidesOf, ZONES, zoneKey } from '../../core/anatomy';
 import { ok } from '../../core/shared';
 import { civilDateAt } from '../clock';
 import { atomically } from '../db/atomically';
@@ -15,7 +15,7 @@ import { readBooking, readClient, type ClientRow } from '../repos/clientRepo';
 import { readPeople, readPerson, readStudio } from '../repos/studioRepo';
 import { insertVisit, lastConsult, putChart, visitOfBooking } from '../repos/visitRepo';
 import { bodyOf, chartOnSheet } from './chartOnSheet';
-import { clientMarks, startingChart, zonePasts, zoneKeyOf } from './history';
+import { clientMarks, startingChart, zonePasts } from './history';
 
 export interface OpenVisit {
   readonly bookingId?: string;
@@ -63,7 +63,7 @@ export function startingConsult(client: ClientRow, on: string, last: Consult | u
 export function zoneRefFault(zones: readonly { readonly zone: ZoneId; readonly side: Side }[]): string | null {
   const wrong = zones.find((z) => !sidesOf(ZONES[z.zone]).includes(z.side));
   if (wrong) return `${ZONES[wrong.zone].name} has no ${wrong.side} side.`;
-  const keys = zones.map(zoneKeyOf);
+  const keys = zones.map(zoneKey);
   return keys.some((k, i) => keys.indexOf(k) < i) ? 'A zone is given twice.' : null;
 }
 
@@ -103,7 +103,7 @@ function opened(db: Db, request: OpenVisit, nowMs: number): ServiceResult<{ read
     createdAtMs: nowMs,
   });
   zones.forEach((z, place) => {
-    const chart = startingChart(z.zone, pasts.get(zoneKeyOf(z)), on, marks.get(zoneKeyOf(z)));
+    const chart = startingChart(z.zone, pasts.get(zoneKey(z)), on, marks.get(zoneKey(z)));
     putChart(db, visitId, z, { place, data: chartOnSheet(z.zone, z.side, chart, body), version: 1 });
   });
   return ok({ visitId });

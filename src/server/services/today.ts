@@ -1,6 +1,7 @@
 // The day: every booking with its plan (from the opened visit, or forecast from last time's charts), its real parts,
 // what needs a word, and the tray of the next visit.
 
+import { zoneKey } from '../../core/anatomy';
 import 'server-only';
 import type { Plan } from '../../core/plan';
 import type { Product } from '../../core/products';
@@ -19,7 +20,7 @@ import { partsOf } from './bench';
 import { changesOf } from './consultRules';
 import { feltBefore } from './feltBefore';
 import { knownProducts } from './knownProducts';
-import { clientMarks, startingChart, zoneKeyOf, zonePasts } from './history';
+import { clientMarks, startingChart, zonePasts } from './history';
 import { startingConsult } from './openVisit';
 import { planCase, zoneName, type PlannedCase } from './planCase';
 
@@ -87,8 +88,8 @@ function forecast(
   const marks = clientMarks(db, client.id);
   const zones = booking.zones.map((z) => ({
     ...z,
-    data: startingChart(z.zone, pasts.get(zoneKeyOf(z)), on, marks.get(zoneKeyOf(z))),
-    past: pasts.get(zoneKeyOf(z)),
+    data: startingChart(z.zone, pasts.get(zoneKey(z)), on, marks.get(zoneKey(z))),
+    past: pasts.get(zoneKey(z)),
   }));
   // before the client is there, consent is not the question: what is on file is asked for in words
   const consult = { ...startingConsult(client, on, undefined), consent: true };

@@ -1,12 +1,12 @@
 'use client';
 
+import { zoneKey } from '@/core/anatomy';
 import { Button } from 'antd';
 import { useState } from 'react';
 import type { BenchZone } from '@/server/services/bench';
 import { useGo } from '../useGo';
 import { useBench } from '../BenchContext.client';
 import { useZone } from '../BenchFrame.client';
-import { keyOfZone } from '../stations';
 import { BodyPick } from './BodyPick.client';
 import { ZoneChart } from './ZoneChart.client';
 import styles from './Chart.module.css';
@@ -49,7 +49,7 @@ export function ChartStation() {
   return (
     <div className={styles.station}>
       <ZoneChart
-        key={keyOfZone(zone)}
+        key={zoneKey(zone)}
         zone={zone}
         action={
           <>

@@ -1,7 +1,7 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import { BODY_REGIONS, hairsPerCm2, sheetFor, shareOnSheet, ZONES } from '@/core/anatomy';
+import { BODY_REGIONS, hairsPerCm2, sheetFor, shareOnSheet, ZONES, zoneKey } from '@/core/anatomy';
 import { fitChart, mirrorDensity, mirrorStrokes } from '@/core/field';
 import { fitStrips } from '@/core/strips';
 import type { ReadChart } from '@/formats/chartFile';
@@ -10,7 +10,6 @@ import type { BenchZone } from '@/server/services/bench';
 import { dayMonth, plural, sideWord } from '@/ui/words';
 import { useKeys } from '@/ui/useKeys';
 import { useBench } from '../BenchContext.client';
-import { keyOfZone } from '../stations';
 import { StationTop } from '../StationTop';
 import { Assessment } from './Assessment.client';
 import { ChartFiles } from './ChartFiles.client';
@@ -36,7 +35,7 @@ const beyond = (spots: readonly Spot[], charted: number): readonly Spot[] =>
 /** One zone's chart: the sheet, the tools, marks and the assessment of its hair. */
 export function ZoneChart({ zone, action }: { readonly zone: BenchZone; readonly action: React.ReactNode }) {
   const { bench, saveChart } = useBench();
-  const planned = bench.plan.zones.find((z) => keyOfZone(z) === keyOfZone(zone));
+  const planned = bench.plan.zones.find((z) => zoneKey(z) === zoneKey(zone));
   const facts = ZONES[zone.zone];
   const [choice, setChoice] = useState<ToolChoice>({
     tool: 'comb',
@@ -161,7 +160,7 @@ export function ZoneChart({ zone, action }: { readonly zone: BenchZone; readonly
       <StationTop
         title={sideWord(zone.name, zone.side)}
         action={<div className={styles.actions}>{action}</div>}
-        note={(key) => (bench.zones.find((z) => keyOfZone(z) === key)?.data.confirmed ? 'seen' : '')}
+        note={(key) => (bench.zones.find((z) => zoneKey(z) === key)?.data.confirmed ? 'seen' : '')}
         meta={
           <>
             {width.toFixed(1)} × {height.toFixed(1)} cm{basis === '' ? '' : `, ${basis}`} ·{' '}

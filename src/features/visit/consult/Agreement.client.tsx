@@ -1,12 +1,12 @@
 'use client';
 
-import { Checkbox, Input } from 'antd';
+import { zoneKey } from '@/core/anatomy';
+import { Checkbox, Input, Radio } from 'antd';
 import { useState } from 'react';
 import { howMuchFor } from '@/core/agreement';
 import type { Agreed } from '@/server/db/schema';
 import type { BenchZone } from '@/server/services/bench';
 import { sideWord } from '@/ui/words';
-import { keyOfZone } from '../stations';
 import styles from './Consult.module.css';
 
 const COMPANY: readonly (readonly [Agreed['company'], string])[] = [
@@ -26,7 +26,7 @@ interface Props {
 export function Agreement({ agreed, zones, disabled, onChange }: Props) {
   const [words, setWords] = useState(agreed.words);
   const choice = (z: BenchZone): string =>
-    agreed.howMuch.find((h) => keyOfZone(h) === keyOfZone(z))?.choice ?? howMuchFor(z.zone)[0]?.id ?? 'all';
+    agreed.howMuch.find((h) => zoneKey(h) === zoneKey(z))?.choice ?? howMuchFor(z.zone)[0]?.id ?? 'all';
   // the two sides are agreed together: one asks about brows, not about each brow
   const pairs = zones.filter((z, i) => zones.findIndex((o) => o.zone === z.zone) === i);
   const set = (zone: string, id: string): void =>
@@ -41,45 +41,31 @@ export function Agreement({ agreed, zones, disabled, onChange }: Props) {
         const chosen = choices.find((c) => c.id === choice(z)) ?? choices[0];
         const both = zones.filter((o) => o.zone === z.zone).length > 1;
         return (
-          <div key={z.zone} className={styles.howMuch} role="radiogroup" aria-label={`How much: ${z.name}`}>
+          <div key={z.zone} className={styles.howMuch}>
             <strong>{both ? `${z.name}, both` : sideWord(z.name, z.side)}</strong>
             {choices.length > 1 ? (
-              <span className={styles.chips}>
-                {choices.map((c) => (
-                  <button
-                    key={c.id}
-                    type="button"
-                    role="radio"
-                    aria-checked={c === chosen}
-                    className={styles.chip}
-                    disabled={disabled}
-                    onClick={() => set(z.zone, c.id)}
-                  >
-                    {c.label}
-                  </button>
-                ))}
-              </span>
+              <Radio.Group
+                aria-label={`How much: ${z.name}`}
+                optionType="button"
+                disabled={disabled}
+                options={choices.map((c) => ({ value: c.id, label: c.label }))}
+                value={chosen?.id}
+                onChange={(e) => set(z.zone, e.target.value as string)}
+              />
             ) : null}
             <span className="quiet">{chosen?.says}</span>
           </div>
         );
       })}
       <div className={styles.comfort}>
-        <span className={styles.chips} role="radiogroup" aria-label="Talk or quiet">
-          {COMPANY.map(([id, word]) => (
-            <button
-              key={id}
-              type="button"
-              role="radio"
-              aria-checked={agreed.company === id}
-              className={styles.chip}
-              disabled={disabled}
-              onClick={() => onChange({ ...agreed, company: id })}
-            >
-              {word}
-            </button>
-          ))}
-        </span>
+        <Radio.Group
+          aria-label="Talk or quiet"
+          optionType="button"
+          disabled={disabled}
+          options={COMPANY.map(([id, word]) => ({ value: id, label: word }))}
+          value={agreed.company}
+          onChange={(e) => onChange({ ...agreed, company: e.target.value as typeof agreed.company })}
+        />
         <Checkbox
           checked={agreed.coldPack}
           disabled={disabled}

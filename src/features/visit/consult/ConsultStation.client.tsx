@@ -1,5 +1,6 @@
 'use client';
 
+import { zoneKey } from '@/core/anatomy';
 import { Button, Checkbox } from 'antd';
 import { useMemo, useState } from 'react';
 import { ASKED_EACH_TIME, ASKED_ONCE, FACT_WORDS, isStopped, type Fact, type FoundFact } from '@/core/screening';
@@ -9,7 +10,6 @@ import { Steps } from '@/ui/Steps.client';
 import { dayMonthYear } from '@/ui/words';
 import { useGo } from '../useGo';
 import { useBench } from '../BenchContext.client';
-import { keyOfZone } from '../stations';
 import { Agreement } from './Agreement.client';
 import { Answer } from './Answer.client';
 import { AskNext } from './AskNext.client';
@@ -62,7 +62,7 @@ export function ConsultStation() {
       ...withFact('rash', {
         fact: 'rash',
         lastOn: visit.onDate,
-        zones: [...new Set([...(consult.facts.find((f) => f.fact === 'rash')?.zones ?? []), keyOfZone(spot)])],
+        zones: [...new Set([...(consult.facts.find((f) => f.fact === 'rash')?.zones ?? []), zoneKey(spot)])],
       }),
     });
   const stopped = isStopped(answer.outcome) && consult.consent;
@@ -129,7 +129,7 @@ export function ConsultStation() {
       ) : null}
       <TappedSpots
         spots={consult.spots}
-        here={zones.map(keyOfZone)}
+        here={zones.map(zoneKey)}
         disabled={closed}
         onLeaveOut={leaveOut}
         onSeen={seen}
@@ -173,8 +173,8 @@ export function ConsultStation() {
         <h2>What comes off today</h2>
         <ZonesToday
           zones={wantedZones}
-          planning={wantedZones !== bench.zones && wantedZones.map(keyOfZone).join() !== zones.map(keyOfZone).join()}
-          stopped={new Set(zones.filter((_, i) => isStopped(answer.zones[i]?.outcome ?? 'go')).map(keyOfZone))}
+          planning={wantedZones !== bench.zones && wantedZones.map(zoneKey).join() !== zones.map(zoneKey).join()}
+          stopped={new Set(zones.filter((_, i) => isStopped(answer.zones[i]?.outcome ?? 'go')).map(zoneKey))}
           lastOn={new Map(bench.client.lastWaxOn.map((l) => [l.zone, l.on]))}
           services={bench.services}
           chosen={consult.services}

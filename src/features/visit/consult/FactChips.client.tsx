@@ -1,11 +1,12 @@
 'use client';
 
-import { Input, Select } from 'antd';
+import { zoneKey } from '@/core/anatomy';
+import { Select } from 'antd';
 import { addDays } from '@/core/shared';
 import { FACT_WORDS, type Fact, type FoundFact } from '@/core/screening';
 import type { BenchZone } from '@/server/services/bench';
 import { sideWord } from '@/ui/words';
-import { keyOfZone } from '../stations';
+import { DateField } from '@/ui/DateField.client';
 import styles from './Consult.module.css';
 
 /** Facts for which it matters how long ago. */
@@ -89,15 +90,12 @@ export function FactChips({ facts, asked, found, zones, on, disabled, onChange }
             {DATED.includes(f.fact) ? (
               <span className={styles.when}>
                 last on{' '}
-                <Input
-                  type="date"
+                <DateField
                   aria-label={`${FACT_WORDS[f.fact]}: last on`}
                   max={on}
                   value={f.lastOn ?? on}
-                  disabled={disabled}
-                  onChange={(e) =>
-                    e.target.value !== '' && e.target.value <= on && onChange(f.fact, { ...f, lastOn: e.target.value })
-                  }
+                  disabled={disabled ?? false}
+                  onChange={(lastOn) => lastOn !== '' && lastOn <= on && onChange(f.fact, { ...f, lastOn })}
                 />
                 {(
                   [
@@ -129,7 +127,7 @@ export function FactChips({ facts, asked, found, zones, on, disabled, onChange }
                 aria-label={`${FACT_WORDS[f.fact]}: where`}
                 value={[...(f.zones ?? [])]}
                 disabled={disabled}
-                options={zones.map((z) => ({ value: keyOfZone(z), label: sideWord(z.name, z.side) }))}
+                options={zones.map((z) => ({ value: zoneKey(z), label: sideWord(z.name, z.side) }))}
                 onChange={(value: string[]) =>
                   onChange(
                     f.fact,

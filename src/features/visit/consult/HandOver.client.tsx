@@ -1,9 +1,10 @@
 'use client';
 
-import { Button, Input, Modal } from 'antd';
+import { Button, Input, Modal, Select } from 'antd';
 import { useState } from 'react';
 import { sendJson } from '@/ui/sendJson';
 import { useBench, useSync } from '../BenchContext.client';
+import { Fault } from '@/ui/Fault';
 import styles from './Consult.module.css';
 
 /** Locks this tablet to the client's form. Whoever has no PIN yet chooses one: it is the way back. */
@@ -48,13 +49,12 @@ export function HandOver({ onClose }: { readonly onClose: () => void }) {
         <p>{bench.client.name} sees the form and nothing else. You take the tablet back with your PIN.</p>
         <label>
           Your name
-          <select className={styles.select} value={personId} onChange={(e) => setPersonId(e.target.value)}>
-            {bench.people.map((p) => (
-              <option key={p.id} value={p.id}>
-                {p.name}
-              </option>
-            ))}
-          </select>
+          <Select
+            aria-label="Your name"
+            value={personId}
+            options={bench.people.map((p) => ({ value: p.id, label: p.name }))}
+            onChange={setPersonId}
+          />
         </label>
         {hasPin ? (
           <p className="quiet">Your PIN is set.</p>
@@ -83,11 +83,7 @@ export function HandOver({ onClose }: { readonly onClose: () => void }) {
             </label>
           </>
         )}
-        {fault ? (
-          <p role="alert" className={styles.needs}>
-            {fault}
-          </p>
-        ) : null}
+        <Fault text={fault} />
       </div>
     </Modal>
   );

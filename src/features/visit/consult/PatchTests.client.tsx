@@ -1,10 +1,11 @@
 'use client';
 
-import { Button } from 'antd';
+import { Button, Select } from 'antd';
 import { useState } from 'react';
 import { sendJson } from '@/ui/sendJson';
 import { dayMonth } from '@/ui/words';
 import { useBench } from '../BenchContext.client';
+import { Fault } from '@/ui/Fault';
 import styles from './Consult.module.css';
 
 /** Patch tests of this client: lay one for a product that is new, read one that is waiting. */
@@ -50,29 +51,19 @@ export function PatchTests({ disabled }: { readonly disabled: boolean }) {
       )}
       {disabled ? null : (
         <div className={styles.wordsFoot}>
-          <select
-            className={styles.select}
+          <Select
             aria-label="Product to test"
-            value={product}
-            onChange={(e) => setProduct(e.target.value)}
-          >
-            <option value="">Product to test …</option>
-            {products.map((p) => (
-              <option key={p.id} value={p.id}>
-                {p.name}
-              </option>
-            ))}
-          </select>
+            placeholder="Product to test …"
+            value={product === '' ? null : product}
+            options={products.map((p) => ({ value: p.id, label: p.name }))}
+            onChange={setProduct}
+          />
           <Button disabled={product === ''} onClick={() => void send({ lay: { product, place: 'inner forearm' } })}>
             Laid today, inner forearm
           </Button>
         </div>
       )}
-      {fault ? (
-        <p role="alert" className={styles.needs}>
-          {fault}
-        </p>
-      ) : null}
+      <Fault text={fault} />
     </div>
   );
 }

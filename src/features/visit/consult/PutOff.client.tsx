@@ -6,6 +6,7 @@ import { useEffect, useState } from 'react';
 import { sendJson } from '@/ui/sendJson';
 import type { PutOffProposal } from '@/server/services/putOff';
 import { useBench } from '../BenchContext.client';
+import { Fault } from '@/ui/Fault';
 import styles from './Consult.module.css';
 
 interface Props {
@@ -86,11 +87,7 @@ export function PutOff({ as, onClose }: Props) {
         </Button>,
       ]}
     >
-      {fault ? (
-        <p role="alert" className={styles.needs}>
-          {fault}
-        </p>
-      ) : null}
+      <Fault text={fault} />
       {!proposal && !fault ? <p className="quiet">Looking for a date that suits …</p> : null}
       {proposal ? (
         <div className={styles.putOff}>

@@ -1,5 +1,5 @@
 import { Button } from 'antd';
-import { ZONES } from '@/core/anatomy';
+import { ZONES, zoneKey } from '@/core/anatomy';
 import type { Spot } from '@/server/db/schema';
 import { sideWord } from '@/ui/words';
 import styles from './Consult.module.css';
@@ -22,7 +22,7 @@ export function TappedSpots({ spots, here, disabled, onLeaveOut, onSeen }: Props
       <ul className={styles.ask}>
         {spots.map((s, i) => {
           const name = sideWord(ZONES[s.zone].name, s.side);
-          const onBench = here.includes(`${s.zone}/${s.side}`);
+          const onBench = here.includes(zoneKey(s));
           return (
             <li key={i}>
               <span>

@@ -1,11 +1,10 @@
 'use client';
 
 import { servicesIn, zonesOf, type Service } from '@/core/agreement';
-import { sidesOf, ZONE_IDS, ZONES } from '@/core/anatomy';
+import { sidesOf, ZONE_IDS, ZONES, zoneKey } from '@/core/anatomy';
 import type { ZoneRef } from '@/server/db/schema';
 import { plural, sideWord } from '@/ui/words';
 import { ZonePicker } from '@/features/body/ZonePicker.client';
-import { keyOfZone } from '../stations';
 import styles from './Consult.module.css';
 
 const ALL: readonly ZoneRef[] = ZONE_IDS.flatMap((zone) => sidesOf(ZONES[zone]).map((side) => ({ zone, side })));
@@ -31,40 +30,40 @@ interface Props {
 
 /** Services put their zones down together; each zone can be taken off or added by itself. */
 export function ZonesToday({ zones, planning, stopped, lastOn, services, chosen, disabled, onChange }: Props) {
-  const keys = new Set(zones.map(keyOfZone));
+  const keys = new Set(zones.map(zoneKey));
   const whole = new Set(servicesIn(services, zones).map((s) => s.id));
   const set = (wanted: readonly ZoneRef[], picked: readonly string[]): void => {
     if (wanted.length === 0) return;
-    const there = new Set(withoutInner(wanted).map(keyOfZone));
+    const there = new Set(withoutInner(wanted).map(zoneKey));
     onChange(
-      ALL.filter((z) => there.has(keyOfZone(z))),
+      ALL.filter((z) => there.has(zoneKey(z))),
       picked,
     );
   };
   const toggleService = (s: Service): void => {
     if (!whole.has(s.id)) return set([...zones, ...s.zones], [...chosen.filter((id) => id !== s.id), s.id]);
     const others = zonesOf(services.filter((o) => o.id !== s.id && chosen.includes(o.id) && whole.has(o.id)));
-    const gone = new Set(s.zones.map(keyOfZone).filter((k) => !others.some((o) => keyOfZone(o) === k)));
+    const gone = new Set(s.zones.map(zoneKey).filter((k) => !others.some((o) => zoneKey(o) === k)));
     set(
-      zones.filter((z) => !gone.has(keyOfZone(z))),
+      zones.filter((z) => !gone.has(zoneKey(z))),
       chosen.filter((id) => id !== s.id),
     );
   };
   const toggleZone = (ref: ZoneRef): void =>
-    set(keys.has(keyOfZone(ref)) ? zones.filter((z) => keyOfZone(z) !== keyOfZone(ref)) : [...zones, ref], chosen);
+    set(keys.has(zoneKey(ref)) ? zones.filter((z) => zoneKey(z) !== zoneKey(ref)) : [...zones, ref], chosen);
   const chip = (o: ZoneRef): React.ReactNode => (
     <button
-      key={keyOfZone(o)}
+      key={zoneKey(o)}
       type="button"
       className={styles.chip}
-      aria-pressed={keys.has(keyOfZone(o))}
-      disabled={disabled || (keys.size === 1 && keys.has(keyOfZone(o)))}
+      aria-pressed={keys.has(zoneKey(o))}
+      disabled={disabled || (keys.size === 1 && keys.has(zoneKey(o)))}
       onClick={() => toggleZone(o)}
     >
       {sideWord(ZONES[o.zone].name, o.side)}
     </button>
   );
-  const outside = ALL.filter((o) => !keys.has(keyOfZone(o)));
+  const outside = ALL.filter((o) => !keys.has(zoneKey(o)));
   return (
     <>
       <div className={styles.chips} role="group" aria-label="Services">
@@ -92,7 +91,7 @@ export function ZonesToday({ zones, planning, stopped, lastOn, services, chosen,
         ) : null}
       </h3>
       <div className={styles.chips} role="group" aria-label="Zones today">
-        {ALL.filter((o) => keys.has(keyOfZone(o))).map(chip)}
+        {ALL.filter((o) => keys.has(zoneKey(o))).map(chip)}
       </div>
       <ZonePicker chosen={keys} stopped={stopped} lastOn={lastOn} disabled={disabled} onToggle={toggleZone} />
       <details className={styles.more}>

@@ -1,13 +1,13 @@
 // The consultation's answer, judged on the tablet by the very rules of the server, so that it is there the moment a box
 // is ticked.
 
+import { zoneKey } from '@/core/anatomy';
 import {
   ASKED_EACH_TIME,
   ASKED_ONCE,
   judge,
   nextQuestions,
   ruleSetOf,
-  zoneKey,
   type Fact,
   type Judgement,
   type NextQuestion,

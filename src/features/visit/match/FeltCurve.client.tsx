@@ -1,5 +1,6 @@
 'use client';
 
+import { COLOURS } from '@/ui/colours';
 import { Chart, Filler, LinearScale, LineElement, PointElement, type ChartOptions } from 'chart.js';
 import { memo, useMemo } from 'react';
 import { Line } from 'react-chartjs-2';
@@ -22,9 +23,9 @@ interface Props {
 
 /** The key is plain text: a chart's own legend is measured anew at every step of the slider. */
 const KEY = [
-  ['#256b63', 'solid', 'skin feels'],
-  ['#b86a12', 'dashed', 'wax, mean'],
-  ['#9e2f2a', 'dotted', 'its limit'],
+  [COLOURS.verdigris, 'solid', 'skin feels'],
+  [COLOURS.wax, 'dashed', 'wax, mean'],
+  [COLOURS.madder, 'dotted', 'its limit'],
 ] as const;
 
 /**
@@ -40,7 +41,7 @@ export const FeltCurve = memo(function FeltCurve({ reading, limitC, pullFromS, p
         {
           label: 'skin feels',
           data: points((p) => p.nerveC),
-          borderColor: '#256b63',
+          borderColor: COLOURS.verdigris,
           borderWidth: 3,
           pointRadius: 0,
           tension: 0.2,
@@ -48,7 +49,7 @@ export const FeltCurve = memo(function FeltCurve({ reading, limitC, pullFromS, p
         {
           label: 'wax, mean',
           data: points((p) => p.slabC),
-          borderColor: '#b86a12',
+          borderColor: COLOURS.wax,
           borderWidth: 2,
           borderDash: [6, 4],
           pointRadius: 0,
@@ -60,7 +61,7 @@ export const FeltCurve = memo(function FeltCurve({ reading, limitC, pullFromS, p
             { x: 0, y: limitC },
             { x: SHOWN_S, y: limitC },
           ],
-          borderColor: '#9e2f2a',
+          borderColor: COLOURS.madder,
           borderWidth: 2,
           borderDash: [2, 3],
           pointRadius: 0,
@@ -94,13 +95,13 @@ export const FeltCurve = memo(function FeltCurve({ reading, limitC, pullFromS, p
           type: 'linear',
           min: 0,
           max: SHOWN_S,
-          ticks: { color: '#6b5d50', stepSize: 15, font: { size: 13 }, callback: (v) => `${v} s` },
+          ticks: { color: COLOURS.secondInk, stepSize: 15, font: { size: 13 }, callback: (v) => `${v} s` },
           grid: { color: '#e9e0d0' },
         },
         y: {
           min: SHOWN_C.least,
           max: SHOWN_C.most,
-          ticks: { color: '#6b5d50', stepSize: 6, font: { size: 13 }, callback: (v) => `${v}°` },
+          ticks: { color: COLOURS.secondInk, stepSize: 6, font: { size: 13 }, callback: (v) => `${v}°` },
           grid: { color: '#e9e0d0' },
         },
       },

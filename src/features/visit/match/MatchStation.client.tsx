@@ -1,5 +1,6 @@
 'use client';
 
+import { zoneKey } from '@/core/anatomy';
 import { Button, Input } from 'antd';
 import Link from 'next/link';
 import { useState } from 'react';
@@ -8,7 +9,7 @@ import { dayMonth, degrees, percent, plural, withDates } from '@/ui/words';
 import { useGo } from '../useGo';
 import { useBench } from '../BenchContext.client';
 import { useZone } from '../BenchFrame.client';
-import { keyOfZone, productName } from '../stations';
+import { productName } from '../stations';
 import { StationTop } from '../StationTop';
 import { AllFigures } from './AllFigures.client';
 import { Flips } from './Flips.client';
@@ -44,11 +45,11 @@ function WhyNot({ option: o }: { readonly option: PlanOption }) {
 export function MatchStation() {
   const { bench } = useBench();
   const { zone } = useZone();
-  const planned = bench.plan.zones.find((z) => zone && keyOfZone(z) === keyOfZone(zone));
+  const planned = bench.plan.zones.find((z) => zone && zoneKey(z) === zoneKey(zone));
   if (!zone || !planned) return <p>No zone yet: choose one under Consult.</p>;
   return (
     <div className={styles.station}>
-      <Comparison key={keyOfZone(zone)} />
+      <Comparison key={zoneKey(zone)} />
     </div>
   );
 }
@@ -57,7 +58,7 @@ function Comparison() {
   const { bench, saveChart } = useBench();
   const { zone } = useZone();
   const go = useGo();
-  const planned = bench.plan.zones.find((z) => zone && keyOfZone(z) === keyOfZone(zone));
+  const planned = bench.plan.zones.find((z) => zone && zoneKey(z) === zoneKey(zone));
   const [picked, setPicked] = useState<string | null>(null);
   const [reason, setReason] = useState('');
   const [open, setOpen] = useState(false);
@@ -94,7 +95,7 @@ function Comparison() {
       <StationTop
         title="What would hold this hair"
         note={(key) => {
-          const c = bench.plan.zones.find((z) => keyOfZone(z) === key)?.choice;
+          const c = bench.plan.zones.find((z) => zoneKey(z) === key)?.choice;
           return c ? productName(bench, c.product).toLowerCase() : 'nothing yet';
         }}
         action={
@@ -214,7 +215,7 @@ function Comparison() {
           </ul>
         </section>
         {closed ? null : (
-          <Flips index={bench.zones.findIndex((z) => keyOfZone(z) === keyOfZone(zone))} isChosen={choice !== null} />
+          <Flips index={bench.zones.findIndex((z) => zoneKey(z) === zoneKey(zone))} isChosen={choice !== null} />
         )}
       </div>
       <p className="quiet">

@@ -1,5 +1,6 @@
 'use client';
 
+import { zoneKey } from '@/core/anatomy';
 import { Input, InputNumber, Slider } from 'antd';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
@@ -11,7 +12,6 @@ import type { BenchZone } from '@/server/services/bench';
 import { degrees, percent, sideWord } from '@/ui/words';
 import { useBench } from '../BenchContext.client';
 import { useZone } from '../BenchFrame.client';
-import { keyOfZone } from '../stations';
 import { StationTop } from '../StationTop';
 import { Choice } from './Choice.client';
 import { SecondRoundPanel } from './SecondRoundPanel';
@@ -21,11 +21,11 @@ import styles from './Read.module.css';
 export function ReadStation() {
   const { bench } = useBench();
   const { zone } = useZone();
-  const planned = bench.plan.zones.find((z) => zone && keyOfZone(z) === keyOfZone(zone));
+  const planned = bench.plan.zones.find((z) => zone && zoneKey(z) === zoneKey(zone));
   if (!zone || !planned) return <p>No zone yet: choose one under Consult.</p>;
   return (
     <div className={styles.station}>
-      <OneZone key={keyOfZone(zone)} zone={zone} planned={planned} />
+      <OneZone key={zoneKey(zone)} zone={zone} planned={planned} />
     </div>
   );
 }
@@ -53,7 +53,7 @@ function startOf(zone: PlanZone, marks: ReadonlyMap<string, string>): Reading {
 function OneZone({ zone, planned }: { readonly zone: BenchZone; readonly planned: PlanZone }) {
   const { bench, saveReading } = useBench();
   const closed = bench.visit.status === 'closed';
-  const stored = bench.readings.find((r) => keyOfZone(r) === keyOfZone(zone))?.data;
+  const stored = bench.readings.find((r) => zoneKey(r) === zoneKey(zone))?.data;
   const marks = useMemo(
     () =>
       new Map(
@@ -103,7 +103,7 @@ function OneZone({ zone, planned }: { readonly zone: BenchZone; readonly planned
     <>
       <StationTop
         title="Strip and skin"
-        note={(key) => (bench.readings.some((r) => keyOfZone(r) === key) ? 'read' : '')}
+        note={(key) => (bench.readings.some((r) => zoneKey(r) === key) ? 'read' : '')}
         meta={
           <>
             {sideWord(zone.name, zone.side)}.{' '}

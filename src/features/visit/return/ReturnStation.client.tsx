@@ -1,5 +1,6 @@
 'use client';
 
+import { zoneKey } from '@/core/anatomy';
 import { Button, Checkbox, Input } from 'antd';
 import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
@@ -9,10 +10,10 @@ import { dayMonth, plural, span, weekday } from '@/ui/words';
 import { sendJson } from '@/ui/sendJson';
 import { useBench, useSync } from '../BenchContext.client';
 import { useZone } from '../BenchFrame.client';
-import { keyOfZone } from '../stations';
 import { StationTop } from '../StationTop';
 import { instantOf } from './instantOf';
 import { regrowthLines } from './regrowthLines';
+import { DateField } from '@/ui/DateField.client';
 import styles from './Return.module.css';
 
 const RegrowthChart = dynamic(() => import('./RegrowthChart.client').then((m) => m.RegrowthChart), {
@@ -33,16 +34,16 @@ export function ReturnStation() {
   const [told, setTold] = useState(false);
   const [fault, setFault] = useState<string | null>(null);
   const [closing, setClosing] = useState(false);
-  const planned = plan.zones.find((z) => zone && keyOfZone(z) === keyOfZone(zone));
+  const planned = plan.zones.find((z) => zone && zoneKey(z) === zoneKey(zone));
   const growth = useMemo(
     () => (zone && planned ? regrowthLines(zone, planned, visit.onDate) : null),
     [zone, planned, visit.onDate],
   );
-  const regrowth = plan.regrowth.find((r) => zone && keyOfZone(r) === keyOfZone(zone));
+  const regrowth = plan.regrowth.find((r) => zone && zoneKey(r) === zoneKey(zone));
   const own = regrowth?.ready.find((r) => r.family === planned?.choice?.family);
   const closed = visit.status === 'closed';
   const unread = plan.zones.filter(
-    (z) => z.strips.length > 0 && !bench.readings.some((r) => keyOfZone(r) === keyOfZone(z)),
+    (z) => z.strips.length > 0 && !bench.readings.some((r) => zoneKey(r) === zoneKey(z)),
   );
   const days = daysBetween(visit.onDate, date);
   const close = async (book: boolean): Promise<void> => {
@@ -113,15 +114,10 @@ export function ReturnStation() {
           <section>
             <h2>Book and close</h2>
             <div className={styles.book}>
-              <label>
+              <span className={styles.day}>
                 Day
-                <Input
-                  type="date"
-                  min={addDays(visit.onDate, 1)}
-                  value={date}
-                  onChange={(e) => setDate(e.target.value)}
-                />
-              </label>
+                <DateField aria-label="Day" min={addDays(visit.onDate, 1)} value={date} onChange={setDate} />
+              </span>
               <label>
                 Time
                 <Input type="time" value={time} onChange={(e) => setTime(e.target.value)} />

@@ -1,5 +1,6 @@
 'use client';
 
+import { zoneKey } from '@/core/anatomy';
 import { Button, Slider } from 'antd';
 import Link from 'next/link';
 import { useEffect, useMemo, useState } from 'react';
@@ -9,7 +10,7 @@ import { canFade } from '@/core/strips';
 import { percent, plural, withDates } from '@/ui/words';
 import { useBench } from '../BenchContext.client';
 import { useZone } from '../BenchFrame.client';
-import { keyOfZone, productName } from '../stations';
+import { productName } from '../stations';
 import { StationTop } from '../StationTop';
 import { DeskMoney } from './DeskMoney';
 import { StripEditor } from './StripEditor.client';
@@ -23,7 +24,7 @@ import styles from './Strips.module.css';
 export function StripsStation() {
   const { bench } = useBench();
   const { zone } = useZone();
-  const planned = bench.plan.zones.find((z) => zone && keyOfZone(z) === keyOfZone(zone));
+  const planned = bench.plan.zones.find((z) => zone && zoneKey(z) === zoneKey(zone));
   if (!zone || !planned) return <p>No zone yet: choose one under Consult.</p>;
   if (planned.strips.length === 0) {
     return (
@@ -37,7 +38,7 @@ export function StripsStation() {
   }
   return (
     <div className={styles.station}>
-      <Layout key={keyOfZone(planned)} zone={planned} plan={bench.plan} />
+      <Layout key={zoneKey(planned)} zone={planned} plan={bench.plan} />
     </div>
   );
 }
@@ -48,7 +49,7 @@ function Layout({ zone, plan }: { readonly zone: PlanZone; readonly plan: Plan }
   const [atS, setAtS] = useState<number | null>(null);
   const [playing, setPlaying] = useState(false);
   const [chosen, setChosen] = useState<string | null>(null);
-  const data = bench.zones.find((z) => keyOfZone(z) === keyOfZone(zone))?.data;
+  const data = bench.zones.find((z) => zoneKey(z) === zoneKey(zone))?.data;
   const [editing, setEditing] = useState(false);
   const stands = bench.visit.status === 'closed' || hasBegun(bench.journal);
   useEffect(() => {
@@ -81,7 +82,7 @@ function Layout({ zone, plan }: { readonly zone: PlanZone; readonly plan: Plan }
       <StationTop
         title={plural(zone.strips.length, 'strip')}
         note={(key) => {
-          const n = bench.plan.zones.find((z) => keyOfZone(z) === key)?.strips.length ?? 0;
+          const n = bench.plan.zones.find((z) => zoneKey(z) === key)?.strips.length ?? 0;
           return n > 0 ? plural(n, 'strip') : 'none';
         }}
         meta={

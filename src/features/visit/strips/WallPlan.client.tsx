@@ -3,11 +3,10 @@
 import { Button } from 'antd';
 import { useEffect, useState } from 'react';
 import { createPortal, flushSync } from 'react-dom';
-import { ZONES } from '@/core/anatomy';
+import { ZONES, zoneKey } from '@/core/anatomy';
 import type { Plan } from '@/core/plan';
 import type { BenchZone } from '@/server/services/bench';
 import { dayMonthYear, degrees, sideWord } from '@/ui/words';
-import { keyOfZone } from '../stations';
 import { StripSheet, type StripLook } from './StripSheet';
 import styles from './Strips.module.css';
 
@@ -49,9 +48,9 @@ export function WallPlan({ plan, zones, productName }: Props) {
               {plan.zones
                 .filter((z) => z.strips.length > 0)
                 .map((z) => {
-                  const data = zones.find((b) => keyOfZone(b) === keyOfZone(z))?.data;
+                  const data = zones.find((b) => zoneKey(b) === zoneKey(z))?.data;
                   return (
-                    <section key={keyOfZone(z)}>
+                    <section key={zoneKey(z)}>
                       <h1>{sideWord(ZONES[z.zone].name, z.side)}</h1>
                       <p>
                         {z.choice ? productName(z.choice.product) : ''},{' '}

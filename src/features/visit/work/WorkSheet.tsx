@@ -1,7 +1,7 @@
+import { zoneKey } from '@/core/anatomy';
 import type { LiveTable } from '@/core/hands';
 import type { PlanZone } from '@/core/plan';
 import type { Bench } from '@/server/services/bench';
-import { keyOfZone } from '../stations';
 import { StripSheet, type StripLook } from '../strips/StripSheet';
 
 interface Props {
@@ -15,7 +15,7 @@ interface Props {
 
 /** The zone at the table: what is off, what sets, what comes now. */
 export function WorkSheet({ zone, bench, table, act, arrow, nowMs }: Props) {
-  const data = bench.zones.find((z) => keyOfZone(z) === keyOfZone(zone))?.data;
+  const data = bench.zones.find((z) => zoneKey(z) === zoneKey(zone))?.data;
   if (!data) return null;
   const looks = new Map(
     zone.strips.map((s): [string, StripLook] => {
