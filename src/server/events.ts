@@ -18,7 +18,9 @@ export type StudioEvent =
   /** A client has signed a form. */
   | { readonly kind: 'form'; readonly formId: string }
   /** The day has changed: bookings, visits opened or ended. */
-  | { readonly kind: 'day' };
+  | { readonly kind: 'day' }
+  /** What plans are made by has changed: products, weights, rules, prices. */
+  | { readonly kind: 'studio' };
 
 export interface Told {
   readonly seq: number;

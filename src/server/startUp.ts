@@ -7,7 +7,8 @@ import { join } from 'node:path';
 import { civilDateAt, nowMs } from './clock';
 import { getDb, holdDb } from './db/client';
 import { databaseFile } from './env';
-import { tell } from './events';
+import { listen, tell } from './events';
+import { noteFileFault } from './fileHealth';
 import { fastRoute } from './http/fastRoutes';
 import { log } from './log';
 import { planInThreads } from './planning/planner';
@@ -29,14 +30,17 @@ const LOOKS_KEPT_MS = 7 * DAY_MS;
 /** The first page comes first. */
 const FIRST_CARE_MS = 20_000;
 const FIRST_IMPORT_MS = 3_000;
+const AFTER_CHANGE_MS = 1_500;
 
 /** Runs one of our scripts beside the server; it reads the file by itself and touches no request. */
-function beside(script: string, args: readonly string[], whenBad: string): void {
+function beside(script: string, args: readonly string[], whenBad: string, onBad: () => void = () => undefined): void {
   const options = { stdio: 'ignore' as const, env: { ...process.env, STRICKLE_DB: databaseFile() } };
   const flags = ['--import', 'tsx', '--conditions=react-server'];
   const child = spawn(process.execPath, [...flags, join('scripts', script), ...args], options);
   child.on('exit', (code) => {
-    if (code !== 0) log.error({ script, code }, whenBad);
+    if (code === 0) return;
+    log.error({ script, code }, whenBad);
+    onBad();
   });
   child.on('error', () => log.error({ script }, whenBad));
   child.unref();
@@ -54,6 +58,17 @@ function care(): void {
   }
 }
 
+/** What plans are made by was changed: those of the day are made anew before anyone asks. */
+function warmAfterChanges(): void {
+  let timer: ReturnType<typeof setTimeout> | null = null;
+  listen(({ event }) => {
+    if (event.kind !== 'studio') return;
+    // of many steps of one slider only the last counts
+    if (timer) clearTimeout(timer);
+    timer = setTimeout(() => plansAhead(getDb(), nowMs()), AFTER_CHANGE_MS);
+  });
+}
+
 /** Once a process, before the first request. */
 export function startUp(): void {
   holdDb();
@@ -69,9 +84,10 @@ export function startUp(): void {
   setTimeout(() => {
     resumeImports(getDb()).catch(() => log.error({}, 'a table of clients was not taken in whole'));
   }, FIRST_IMPORT_MS).unref();
+  warmAfterChanges();
   if (process.env['STRICKLE_CARE'] === 'off') return;
   setTimeout(() => {
-    beside('checkFile.ts', [], 'the data file does not stand a look at every page: restore a backup');
+    beside('checkFile.ts', [], 'the data file does not stand a look at every page', noteFileFault);
     plansAhead(getDb(), nowMs());
     fillWorked(getDb());
     care();

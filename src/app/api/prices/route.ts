@@ -10,7 +10,7 @@ export const { GET, POST, PUT, PATCH, DELETE } = route({
       db: getDb(),
       schema: moneyRequest,
       run: (body) => savePrices(getDb(), body),
-      tells: () => [{ kind: 'day' }],
+      tells: () => [{ kind: 'studio' }],
       answer: () => loadPrices(getDb()),
     }),
 });

@@ -14,7 +14,7 @@ export const { GET, POST, PUT, PATCH, DELETE } = route({
       db: getDb(),
       schema: ruleRequest,
       run: (body) => changeRule(getDb(), body, actingPerson(getDb(), request), nowMs()),
-      tells: () => [{ kind: 'day' }],
+      tells: () => [{ kind: 'studio' }],
       answer: () => ok(loadRules(getDb())),
     }),
 });

@@ -11,7 +11,7 @@ export const { GET, POST, PUT, PATCH, DELETE } = route({
       schema: productImportRequest,
       remembers: ({ commit }) => commit,
       run: (body) => importProducts(getDb(), body),
-      tells: () => [{ kind: 'day' }],
+      tells: () => [{ kind: 'studio' }],
       answer: (lines, { commit }) => withCatalogue(getDb(), lines, commit),
     }),
 });

@@ -10,7 +10,7 @@ export const { GET, POST, PUT, PATCH, DELETE } = route({
       db: getDb(),
       schema: weightsRequest,
       run: (body) => saveWeights(getDb(), body),
-      tells: () => [{ kind: 'day' }],
+      tells: () => [{ kind: 'studio' }],
       answer: () => loadCatalogue(getDb()),
     }),
 });
