@@ -257,13 +257,13 @@ test('the rules are read, found, tightened with a name; a milder one needs a rea
   await expect(page.getByRole('cell', { name: /^2 days/ })).toContainText('shipped: 1 day');
   await expect(page.getByLabel('Changes by this studio')).toContainText('Bao');
   await page.getByRole('button', { name: 'Change: Coffee or stimulants today' }).click();
-  await page.getByRole('radio', { name: 'go' }).click();
+  await page.getByRole('radiogroup', { name: 'Answer' }).getByText('go', { exact: true }).click();
   await page.getByRole('button', { name: 'Make it milder' }).click();
   await expect(page.getByText('A milder rule needs a written reason.')).toBeVisible();
   await page.getByRole('button', { name: 'Cancel' }).click();
   await page.getByLabel('Find a rule').fill('open skin');
   await page.getByRole('button', { name: 'Change: Open skin' }).click();
-  await page.getByRole('radio', { name: 'adapt' }).click();
+  await page.getByRole('radiogroup', { name: 'Answer' }).getByText('adapt', { exact: true }).click();
   await page.getByRole('button', { name: 'Make it milder' }).click();
   await expect(page.getByText('This rule is never loosened.')).toBeVisible();
 });

@@ -24,7 +24,7 @@ export function Steps({ labelledBy, value, words, disabled, onChange, draw }: Pr
           <input
             type="radio"
             name={name}
-            className="visually-hidden"
+            className={styles.choice}
             checked={Math.round(value) === i + 1}
             disabled={disabled}
             onChange={() => onChange(i + 1)}

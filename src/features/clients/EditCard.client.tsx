@@ -60,31 +60,44 @@ export function EditCard({ card, onClose }: { readonly card: ClientCard; readonl
     >
       <Form layout="vertical" component="div" className={styles.form ?? ''}>
         <div className={styles.two}>
-          <Form.Item label="Name">
-            <Input value={fields.name} maxLength={120} onChange={(e) => set({ name: e.target.value })} />
+          <Form.Item label="Name" htmlFor="card-name">
+            <Input id="card-name" value={fields.name} maxLength={120} onChange={(e) => set({ name: e.target.value })} />
           </Form.Item>
-          <Form.Item label="Known by">
-            <Input value={fields.byline} maxLength={200} onChange={(e) => set({ byline: e.target.value })} />
+          <Form.Item label="Known by" htmlFor="card-byline">
+            <Input
+              id="card-byline"
+              value={fields.byline}
+              maxLength={200}
+              onChange={(e) => set({ byline: e.target.value })}
+            />
           </Form.Item>
-          <Form.Item label="Born on">
+          <Form.Item label="Born on" htmlFor="card-born">
             <DateField
+              id="card-born"
               value={fields.bornOn}
               max={card.today}
               onChange={(date) => set({ bornOn: date === '' ? null : date })}
             />
           </Form.Item>
-          <Form.Item label="Phone">
-            <Input value={fields.phone} maxLength={60} onChange={(e) => set({ phone: e.target.value })} />
-          </Form.Item>
-          <Form.Item label="Stature, cm">
+          <Form.Item label="Phone" htmlFor="card-phone">
             <Input
+              id="card-phone"
+              value={fields.phone}
+              maxLength={60}
+              onChange={(e) => set({ phone: e.target.value })}
+            />
+          </Form.Item>
+          <Form.Item label="Stature, cm" htmlFor="card-stature">
+            <Input
+              id="card-stature"
               inputMode="decimal"
               defaultValue={profile.statureCm ?? ''}
               onChange={(e) => setProfile({ statureCm: numberOrNull(e.target.value) })}
             />
           </Form.Item>
-          <Form.Item label="Mass, kg">
+          <Form.Item label="Mass, kg" htmlFor="card-mass">
             <Input
+              id="card-mass"
               inputMode="decimal"
               defaultValue={profile.massKg ?? ''}
               onChange={(e) => setProfile({ massKg: numberOrNull(e.target.value) })}
@@ -113,8 +126,9 @@ export function EditCard({ card, onClose }: { readonly card: ClientCard; readonl
         <FactsEditor profile={profile} today={card.today} onChange={setProfile} />
         <ReactionsEditor profile={profile} card={card} onChange={setProfile} />
         <BlackoutEditor profile={profile} today={card.today} onChange={setProfile} />
-        <Form.Item label="Note">
+        <Form.Item label="Note" htmlFor="card-note">
           <Input.TextArea
+            id="card-note"
             rows={2}
             value={fields.note}
             maxLength={4000}
