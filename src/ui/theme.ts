@@ -19,7 +19,7 @@ export const theme: ThemeConfig = {
     colorWarning: COLOURS.ochre,
     colorText: COLOURS.walnut,
     colorTextSecondary: COLOURS.secondInk,
-    colorTextPlaceholder: '#7d6f61',
+    colorTextPlaceholder: COLOURS.secondInk,
     colorBgBase: COLOURS.sheet,
     colorBgLayout: COLOURS.muslin,
     colorBorder: COLOURS.hairlineStrong,
