@@ -160,7 +160,7 @@ test('the catalogue by mouse, keys and touch: a wrong figure is kept as a draft 
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('The name takes 2–80 letters.')).toBeVisible();
   await page.getByLabel('Name').fill('House film wax, beads');
-  await page.getByRole('button', { name: 'honey' }).click();
+  await page.getByRole('checkbox', { name: 'honey' }).click();
   await page.keyboard.press('Tab');
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page).toHaveURL(/\/products$/);
