@@ -22,7 +22,7 @@ export const pause = (ms: number): Promise<void> => new Promise((r) => setTimeou
 export interface OwnApp {
   readonly startedMs: number;
   readonly stop: () => void;
-  /** Processor time of the serving process with its threads, ms. */
+  /** Processor time of the thread that answers requests, ms. */
   readonly cpuMs: () => number;
   /** How long the thread that answers was held since this was last asked, ms. */
   readonly held: () => Promise<{ readonly p99Ms: number; readonly maxMs: number }>;
@@ -36,7 +36,7 @@ function serverOf(pid: number): number {
   return Number(children.find((c) => readFileSync(`/proc/${c}/cmdline`, 'utf8').includes('serve.mjs')) ?? pid);
 }
 
-/** Time of the thread that answers requests is the first task's; of all, the sum. */
+/** The first task of a process is its main thread: the one that answers requests. */
 function cpuOf(pid: number): number {
   const tick = 10; // 100 ticks a second on Linux
   const [first] = readdirSync(`/proc/${pid}/task`);

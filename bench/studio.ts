@@ -160,7 +160,7 @@ async function table(app: OwnApp, tablets: number, perS: number, forS: number): 
       const body = { events, plan: planHash, after: Number.MAX_SAFE_INTEGER };
       const answer = await send('POST', `/api/visits/${visit.id}/journal`, body);
       await answer.arrayBuffer();
-      if (!answer.ok) continue;
+      if (!answer.ok) throw new Error(`an act was refused: ${answer.status}`);
       waits.push(...due.map((i) => performance.now() - dueMs(i)));
       k += due.length;
     }

@@ -58,6 +58,16 @@ function care(): void {
   }
 }
 
+const NOT_AHEAD = 'the day was not planned ahead';
+/** Work that nobody waits for: a fault in it is logged and ends nothing. */
+function quietly(whenBad: string, run: () => void): void {
+  try {
+    run();
+  } catch (error) {
+    log.error({ kind: error instanceof Error ? error.name : 'unknown' }, whenBad);
+  }
+}
+
 /** What plans are made by was changed: those of the day are made anew before anyone asks. */
 function warmAfterChanges(): void {
   let timer: ReturnType<typeof setTimeout> | null = null;
@@ -65,7 +75,7 @@ function warmAfterChanges(): void {
     if (event.kind !== 'studio') return;
     // of many steps of one slider only the last counts
     if (timer) clearTimeout(timer);
-    timer = setTimeout(() => plansAhead(getDb(), nowMs()), AFTER_CHANGE_MS);
+    timer = setTimeout(() => quietly(NOT_AHEAD, () => plansAhead(getDb(), nowMs())), AFTER_CHANGE_MS);
   });
 }
 
@@ -82,13 +92,13 @@ export function startUp(): void {
     if (owner?.kind === 'booking') tell({ kind: 'day' });
   });
   setTimeout(() => {
-    resumeImports(getDb()).catch(() => log.error({}, 'a table of clients was not taken in whole'));
+    quietly('tables of clients were not taken up again', () => resumeImports(getDb()));
   }, FIRST_IMPORT_MS).unref();
   warmAfterChanges();
   if (process.env['STRICKLE_CARE'] === 'off') return;
   setTimeout(() => {
     beside('checkFile.ts', [], 'the data file does not stand a look at every page', noteFileFault);
-    plansAhead(getDb(), nowMs());
+    quietly(NOT_AHEAD, () => plansAhead(getDb(), nowMs()));
     fillWorked(getDb());
     care();
   }, FIRST_CARE_MS).unref();

@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { LINE_MS, steadyClock } from './steadyClock';
 
-const rig = (aheadMs: number | null = null) => {
-  const at = { stopwatch: 0, kept: aheadMs };
+const rig = (aheadMs: number | null = null, first = { stopwatch: 0, wall: 0 }) => {
+  const at = { ...first, kept: aheadMs };
   const clock = steadyClock({
     stopwatchMs: () => at.stopwatch,
+    wallMs: () => at.wall,
     kept: { read: () => at.kept, write: (ms) => (at.kept = ms) },
   });
   return { at, clock };
@@ -34,11 +35,16 @@ describe('the steady clock', () => {
     at.stopwatch = SERVER;
     clock.heard(SERVER + 600_000);
     expect(clock.now()).toBe(SERVER + 600_000);
-    expect(at.kept).toBe(-600_000);
   });
-  it('goes on from what the last page knew, before the server is heard', () => {
-    const { at, clock } = rig(5000);
-    at.stopwatch = SERVER;
-    expect(clock.now()).toBe(SERVER - 5000);
+  it('goes on from what the last page knew of the tablet’s clock, before the server is heard', () => {
+    const { clock } = rig(5000, { stopwatch: SERVER + 5000, wall: SERVER + 5000 });
+    expect(clock.now()).toBe(SERVER);
+  });
+  it('of a page that slept gives the next page the tablet’s clock, not the sleeper’s stopwatch', () => {
+    const slept = rig(0, { stopwatch: SERVER, wall: SERVER });
+    slept.at.wall = SERVER + 600_000;
+    slept.clock.heard(SERVER + 600_000);
+    const next = rig(slept.at.kept, { stopwatch: SERVER + 600_000, wall: SERVER + 600_000 });
+    expect(next.clock.now()).toBe(SERVER + 600_000);
   });
 });

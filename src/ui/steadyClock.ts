@@ -4,7 +4,12 @@
 export interface ClockSources {
   /** Milliseconds that never jump while a page is open; begins anywhere. */
   readonly stopwatchMs: () => number;
-  /** By how much the stopwatch is ahead of the server's time, kept from page to page; null = never heard. */
+  /** The tablet's own clock, epoch milliseconds. */
+  readonly wallMs: () => number;
+  /**
+   * By how much the tablet's own clock is ahead of the server's, kept from page to page; null = never heard. Not the
+   * stopwatch's lead: each page has its own.
+   */
   readonly kept: { readonly read: () => number | null; readonly write: (aheadMs: number) => void };
 }
 export interface SteadyClock {
@@ -16,15 +21,16 @@ export interface SteadyClock {
 /** A line may take so long to carry the time; a tablet that slept is off by more. */
 export const LINE_MS = 1000;
 
-export function steadyClock({ stopwatchMs, kept }: ClockSources): SteadyClock {
-  let aheadMs = kept.read();
+export function steadyClock({ stopwatchMs, wallMs, kept }: ClockSources): SteadyClock {
+  const wallAheadMs = kept.read();
+  let aheadMs = wallAheadMs === null ? null : stopwatchMs() - wallMs() + wallAheadMs;
   return {
     now: () => stopwatchMs() - (aheadMs ?? 0),
     heard: (serverMs) => {
+      kept.write(wallMs() - serverMs);
       const measured = stopwatchMs() - serverMs;
       if (aheadMs !== null && Math.abs(measured - aheadMs) <= LINE_MS) return;
       aheadMs = measured;
-      kept.write(measured);
     },
   };
 }

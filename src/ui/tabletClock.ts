@@ -6,12 +6,19 @@ import { steadyClock } from './steadyClock';
 const KEPT_UNDER = 'strickle-clock';
 const clock = steadyClock({
   stopwatchMs: () => performance.timeOrigin + performance.now(),
+  wallMs: () => Date.now(),
   kept: {
     read: () => {
       const kept = typeof localStorage === 'undefined' ? null : localStorage.getItem(KEPT_UNDER);
       return kept === null || !Number.isFinite(Number(kept)) ? null : Number(kept);
     },
-    write: (aheadMs) => localStorage.setItem(KEPT_UNDER, String(aheadMs)),
+    write: (aheadMs) => {
+      try {
+        localStorage.setItem(KEPT_UNDER, String(aheadMs));
+      } catch {
+        // a browser that keeps nothing hears the time anew with every page
+      }
+    },
   },
 });
 

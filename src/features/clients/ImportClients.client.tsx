@@ -9,18 +9,21 @@ import { plural } from '@/ui/words';
 import styles from './Clients.module.css';
 
 const ASK_EVERY_MS = 250;
+/** Without a card taken in for so many asks nothing is moving: half a minute. */
+const MOST_IDLE = 120;
 
-/** Asks how far it is until all is taken in; null where the server does not answer any more. */
+/** Asks how far it is until all is taken in; null where the server does not answer any more, or nothing moves. */
 async function followed(begun: ImportProgress, say: (p: ImportProgress) => void): Promise<ImportProgress | null> {
   let at = begun;
-  while (at.taken < at.total) {
+  for (let idle = 0; at.taken < at.total && idle < MOST_IDLE; idle++) {
     say(at);
     await new Promise((r) => setTimeout(r, ASK_EVERY_MS));
     const asked = await getJson<ImportProgress>(`/api/clients/import/${begun.id}`);
     if (!asked.ok) return null;
+    if (asked.value.taken > at.taken) idle = 0;
     at = asked.value;
   }
-  return at;
+  return at.taken < at.total ? null : at;
 }
 
 /** Clients in from a table: looked at first, every bad line with its reason; then all of them or none. */
@@ -51,7 +54,7 @@ export function ImportClients({ onClose }: { readonly onClose: () => void }) {
     }
     setFault(
       begun.ok
-        ? 'The server is away. The table is written down there: it is taken in to the end.'
+        ? 'The server does not go on just now. The table is written down there: it is taken in to the end.'
         : begun.error.message,
     );
   };

@@ -7,6 +7,7 @@ import type { Db } from '../db/openDatabase';
 import { atomically } from '../db/atomically';
 import { notFound, refused, type ServiceResult } from '../errors';
 import { sharedThread } from '../giveWay';
+import { log } from '../log';
 import { clientsAfter, insertClient, namesakes, type ClientRow } from '../repos/clientRepo';
 import { forgetTable, insertImport, readImportRow, setTaken, unfinishedImports } from '../repos/importRepo';
 import { readStudio } from '../repos/studioRepo';
@@ -116,9 +117,19 @@ export async function takeIn(db: Db, id: string): Promise<void> {
   forgetTable(db, id);
 }
 
+const AGAIN_MS = 30_000;
+
+/** Takes a table in beside the requests; what a full disk, or another fault, stops is tried again. */
+export function keepTakingIn(db: Db, id: string): void {
+  takeIn(db, id).catch((error: unknown) => {
+    log.error({ kind: error instanceof Error ? error.name : 'unknown' }, 'a table of clients waits to be taken in');
+    setTimeout(() => keepTakingIn(db, id), AGAIN_MS).unref();
+  });
+}
+
 /** Goes on with tables that a stop of the server has cut off. */
-export async function resumeImports(db: Db): Promise<void> {
-  for (const { id } of unfinishedImports(db)) await takeIn(db, id);
+export function resumeImports(db: Db): void {
+  for (const { id } of unfinishedImports(db)) keepTakingIn(db, id);
 }
 
 const cardOf = ({ name, byline, bornOn, phone, note, ...rest }: CsvClient) => ({

@@ -3,8 +3,13 @@ import { nowMs } from '@/server/clock';
 import { getDb } from '@/server/db/client';
 import { route } from '@/server/http/route';
 import { write } from '@/server/http/write';
-import { log } from '@/server/log';
-import { readImport, startImport, takeIn, type ImportProgress, type ImportReady } from '@/server/services/clientsCsv';
+import {
+  keepTakingIn,
+  readImport,
+  startImport,
+  type ImportProgress,
+  type ImportReady,
+} from '@/server/services/clientsCsv';
 
 /** Begins to take a table of clients in; how far it is: `GET /api/clients/import/ID`. */
 export const { GET, POST, PUT, PATCH, DELETE } = route({
@@ -15,13 +20,7 @@ export const { GET, POST, PUT, PATCH, DELETE } = route({
       prepare: ({ csv }) => readImport(getDb(), csv, nowMs()),
       run: (_, ready) => startImport(getDb(), ready, nowMs()),
       answer: (begun) => {
-        // what is written down is taken in to the end, if not now, at the next start
-        takeIn(getDb(), begun.id).catch((error: unknown) =>
-          log.error(
-            { kind: error instanceof Error ? error.name : 'unknown' },
-            'a table of clients was not taken in whole',
-          ),
-        );
+        keepTakingIn(getDb(), begun.id);
         return { ok: true, value: begun };
       },
     }),
