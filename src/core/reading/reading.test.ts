@@ -66,6 +66,12 @@ describe('likelyCauses (table of faults of the trade; common practice, no source
     expect(found).toHaveLength(7);
     for (const c of found) expect(c.probability).toBeCloseTo(weights[c.code] / total, 9);
   });
+  it('expects a further layer less where nothing crosses and nothing was shaved', () => {
+    const found = likelyCauses({ ...facts, leftKind: 'flat' });
+    const share = (code: string): number => found.find((c) => c.code === code)?.probability ?? Number.NaN;
+    const byHand = (0.08 * 0.7 * 0.9 * 0.6) / (0.12 * 0.8 * 0.85 * 0.15);
+    expect(share('next-layer') / share('moisture')).toBeCloseTo(byHand, 9);
+  });
   it('asks nothing at nine in ten out and six in a hundred broken, and asks beyond', () => {
     expect(likelyCauses({ ...facts, removedShare: 0.9, brokenShare: 0.06 })).toEqual([]);
     expect(likelyCauses({ ...facts, removedShare: 0.899, brokenShare: 0.06 })).toHaveLength(7);
