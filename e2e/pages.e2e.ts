@@ -100,10 +100,13 @@ test('a new client is added; an empty name is refused with what is kept', async 
   await page.getByRole('button', { name: 'New client' }).click();
   await page.getByRole('textbox', { name: 'Phone' }).fill('0555 0199');
   await page.getByRole('button', { name: 'Save the card' }).click();
-  await expect(page.getByRole('alert').filter({ hasText: 'A name is needed' })).toBeVisible();
+  const name = page.getByRole('textbox', { name: 'Name', exact: true });
+  await expect(name).toBeFocused();
+  await expect(name).toHaveAccessibleDescription(/A name is needed; what you have typed is kept/);
+  await expect(page.getByText('A name is needed; what you have typed is kept.')).toBeVisible();
   await expect(page.getByRole('textbox', { name: 'Phone' })).toHaveValue('0555 0199');
-  await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Nell Ashgrove');
-  await page.getByRole('button', { name: 'Save the card' }).click();
+  await name.fill('Nell Ashgrove');
+  await name.press('Enter');
   await expect(page.getByRole('heading', { name: 'Nell Ashgrove' })).toBeVisible();
   await page.getByRole('button', { name: 'Open a visit now' }).click();
   await expect(page.getByRole('heading', { name: /^(Not yet|Adapt|Go)/ })).toBeVisible();

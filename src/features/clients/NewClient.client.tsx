@@ -27,7 +27,6 @@ const EMPTY_FIELDS = { name: '', byline: '', bornOn: '', phone: '', note: '' };
 
 export function NewClient({ onClose }: { readonly onClose: () => void }) {
   const router = useRouter();
-  const [form] = Form.useForm<typeof EMPTY_FIELDS>();
   const [fault, setFault] = useState<string | null>(null);
   const [saving, setSaving] = useState(false);
   const save = async (fields: typeof EMPTY_FIELDS): Promise<void> => {
@@ -50,16 +49,18 @@ export function NewClient({ onClose }: { readonly onClose: () => void }) {
       open
       title="New client"
       okText="Save the card"
-      onOk={form.submit}
+      okButtonProps={{ htmlType: 'submit', form: 'new-client' }}
       onCancel={onClose}
       confirmLoading={saving}
       destroyOnHidden
     >
-      <Form
-        form={form}
+      <Form<typeof EMPTY_FIELDS>
+        id="new-client"
         layout="vertical"
         className={styles.form ?? ''}
         initialValues={EMPTY_FIELDS}
+        requiredMark={false}
+        scrollToFirstError={{ focus: true }}
         onFinish={(fields) => void save(fields)}
       >
         <Form.Item
