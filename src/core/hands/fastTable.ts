@@ -10,6 +10,9 @@ import { COAT_REST_S, type HandsInput } from './types';
 // every read
 const { FIRST_COAT, OFF, SETTING, UNLAID } = stages;
 
+/** Side of the table as a number; 0 from either side. */
+const SIDE_NUMBER = { left: 1, right: 2 } as const;
+
 export interface PackedJobs {
   readonly count: number;
   readonly lay: Float64Array;
@@ -35,7 +38,7 @@ export function packed({ jobs, maxOnSkin, walkS }: HandsInput): PackedJobs {
     setMax: Float64Array.from(jobs, (j) => j.setMaxS),
     pull: Float64Array.from(jobs, (j) => j.pullS),
     finish: Float64Array.from(jobs, (j) => j.pullS + j.pressS),
-    side: Uint8Array.from(jobs, (j) => (j.side === 'left' ? 1 : j.side === 'right' ? 2 : 0)),
+    side: Uint8Array.from(jobs, (j) => (j.side ? SIDE_NUMBER[j.side] : 0)),
     needs: jobs.map((j) => Int32Array.from(j.needs)),
     touches: jobs.map((j) => Int32Array.from(j.touches)),
     maxOnSkin,

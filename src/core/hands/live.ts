@@ -122,18 +122,17 @@ function tableStateOf(
   };
 }
 
+/** How many acts (lays, then the pull) a strip at this stage has behind it. */
+function actsDone(stage: number | undefined, coats: number): number {
+  if (stage === OFF) return coats + 1;
+  if (stage === SETTING) return coats;
+  return stage === FIRST_COAT ? 1 : 0;
+}
+
 /** The rest of the plan's own sequence from a state; null where the table no longer fits it. */
 function followPlan(group: LiveGroup, from: TableState): TableState | null {
   if (!group.sequence) return null;
-  const done = group.jobs.map((job, i) =>
-    from.stage[i] === OFF
-      ? job.coats + 1
-      : from.stage[i] === SETTING
-        ? job.coats
-        : from.stage[i] === FIRST_COAT
-          ? 1
-          : 0,
-  );
+  const done = group.jobs.map((job, i) => actsDone(from.stage[i], job.coats));
   let state = from;
   for (const job of group.sequence) {
     const left = done[job] ?? 0;

@@ -135,8 +135,10 @@ export function handsMilp({ jobs, maxOnSkin, walkS }: HandsInput, horizonS: numb
     if (surely(actB, actA)) return { term: '', known: 0 };
     return a < b ? { term: `+ y_${x}_${y}`, known: 0 } : { term: `- y_${y}_${x}`, known: 1 };
   };
-  const minus = (term: string): string =>
-    term.startsWith('+') ? `-${term.slice(1)}` : term.startsWith('-') ? `+${term.slice(1)}` : '';
+  const minus = (term: string): string => {
+    if (term === '') return '';
+    return `${term.startsWith('+') ? '-' : '+'}${term.slice(1)}`;
+  };
   /** Row: the first order holds wherever the second does. */
   const follows = (one: ReturnType<typeof first>, other: ReturnType<typeof first>): void => {
     if (one.term !== '' || other.term !== '') {

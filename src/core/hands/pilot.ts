@@ -65,7 +65,8 @@ function rollOut(b: FastTable, j: PackedJobs, policy: Policy, order: Int32Array)
     }
     const isReady = due >= 0 && dueStart <= b.now + b.walk(due);
     const lay = isReady ? -1 : layChoice(b, j, policy);
-    const next = coat >= 0 ? coat : lay >= 0 && b.makesDeadlines(lay, order) ? lay : due;
+    const laid = lay >= 0 && b.makesDeadlines(lay, order) ? lay : due;
+    const next = coat >= 0 ? coat : laid;
     if (next < 0 || !b.act(next)) return Infinity;
   }
   return Infinity;

@@ -17,9 +17,10 @@ export function randomTask(random: Random, n: number): HandsInput {
   const jobs = Array.from({ length: n }, (_, i): StripJob => {
     const own = setMinS + random.whole(0, 6);
     const chained = i > 0 && random.next() < 0.35 ? [random.whole(Math.max(0, i - 3), i - 1)] : [];
+    const side = i % 2 === 0 ? 'left' : 'right';
     return {
       id: `s${i}`,
-      side: sides ? (i % 2 === 0 ? 'left' : 'right') : null,
+      side: sides ? side : null,
       layS: random.whole(8, 15),
       coats: 1,
       setMinS: own,

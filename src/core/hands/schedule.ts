@@ -29,19 +29,19 @@ const FOR_TIME = { each: 1_000, most: 30_000 };
 const FOR_ORDER = { each: 300, most: 10_000 };
 const changes = ({ each, most }: typeof FOR_TIME, jobs: number): number => Math.min(most, each * jobs);
 
+/** Widths of the pilot searches by the number of strips. */
+function beamWidths(jobs: number): readonly number[] {
+  if (jobs <= EXACT_JOBS || jobs > MOST_JOBS) return [NARROW];
+  return jobs <= MANY_JOBS ? [NARROW, wide(jobs)] : [1, NARROW, 3, wide(jobs)];
+}
+
 /**
  * The best polished end of narrow and wider pilot searches: no start is the better one for every task (decision 13).
  */
 function searched(input: HandsInput, known: TableState | null): TableState | null {
   let best = known;
   const jobs = input.jobs.length;
-  const widths =
-    jobs <= EXACT_JOBS || jobs > MOST_JOBS
-      ? [NARROW]
-      : jobs <= MANY_JOBS
-        ? [NARROW, wide(jobs)]
-        : [1, NARROW, 3, wide(jobs)];
-  for (const width of new Set(widths)) {
+  for (const width of new Set(beamWidths(jobs))) {
     const found =
       pilotSearch(input, { width, boundWidth: 2 * width, policies: PILOT_POLICIES }, known?.nowS ?? Infinity) ?? known;
     const end = found && polished(input, found, changes(FOR_TIME, jobs), 'time');

@@ -90,7 +90,8 @@ export function step(state: TableState, input: HandsInput, index: number): Table
     readyS[index] = endS + job.setMinS;
     dueS[index] = endS + job.setMaxS;
   }
-  const kind = pulling ? 'pull' : state.stage[index] === UNLAID ? 'lay' : 'coat';
+  const laying = state.stage[index] === UNLAID ? 'lay' : 'coat';
+  const kind = pulling ? 'pull' : laying;
   return {
     nowS: endS,
     side: job.side ?? state.side,

@@ -49,6 +49,10 @@ describe('learnFelt', () => {
       { seed: 4, numRuns: 120 },
     );
   });
+  const saidAt = (marginK: number): HeatFelt => {
+    if (marginK > -0.5) return 'too-warm';
+    return marginK < -3.5 ? 'too-cool' : 'right';
+  };
   it('finds the shift of made-up clients: over 300 of them the mean error after six visits is under half the prior’s', () => {
     const random = seededRandom(8);
     let [error, prior, inside] = [0, 0, 0];
@@ -58,7 +62,7 @@ describe('learnFelt', () => {
       const past = Array.from({ length: 6 }, (): FeltVisit => {
         const marginK = -3.5 + 4 * random.next();
         const m = marginK - shift + random.normal();
-        return { marginK, felt: m > -0.5 ? 'too-warm' : m < -3.5 ? 'too-cool' : 'right' };
+        return { marginK, felt: saidAt(m) };
       });
       const learned = learnFelt(past);
       error += Math.abs(learned.meanK - shift);

@@ -46,7 +46,8 @@ function likelihood({ marginK, felt }: FeltVisit, shiftK: number): number {
   const warm = normalCdfFast((m - WARM_FROM_K) / SPREAD_K);
   const cool = normalCdfFast((COOL_UNDER_K - m) / SPREAD_K);
   // a word slips now and then: no answer rules a shift out
-  return 0.02 + (felt === 'too-warm' ? warm : felt === 'too-cool' ? cool : Math.max(0, 1 - warm - cool));
+  const share = { 'too-warm': warm, 'too-cool': cool, right: Math.max(0, 1 - warm - cool) };
+  return 0.02 + share[felt];
 }
 
 /** True where the answer says something of this client's limit. */
@@ -63,12 +64,11 @@ export function learnFelt(said: readonly FeltVisit[]): FeltShift {
     return grid.find((_, i) => (sum += (weights[i] ?? 0) / whole) >= p) ?? REACH_K;
   };
   const meanK = grid.reduce((s, d, i) => s + d * ((weights[i] ?? 0) / whole), 0);
-  const shiftK =
-    visits.length === 0
-      ? 0
-      : meanK < 0
-        ? Math.max(MOST_DOWN_K, meanK)
-        : Math.min(MOST_UP_K, Math.max(0, percentile(SURE)));
+  const heard = (): number => {
+    if (visits.length === 0) return 0;
+    return meanK < 0 ? Math.max(MOST_DOWN_K, meanK) : Math.min(MOST_UP_K, Math.max(0, percentile(SURE)));
+  };
+  const shiftK = heard();
   return {
     shiftK: Math.round(shiftK * 100) / 100,
     meanK,

@@ -15,17 +15,18 @@ export interface Opener {
 
 const c = (tempC: number): string => `${roundTo(tempC, 1)} °C`;
 
+const HIGH_WORDS = {
+  feel: (temp: string) => `this skin bears ${temp} on a slab half a millimetre thicker`,
+  label: (temp: string) => `its label ends at ${temp}`,
+  flow: (temp: string) => `it runs from ${temp}`,
+} as const;
+
 /** The bound on either side in words. */
 export function boundWords(w: WorkingWindow): { readonly low: string; readonly high: string } {
   return {
     low:
       w.lowBound === 'flow' ? `flows slowly enough to grip only from ${c(w.minC)}` : `its label begins at ${c(w.minC)}`,
-    high:
-      w.highBound === 'feel'
-        ? `this skin bears ${c(w.maxC)} on a slab half a millimetre thicker`
-        : w.highBound === 'label'
-          ? `its label ends at ${c(w.maxC)}`
-          : `it runs from ${c(w.maxC)}`,
+    high: HIGH_WORDS[w.highBound](c(w.maxC)),
   };
 }
 

@@ -120,6 +120,7 @@ export function windowWithin(need: HeatNeed, thicknessMm: number, feelMaxC: numb
   const { labelC } = need.manner;
   const minC = Math.max(flowC.min, labelC.min);
   const maxC = Math.min(flowC.max, labelC.max, feelMaxC);
+  const highOfProduct = maxC === labelC.max ? 'label' : 'flow';
   const tender = need.skin.tendernessK > 0 || need.sensitivity >= 4;
   const wanted =
     need.touchC ?? (need.mannerName === 'hand' ? handTarget(need) : minC + (tender ? 0.4 : 0.6) * (maxC - minC));
@@ -131,7 +132,7 @@ export function windowWithin(need: HeatNeed, thicknessMm: number, feelMaxC: numb
     maxC,
     targetC: Math.min(maxC, Math.max(minC, wanted)),
     lowBound: flowC.min >= labelC.min ? 'flow' : 'label',
-    highBound: maxC === feelMaxC ? 'feel' : maxC === labelC.max ? 'label' : 'flow',
+    highBound: maxC === feelMaxC ? 'feel' : highOfProduct,
     empty: maxC - minC < NARROWEST_K,
     limitC: feltLimitC(need.skin, need.sensitivity, need.lowerLimitK),
     thicknessMm,

@@ -77,7 +77,8 @@ function schoolCode(input: EligibilityInput): string | null {
   }
   if (product.family !== 'hard') return null;
   if (way === 'crossed') {
-    return schools.shortHair !== 'crossed' ? 'school.short-hair' : needsCrossing(input) ? null : 'way.not-needed';
+    if (schools.shortHair !== 'crossed') return 'school.short-hair';
+    return needsCrossing(input) ? null : 'way.not-needed';
   }
   return way === schools.hardLay ? null : 'school.hard-lay';
 }

@@ -162,12 +162,9 @@ export function evaluate(input: MatchInput, product: Product, way: Way, manner: 
     shortestMm: range.shortestMm,
     meanAngleErrorDeg: facts.meanAngleErrorDeg,
   };
-  const passLimit =
-    judgement.onePass || way === 'crossed'
-      ? 1
-      : product.family === 'hard'
-        ? Math.min(schools.maxHardPasses, product.passes.max)
-        : product.passes.usual;
+  const usualPasses =
+    product.family === 'hard' ? Math.min(schools.maxHardPasses, product.passes.max) : product.passes.usual;
+  const passLimit = judgement.onePass || way === 'crossed' ? 1 : usualPasses;
   const passes = passesNeeded(product, passLimit, hair.flags?.includes('layers') ?? false, (n) =>
     removedShare(removal, n),
   );

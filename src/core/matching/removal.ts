@@ -27,8 +27,18 @@ const COARSE_LOSS: Readonly<Record<string, number>> = {
   sugar: 0.05,
 };
 
+/** Share broken of usual hair, by family, and what the way of the lay adds. */
+const BROKEN_BASE = { soft: 0.035, sugar: 0.015, hard: 0.022 } as const;
+const BROKEN_BY_LAY: Readonly<Partial<Record<Way, number>>> = {
+  against: 0.02,
+  counter: 0.02,
+  across: 0.015,
+  strip: 0.01,
+};
+
 function coarseLoss(product: Product, coats: number): number {
-  const key = product.body === 'film' ? `film-${coats}` : product.family === 'hard' ? 'cream' : product.family;
+  const body = product.family === 'hard' ? 'cream' : product.family;
+  const key = product.body === 'film' ? `film-${coats}` : body;
   return COARSE_LOSS[key] ?? 0;
 }
 
@@ -74,8 +84,8 @@ export interface BreakageInput {
  * Share of hair broken instead of drawn. Pulling with the growth (moulded sugar) breaks least; fine and dry hair most.
  */
 export function brokenShare({ product, way, hair, skin, aboveCoolK }: BreakageInput): number {
-  const base = product.family === 'soft' ? 0.035 : product.family === 'sugar' ? 0.015 : 0.022;
-  const lay = way === 'against' || way === 'counter' ? 0.02 : way === 'across' ? 0.015 : way === 'strip' ? 0.01 : 0;
+  const base = BROKEN_BASE[product.family];
+  const lay = BROKEN_BY_LAY[way] ?? 0;
   const fine = 0.008 * Math.max(0, 3 - hair.coarseness);
   const dry = skin === 'dry' ? 0.012 : 0;
   const cool = aboveCoolK < 1 && product.family !== 'sugar' ? 0.01 : 0;

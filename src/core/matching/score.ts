@@ -61,12 +61,11 @@ export interface ScoreInput {
 
 export function scoreOf(input: ScoreInput, w: Weights = SHIPPED_WEIGHTS): number {
   const { product, hair } = input;
-  const fit =
-    product.family === 'hard'
-      ? w.coarseHard * Math.max(0, hair.coarseness - 3)
-      : product.family === 'soft'
-        ? w.fineSoft * Math.max(0, 3 - hair.coarseness)
-        : 0;
+  const fit = {
+    hard: w.coarseHard * Math.max(0, hair.coarseness - 3),
+    soft: w.fineSoft * Math.max(0, 3 - hair.coarseness),
+    sugar: 0,
+  }[product.family];
   return (
     w.removed * input.removedShare -
     w.broken * (input.ingrownProne ? INGROWN_FACTOR : 1) * input.brokenShare -

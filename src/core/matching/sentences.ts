@@ -6,6 +6,8 @@ import type { Option, Schools } from './types';
 
 const percent = (share: number): string => `${Math.round(share * 100)} %`;
 
+const FAMILY_WORDS = { hard: 'Hard wax', soft: 'Soft wax', sugar: 'Sugar' } as const;
+
 export const WAY_WORDS: Readonly<Record<string, string>> = {
   with: 'laid with the growth',
   against: 'laid against the growth',
@@ -22,7 +24,7 @@ export function exclusionSentence(code: string, option: Option, openers: readonl
   const { window: w } = option;
   switch (code) {
     case 'zone.family-never':
-      return `${option.family === 'soft' ? 'Soft wax' : option.family === 'sugar' ? 'Sugar' : 'Hard wax'} is never used here.`;
+      return `${FAMILY_WORDS[option.family]} is never used here.`;
     case 'screening.family-out':
       return 'Left out by the screening.';
     case 'allergy.rosin':

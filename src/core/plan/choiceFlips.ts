@@ -118,8 +118,10 @@ function walk(
   const up = side === 'above';
   const isLength = input === 'length';
   const [least, most] = isLength ? [LENGTH_MM.least, LENGTH_MM.most] : [1, 5];
-  const next = (value: number): number =>
-    isLength ? value + (up ? 1 : -1) * LENGTH_MM.step : up ? Math.floor(value) + 1 : Math.ceil(value) - 1;
+  const next = (value: number): number => {
+    if (isLength) return value + (up ? 1 : -1) * LENGTH_MM.step;
+    return up ? Math.floor(value) + 1 : Math.ceil(value) - 1;
+  };
   let stays = now;
   for (let value = next(now); ; value = next(value)) {
     const tried = Math.min(most, Math.max(least, value));

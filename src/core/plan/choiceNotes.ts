@@ -13,13 +13,12 @@ export function heatReasons(heat: PlanHeat, match: MatchInput): readonly string[
   const { learned, asked, workingC } = heat;
   if (learned && Math.abs(learned.shiftK) >= WORTH_SAYING_K) {
     const visits = learned.visits === 1 ? 'one visit' : `${learned.visits} visits`;
-    out.push(
-      learned.shiftK < 0
-        ? `Planned ${roundTo(-learned.shiftK, 1)} K cooler for this client, after what ${visits} said of the heat.`
-        : match.judgement.lowerHeatK > 0
-          ? 'This client usually bears a little more; the screening lowers the limit today, so it is not used.'
-          : `Planned up to ${roundTo(learned.shiftK, 1)} K warmer for this client, after what ${visits} said of the heat.`,
-    );
+    const warmer =
+      match.judgement.lowerHeatK > 0
+        ? 'This client usually bears a little more; the screening lowers the limit today, so it is not used.'
+        : `Planned up to ${roundTo(learned.shiftK, 1)} K warmer for this client, after what ${visits} said of the heat.`;
+    const cooler = `Planned ${roundTo(-learned.shiftK, 1)} K cooler for this client, after what ${visits} said of the heat.`;
+    out.push(learned.shiftK < 0 ? cooler : warmer);
   }
   if (asked?.touchC !== null && asked?.touchC !== undefined) {
     const kept = Math.abs(asked.touchC - workingC.target) < 0.06;

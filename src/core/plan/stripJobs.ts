@@ -39,8 +39,11 @@ export function layS(areaCm2: number, manner: MannerName, level: HandLevel, face
 /** Every further tug of the same strip, with the hand set anew, s (from memory). */
 const TUG_S = 2;
 
-export const pullS = (lengthCm: number, pulls = 1): number =>
-  (lengthCm > 14 ? 5 : lengthCm > 7 ? 4 : 3) + TUG_S * (pulls - 1);
+export function pullS(lengthCm: number, pulls = 1): number {
+  const further = TUG_S * (pulls - 1);
+  if (lengthCm > 14) return 5 + further;
+  return (lengthCm > 7 ? 4 : 3) + further;
+}
 
 /** Laying the cloth on what is spread already, s; spreading: the dip and the strokes, s and s/cm² (from memory). */
 const CLOTH_ON_S = 4;

@@ -80,7 +80,8 @@ function eventsOf(ops: readonly Op[], jobs: readonly StripJob[], fromS: number):
     if (!job) continue;
     if (op.walkS > 0) push(now, 'walk', null, op.walkS);
     const idle = op.startS - now - op.walkS;
-    push(now + op.walkS, idle < SMALL_JOB_S ? 'wait' : pulled > 0 ? 'tweeze' : 'powder', null, idle);
+    const smallJob = pulled > 0 ? 'tweeze' : 'powder';
+    push(now + op.walkS, idle < SMALL_JOB_S ? 'wait' : smallJob, null, idle);
     if (op.kind === 'pull') {
       push(op.startS, 'pull', job.id, job.pullS);
       push(op.startS + job.pullS, 'press', job.id, job.pressS);

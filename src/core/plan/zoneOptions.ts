@@ -23,8 +23,10 @@ import type { ClientCase, StudioFacts } from './visitCase';
 import type { ZoneWork } from './zoneWork';
 
 /** Layout that stands for a way in the comparison: the ways of one family differ little in their count of strips. */
-const standFor = (product: Product, way: Way, usualSugar: Way): Way =>
-  product.family === 'hard' ? 'with' : product.family === 'sugar' ? usualSugar : way;
+function standFor(product: Product, way: Way, usualSugar: Way): Way {
+  if (product.family === 'hard') return 'with';
+  return product.family === 'sugar' ? usualSugar : way;
+}
 
 /** The zone's usual course. */
 export const NOTHING_LEARNED: LearnedGrowth = { person: MEDIAN_PERSON, visits: 0, rateBand: [1, 1, 1, 1] };

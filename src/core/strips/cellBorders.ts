@@ -73,7 +73,8 @@ function directedBorders(lattice: Lattice): ReadonlyMap<number, Borders> {
 /** Rings of corners of one cell; at a corner met twice the sharpest right turn keeps rings simple. */
 function traceRings(lattice: Lattice, from: Borders): readonly (readonly Corner[])[] {
   const width = lattice.columns + 1;
-  const heading = (a: Corner, b: Corner): number => (b - a === 1 ? 0 : b - a === width ? 1 : b - a === -1 ? 2 : 3);
+  const headings = [1, width, -1, -width];
+  const heading = (a: Corner, b: Corner): number => headings.indexOf(b - a);
   const rightmost = (choices: readonly Corner[], here: Corner, came: number): Corner | undefined => {
     const turn = (next: Corner): number => (heading(here, next) - came + 5) % 4; // right turn 2, straight 1, left 0
     return [...choices].sort((a, b) => turn(b) - turn(a))[0];
@@ -163,7 +164,8 @@ function simplifyRing(
   const placed = (corner: Corner, other: number): Vec => {
     const at = lattice.place(corner);
     const around = stops.get(corner);
-    return !known ? at : around ? known.meet(at, around) : known.move(at, label, other);
+    if (!known) return at;
+    return around ? known.meet(at, around) : known.move(at, label, other);
   };
   return cuts.flatMap((start, c) => {
     const end = cuts[(c + 1) % cuts.length] ?? start;

@@ -167,8 +167,11 @@ function fittedBorders(
     return Math.hypot(x - at[0], y - at[1]) <= 1.5 * spacingCm ? [x, y] : at;
   };
   /** The value of s at which two pieces of one lane part, if they do. */
-  const partAt = (a: Bounds, b: Bounds): number | null =>
-    a.lane !== b.lane ? null : a.toS === b.fromS ? a.toS : b.toS === a.fromS ? b.toS : null;
+  const partAt = (a: Bounds, b: Bounds): number | null => {
+    if (a.lane !== b.lane) return null;
+    if (a.toS === b.fromS) return a.toS;
+    return b.toS === a.fromS ? b.toS : null;
+  };
   const move = (at: Vec, one: number, other: number): Vec => {
     const [a, b] = [bounds[one], bounds[other]];
     if (!a || !b) return at;

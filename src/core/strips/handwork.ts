@@ -35,6 +35,12 @@ const BIKINI: readonly ZoneId[] = ['bikini-edge', 'bikini-extended', 'front-comp
 /** Strips of the ear shorter than this are the ball at the tragus, cm; longer ones follow the rim. */
 const EAR_BALL_CM = 1.6;
 
+const KNEE_WORDS: Readonly<Record<Family, string>> = {
+  hard: 'Pressed deep, peeled piecemeal',
+  soft: 'Over the knee in short tugs',
+  sugar: 'Over the knee in short flicks',
+};
+
 /** Shorter pieces of the shoulder are dabs of its faded border, cm. */
 const DAB_UP_TO_CM = 2.1;
 
@@ -50,7 +56,7 @@ function pullsOf({ zone, family, lengthCm, coarseness }: HandworkInput, fine: bo
     const pulls = tugs(lengthCm, KNEE_TUG_CM);
     return {
       pulls,
-      note: `Knee bent. ${family === 'hard' ? 'Pressed deep, peeled piecemeal' : family === 'sugar' ? 'Over the knee in short flicks' : 'Over the knee in short tugs'}: ${pulls}.`,
+      note: `Knee bent. ${KNEE_WORDS[family]}: ${pulls}.`,
     };
   }
   if (zone === 'brow') {

@@ -84,10 +84,11 @@ export function orderPieces(
     const next = ready ?? sorePiece(open, options, cleared, bestOf);
     if (!next) break; // every piece has at least one candidate, so this ends only with no piece left
     const needsBefore = needed(next.option, cleared);
+    const onSkin = needsBefore.length > 0 ? 'cleared' : 'bare';
     order.push({
       piece: next.piece,
       tab: next.option.tab,
-      tabOn: ready ? (needsBefore.length > 0 ? 'cleared' : 'bare') : 'hair',
+      tabOn: ready ? onSkin : 'hair',
       needsBefore,
     });
     cleared.add(next.piece);

@@ -172,9 +172,34 @@ describe('strips by hand', () => {
       for (const p of s.outline) expect(Math.hypot(p[0] - at[0], p[1] - at[1])).toBeGreaterThan(0.89);
     }
   });
+  interface DrawnEdit {
+    readonly kind: 'split' | 'join' | 'turn' | 'remove' | 'redraw' | 'grow' | 'fill';
+    readonly j: number;
+    readonly x: number;
+    readonly y: number;
+    readonly a: number;
+  }
+  function doneTo(list: typeof strips, i: number, e: DrawnEdit): ReturnType<typeof splitStrip> {
+    switch (e.kind) {
+      case 'split':
+        return splitStrip(list, i, [e.x, e.y], [e.x + Math.cos(e.a), e.y + Math.sin(e.a)]);
+      case 'join':
+        return joinStrips(list, i, e.j % list.length);
+      case 'turn':
+        return turnStrip(list, i, 40 * Math.sin(e.a));
+      case 'remove':
+        return removeStrip(list, i);
+      case 'grow':
+        return growStrip(list, i, 0.4 * Math.cos(e.a), hair);
+      case 'fill':
+        return fillGaps(list, hair);
+      case 'redraw':
+        return redrawStrip(list, i, box(e.x, e.y, e.x + 4, e.y + 6), hair);
+    }
+  }
   it('never give ground twice, whatever is done in whatever order', () => {
     const edit = fc.record({
-      kind: fc.constantFrom('split', 'join', 'turn', 'remove', 'redraw', 'grow', 'fill'),
+      kind: fc.constantFrom<DrawnEdit['kind']>('split', 'join', 'turn', 'remove', 'redraw', 'grow', 'fill'),
       i: fc.nat(40),
       j: fc.nat(40),
       x: fc.double({ min: 1, max: 15, noNaN: true }),
@@ -186,20 +211,7 @@ describe('strips by hand', () => {
         let list = strips;
         for (const e of edits) {
           const i = e.i % list.length;
-          const result =
-            e.kind === 'split'
-              ? splitStrip(list, i, [e.x, e.y], [e.x + Math.cos(e.a), e.y + Math.sin(e.a)])
-              : e.kind === 'join'
-                ? joinStrips(list, i, e.j % list.length)
-                : e.kind === 'turn'
-                  ? turnStrip(list, i, 40 * Math.sin(e.a))
-                  : e.kind === 'remove'
-                    ? removeStrip(list, i)
-                    : e.kind === 'grow'
-                      ? growStrip(list, i, 0.4 * Math.cos(e.a), hair)
-                      : e.kind === 'fill'
-                        ? fillGaps(list, hair)
-                        : redrawStrip(list, i, box(e.x, e.y, e.x + 4, e.y + 6), hair);
+          const result = doneTo(list, i, e);
           if (result.ok) list = result.value;
         }
         const covered = uniteRings(list.map((s) => s.outline));

@@ -96,10 +96,9 @@ export function joinStrips(strips: readonly HandStrip[], one: number, other: num
     });
   }
   const larger = regionArea([a.value.outline]) >= regionArea([b.value.outline]) ? a.value : b.value;
+  const joined = { outline: ring, turnDeg: larger.turnDeg };
   return ok(
-    strips.flatMap((s, i) =>
-      i === Math.min(one, other) ? [{ outline: ring, turnDeg: larger.turnDeg }] : i === Math.max(one, other) ? [] : [s],
-    ),
+    strips.map((s, i) => (i === Math.min(one, other) ? joined : s)).filter((_, i) => i !== Math.max(one, other)),
   );
 }
 

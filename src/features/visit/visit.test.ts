@@ -192,9 +192,7 @@ describe('the plan played back', () => {
   it('says why a strip comes where it does', () => {
     for (const strip of plan.zones.flatMap((z) => z.strips)) {
       const words = whyThisOrder(strip, plan).join(' ');
-      expect(words).toContain(
-        strip.tabOn === 'bare' ? 'without hair' : strip.tabOn === 'cleared' ? 'has cleared' : 'sore start',
-      );
+      expect(words).toContain({ bare: 'without hair', cleared: 'has cleared', hair: 'sore start' }[strip.tabOn]);
       expect(words).toContain('an estimate');
     }
   });

@@ -32,6 +32,12 @@ const TAPPED_MM = 3;
 const beyond = (spots: readonly Spot[], charted: number): readonly Spot[] =>
   spots.slice(Math.min(spots.length, charted));
 
+/** The brush a sheet of this width begins with. */
+function brushFor(widthCm: number): number {
+  if (widthCm < 8) return 1;
+  return widthCm > 15 ? 4 : 3;
+}
+
 /** One zone's chart: the sheet, the tools, marks and the assessment of its hair. */
 export function ZoneChart({ zone, action }: { readonly zone: BenchZone; readonly action: React.ReactNode }) {
   const { bench, saveChart } = useBench();
@@ -39,7 +45,7 @@ export function ZoneChart({ zone, action }: { readonly zone: BenchZone; readonly
   const facts = ZONES[zone.zone];
   const [choice, setChoice] = useState<ToolChoice>({
     tool: 'comb',
-    brush: facts.sheetCm[0] < 8 ? 1 : facts.sheetCm[0] > 15 ? 4 : 3,
+    brush: brushFor(facts.sheetCm[0]),
     markKind: 'mole',
     markSize: 2,
     share: 0.25,

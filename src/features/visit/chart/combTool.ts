@@ -98,12 +98,8 @@ export function stepTool(
         finished: content,
       };
     }
-    const next =
-      state.tool === 'erase'
-        ? erase(content, at, state.radiusCm)
-        : state.tool === 'density'
-          ? feel(content, at, state)
-          : content;
+    const felt = state.tool === 'density' ? feel(content, at, state) : content;
+    const next = state.tool === 'erase' ? erase(content, at, state.radiusCm) : felt;
     return { state: { ...state, drag: { last: at, before: content } }, content: next, finished: null };
   }
   if (!state.drag) return stay;

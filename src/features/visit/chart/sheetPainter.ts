@@ -124,7 +124,8 @@ function drawGrid(ctx: CanvasRenderingContext2D, sheet: Sheet, px: number, line:
   ctx.stroke();
   ctx.fillStyle = ink;
   ctx.font = `13px ${bodyFont()}`;
-  const labels = sheet.heightCm > 20 ? 10 : sheet.heightCm > 4 ? 2 : 1;
+  const small = sheet.heightCm > 4 ? 2 : 1;
+  const labels = sheet.heightCm > 20 ? 10 : small;
   for (let y = 0; y <= sheet.heightCm; y += labels) {
     ctx.fillText(y === 0 ? '0 cm' : String(y), sheet.widthCm * px + 12, y * px + 5);
   }

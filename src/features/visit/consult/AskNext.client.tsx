@@ -8,9 +8,14 @@ import styles from './Consult.module.css';
 
 const SHOWN = 3;
 
+function whatStops(stops: number, zones: number): string {
+  if (zones === 1) return 'the visit';
+  return stops >= zones ? 'everything' : plural(stops, 'zone');
+}
+
 function changes(q: NextQuestion, zones: number): string {
   if (q.stops > 0) {
-    return `${q.worst === 'decline' ? 'would rule out' : 'would put off'} ${q.stops >= zones && zones > 1 ? 'everything' : zones === 1 ? 'the visit' : plural(q.stops, 'zone')}`;
+    return `${q.worst === 'decline' ? 'would rule out' : 'would put off'} ${whatStops(q.stops, zones)}`;
   }
   return q.weight >= 100 ? 'would take a product out or ask for care' : 'would ask for care';
 }

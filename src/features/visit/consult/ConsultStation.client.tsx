@@ -22,6 +22,11 @@ import { TappedSpots } from './TappedSpots';
 import { ZonesToday } from './ZonesToday.client';
 import styles from './Consult.module.css';
 
+function confirmWords(isConfirmed: boolean, isReturning: boolean): string {
+  if (isConfirmed) return 'Confirmed: on to the chart';
+  return isReturning ? 'Asked: nothing else has changed' : 'Asked and agreed';
+}
+
 /** Whether hot wax may touch this person today, where and with what. */
 export function ConsultStation() {
   const { bench, wantedZones, saveConsult, saveZones } = useBench();
@@ -93,11 +98,7 @@ export function ConsultStation() {
             </>
           ) : (
             <Button type="primary" size="large" disabled={!mayConfirm} onClick={confirm}>
-              {consult.confirmedAtMs !== null
-                ? 'Confirmed: on to the chart'
-                : last
-                  ? 'Asked: nothing else has changed'
-                  : 'Asked and agreed'}
+              {confirmWords(consult.confirmedAtMs !== null, Boolean(last))}
             </Button>
           )}
           {closed ? null : (

@@ -14,6 +14,8 @@ interface Props {
   readonly onClose: () => void;
 }
 
+const moveWords = (day: string | undefined): string => (day ? `Move to ${day}` : 'Put off without a date');
+
 /** Ends the visit without wax: a date that suits and words for the client, or a note to take to the doctor. */
 export function PutOff({ as, onClose }: Props) {
   const { bench } = useBench();
@@ -79,11 +81,7 @@ export function PutOff({ as, onClose }: Props) {
           Leave it open
         </Button>,
         <Button key="yes" type="primary" loading={busy} disabled={!proposal} onClick={() => void send()}>
-          {as === 'declined'
-            ? 'Decline and keep the note'
-            : proposal?.dates[pick]
-              ? `Move to ${proposal.dates[pick].words}`
-              : 'Put off without a date'}
+          {as === 'declined' ? 'Decline and keep the note' : moveWords(proposal?.dates[pick]?.words)}
         </Button>,
       ]}
     >

@@ -13,6 +13,11 @@ interface Props {
   readonly onSeen: (spot: Spot) => void;
 }
 
+function seenWords(kind: Spot['kind'], onBench: boolean): string {
+  if (kind === 'sore') return 'Looked: fine';
+  return onBench ? 'Seen, marked on the chart' : 'Seen';
+}
+
 /** Places the client has tapped: each is looked at, then left out or worked around. */
 export function TappedSpots({ spots, here, disabled, onLeaveOut, onSeen }: Props) {
   if (spots.length === 0) return null;
@@ -38,7 +43,7 @@ export function TappedSpots({ spots, here, disabled, onLeaveOut, onSeen }: Props
                 </Button>
               ) : null}
               <Button disabled={disabled} onClick={() => onSeen(s)}>
-                {s.kind === 'sore' ? 'Looked: fine' : onBench ? 'Seen, marked on the chart' : 'Seen'}
+                {seenWords(s.kind, onBench)}
               </Button>
             </li>
           );

@@ -43,12 +43,9 @@ export function Flips({ index, isChosen }: { readonly index: number; readonly is
     () => new Worker(new URL('../../../workers/flips.worker.ts', import.meta.url), { type: 'module' }),
     question,
   );
-  const state =
-    visit === 'away' || answer === 'failed' || (answer !== null && answer.flips === null)
-      ? 'failed'
-      : answer === null
-        ? 'asked'
-        : 'known';
+  const isLost = visit === 'away' || answer === 'failed' || (answer !== null && answer.flips === null);
+  const come = answer === null ? 'asked' : 'known';
+  const state = isLost ? 'failed' : come;
   const flips = answer !== null && answer !== 'failed' ? (answer.flips ?? []) : [];
   return (
     <section className={styles.reasons} data-flips={state}>

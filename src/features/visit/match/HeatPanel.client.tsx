@@ -82,7 +82,8 @@ export function HeatPanel({ zone, product, way, heat }: Props) {
     state === 'fresh' ? heat.thicknessMm : Math.min(LATER_PASS_MM, manner?.thicknessMm.usual ?? LATER_PASS_MM);
   const thicknessMm = slab ?? plannedMm;
   const taken = zone.data.heat?.product === product.id ? zone.data.heat : undefined;
-  const asked = touch ?? (state !== 'fresh' ? undefined : slab === null ? heat.workingC.target : taken?.touchC);
+  const planned = slab === null ? heat.workingC.target : taken?.touchC;
+  const asked = touch ?? (state === 'fresh' ? planned : undefined);
   const reading = useMemo(() => (table ? readHeat(table, thicknessMm, asked) : null), [table, thicknessMm, asked]);
   // the sliders, the bands and the words move at once; the curve may come a moment behind them
   const drawn = useDeferredValue(reading);
@@ -165,9 +166,7 @@ export function HeatPanel({ zone, product, way, heat }: Props) {
         <HeatBands window={w} targetC={touchC} />
         <p className="quiet">{reading ? bothBounds(reading.window) : 'Solving the heat for every slab …'}</p>
         <div className={styles.curve}>
-          {answer === 'failed' ? (
-            <p role="status">This tablet could not work out the curve; the plan’s own figures stand.</p>
-          ) : drawn ? (
+          {answer !== 'failed' && drawn ? (
             <FeltCurve
               reading={drawn}
               limitC={limitC}
@@ -176,7 +175,9 @@ export function HeatPanel({ zone, product, way, heat }: Props) {
             />
           ) : (
             <p className="quiet" role="status">
-              The curve is being worked out …
+              {answer === 'failed'
+                ? 'This tablet could not work out the curve; the plan’s own figures stand.'
+                : 'The curve is being worked out …'}
             </p>
           )}
         </div>
@@ -253,7 +254,8 @@ export function HeatPanel({ zone, product, way, heat }: Props) {
               <Button onClick={reset}>Leave it</Button>
             </div>
           </div>
-        ) : taken ? (
+        ) : null}
+        {taken && !isTried ? (
           <p className={styles.forced}>
             By hand:{' '}
             {[

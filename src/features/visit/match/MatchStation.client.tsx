@@ -41,6 +41,11 @@ function WhyNot({ option: o }: { readonly option: PlanOption }) {
   );
 }
 
+function takeWords(isOther: boolean, name: string | null): string {
+  if (name === null) return 'Nothing holds';
+  return isOther ? `Take ${name} instead` : `Take ${name}`;
+}
+
 /** Every product side by side, best first; what is left out says why. */
 export function MatchStation() {
   const { bench } = useBench();
@@ -105,7 +110,7 @@ function Comparison() {
             onClick={take}
             disabled={!selected?.eligible || (isOther && reason.trim() === '') || closed}
           >
-            {isOther ? `Take ${name} instead` : selected ? `Take ${name}` : 'Nothing holds'}
+            {takeWords(isOther, selected ? name : null)}
           </Button>
         }
       />

@@ -34,13 +34,11 @@ export function PotLine({
     () => new Worker(new URL('../../../workers/pot.worker.ts', import.meta.url), { type: 'module' }),
     input,
   );
+  const come = answer === null ? 'asked' : 'known';
+  const words = answer && answer !== 'failed' ? sentence(answer, product) : 'From cold: working it out …';
   return (
-    <p className="quiet" role="status" data-pot={answer === 'failed' ? 'failed' : answer ? 'known' : 'asked'}>
-      {answer === 'failed'
-        ? 'From cold: this tablet could not work it out.'
-        : answer
-          ? sentence(answer, product)
-          : 'From cold: working it out …'}
+    <p className="quiet" role="status" data-pot={answer === 'failed' ? 'failed' : come}>
+      {answer === 'failed' ? 'From cold: this tablet could not work it out.' : words}
     </p>
   );
 }

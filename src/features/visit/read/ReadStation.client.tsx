@@ -30,6 +30,11 @@ export function ReadStation() {
   );
 }
 
+function leftOf(share: number): Reading['left'] {
+  if (share === 0) return 'none';
+  return share > 0.4 ? 'patch' : 'few';
+}
+
 /** What the marks given at the table already say. */
 function startOf(zone: PlanZone, marks: ReadonlyMap<string, string>): Reading {
   const own = zone.strips.map((s) => marks.get(s.id)).filter((m) => m !== undefined);
@@ -40,7 +45,7 @@ function startOf(zone: PlanZone, marks: ReadonlyMap<string, string>): Reading {
     v: 1,
     removedPct: Math.round(100 - 25 * share(some) - 4),
     brokenPct: Math.round(2 + 30 * share(broke)),
-    left: some === 0 ? 'none' : share(some) > 0.4 ? 'patch' : 'few',
+    left: leftOf(share(some)),
     leftKind: some === 0 ? 'none' : 'anywhere',
     bleeding: 'none',
     skin: own.includes('sore') ? 'red' : 'pink',
@@ -173,12 +178,10 @@ function OneZone({ zone, planned }: { readonly zone: BenchZone; readonly planned
               ['patch', 'a patch'],
               ['many', 'much'],
             ]}
-            onChange={(left) =>
-              save({
-                left,
-                leftKind: left === 'none' ? 'none' : reading.leftKind === 'none' ? 'anywhere' : reading.leftKind,
-              })
-            }
+            onChange={(left) => {
+              const kind = reading.leftKind === 'none' ? 'anywhere' : reading.leftKind;
+              save({ left, leftKind: left === 'none' ? 'none' : kind });
+            }}
           />
           {reading.left !== 'none' ? (
             <Choice

@@ -1,13 +1,13 @@
 'use client';
 
-import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { useRef, useSyncExternalStore, type KeyboardEvent, type PointerEvent } from 'react';
 import { ZONES } from '@/core/anatomy';
 import type { PlanZone } from '@/core/plan';
 import { boxOf, type Ring, type Vec } from '@/core/shared';
 import { ringCentre, ringPath } from '@/formats/stripsSvg';
 import type { ChartData } from '@/server/db/schema';
 import type { LaidStrip, StripsAnswer } from '@/workers/strips.worker';
-import type { EditEvent, Editing } from './stripEditing';
+import type { StripsController } from './stripsController';
 import { Hairs } from './StripSheet';
 import styles from './Strips.module.css';
 
@@ -23,13 +23,20 @@ const MARGIN_CM = 1.4;
 interface SheetProps {
   readonly zone: PlanZone;
   readonly data: ChartData;
-  readonly state: Editing;
+  readonly controller: StripsController;
   readonly answer: StripsAnswer | null;
-  readonly dispatch: (event: EditEvent) => void;
 }
 
-/** The sheet on which strips are changed by pointer and by arrow keys; the reducer decides what a gesture does. */
-export function StripEditSheet({ zone, data, state, answer, dispatch }: SheetProps) {
+/** Width of a strip's line on the screen. */
+function lineWidth(isChosen: boolean, isBroken: boolean): number {
+  if (isChosen) return 3.5;
+  return isBroken ? 2.5 : 1.5;
+}
+
+/** The sheet on which strips are changed by pointer and by arrow keys; the controller decides what a gesture does. */
+export function StripEditSheet({ zone, data, controller, answer }: SheetProps) {
+  const state = useSyncExternalStore(controller.subscribe, controller.state, controller.state);
+  const dispatch = controller.send;
   const svg = useRef<SVGSVGElement>(null);
   const box = boxOf([zone.outline]);
   const [x0, y0] = [Math.min(0, box.x0) - MARGIN_CM, Math.min(0, box.y0) - MARGIN_CM];
@@ -70,9 +77,7 @@ export function StripEditSheet({ zone, data, state, answer, dispatch }: SheetPro
       tabIndex={0}
       aria-label={`${ZONES[zone.zone].name}: drag to change strips; arrow keys move the chosen one`}
       onPointerDown={down}
-      onPointerMove={(e) => {
-        if (state.drag) dispatch({ kind: 'move', at: at(e) });
-      }}
+      onPointerMove={(e) => dispatch({ kind: 'move', at: at(e) })}
       onPointerUp={(e) => dispatch({ kind: 'up', at: at(e) })}
       onPointerCancel={() => dispatch({ kind: 'cancel' })}
       onKeyDown={keys}
@@ -98,7 +103,7 @@ export function StripEditSheet({ zone, data, state, answer, dispatch }: SheetPro
               fill="var(--wax)"
               fillOpacity={isChosen ? 0.5 : 0.2}
               stroke={broken.has(i) ? 'var(--madder)' : 'var(--wax-dark)'}
-              strokeWidth={(isChosen ? 3.5 : broken.has(i) ? 2.5 : 1.5) * unit}
+              strokeWidth={lineWidth(isChosen, broken.has(i)) * unit}
               {...(broken.has(i) ? { strokeDasharray: `${7 * unit} ${4 * unit}` } : {})}
             />
             {laid ? <Way laid={laid} unit={unit} /> : null}

@@ -1,7 +1,7 @@
 'use client';
 
 import { Popconfirm } from 'antd';
-import { useEffect, useMemo, useReducer, useRef } from 'react';
+import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import { sheetFor, ZONES } from '@/core/anatomy';
 import { exclusionOf } from '@/core/field';
 import type { PlanZone } from '@/core/plan';
@@ -13,7 +13,8 @@ import { useLiveWorker } from '@/ui/useLiveWorker';
 import { percent } from '@/ui/words';
 import type { StripsAnswer, StripsQuestion } from '@/workers/strips.worker';
 import { useBench } from '../BenchContext.client';
-import { editStep, startEditing, type EditEvent, type EditTool, type Editing } from './stripEditing';
+import type { EditTool } from './stripEditing';
+import { StripsController } from './stripsController';
 import { StripEditSheet } from './StripEditSheet.client';
 import styles from './Strips.module.css';
 
@@ -56,16 +57,16 @@ export function StripEditor({ zone, data, onClose }: Props) {
         : undefined;
     return fade ? subtractRegions(hair, [fade.band]) : hair;
   }, [sheet, choice, zone.zone, zone.side, data.fade, hair]);
-  const [state, dispatch] = useReducer(
-    (s: Editing, e: EditEvent): Editing => editStep(s, e, hair, meant),
-    null,
-    () =>
-      startEditing(
-        zone.byHand && data.handStrips
-          ? data.handStrips.strips
-          : zone.strips.map((s): HandStrip => ({ outline: s.outline })),
-      ),
-  );
+  const [controller] = useState(() => {
+    const strips =
+      zone.byHand && data.handStrips
+        ? data.handStrips.strips
+        : zone.strips.map((s): HandStrip => ({ outline: s.outline }));
+    return new StripsController(strips, { hair, meant });
+  });
+  useEffect(() => controller.ground({ hair, meant }), [controller, hair, meant]);
+  const state = useSyncExternalStore(controller.subscribe, controller.settled, controller.settled);
+  const dispatch = controller.send;
   const saved = useRef(state.strips);
   const latest = useRef({ data, saveChart });
   useEffect(() => {
@@ -133,7 +134,7 @@ export function StripEditor({ zone, data, onClose }: Props) {
           Redo
         </button>
       </div>
-      <StripEditSheet zone={zone} data={data} state={state} answer={isFresh ? answer : null} dispatch={dispatch} />
+      <StripEditSheet zone={zone} data={data} controller={controller} answer={isFresh ? answer : null} />
       <div className={styles.side}>
         <p className="quiet" role="status">
           {state.refusal ?? TOOLS.find(([t]) => t === state.tool)?.[2]}

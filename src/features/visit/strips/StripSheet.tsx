@@ -66,6 +66,7 @@ export function StripSheet({
         const look = FILL[looks.get(s.id) ?? 'planned'];
         const isAct = s.id === act;
         const isChosen = s.id === chosen;
+        const restInk = looks.get(s.id) === 'off' ? 'var(--second-ink)' : 'var(--walnut)';
         const centre = ringCentre(s.outline);
         const size = Math.min(34, Math.max(15, (s.widthMm / 10 / unit) * 0.34)) * unit;
         return (
@@ -84,20 +85,15 @@ export function StripSheet({
             />
             {looks.get(s.id) === 'off' || s.pulls < 2 ? null : <Tugs strip={s} centre={centre} unit={unit} />}
             {looks.get(s.id) === 'off' ? null : <Tab strip={s} unit={unit} strong={isAct || isChosen} />}
-            {isAct || isChosen ? (
-              arrow === 'lay' && isAct ? (
-                <LayArrow strip={s} unit={unit} />
-              ) : (
-                <PullArrow strip={s} unit={unit} />
-              )
-            ) : null}
+            {isAct && arrow === 'lay' ? <LayArrow strip={s} unit={unit} /> : null}
+            {(isAct && arrow !== 'lay') || (isChosen && !isAct) ? <PullArrow strip={s} unit={unit} /> : null}
             <text
               x={centre[0]}
               y={centre[1] + size * 0.36}
               textAnchor="middle"
               fontSize={size}
               fontWeight="700"
-              fill={isAct ? 'var(--sheet)' : looks.get(s.id) === 'off' ? 'var(--second-ink)' : 'var(--walnut)'}
+              fill={isAct ? 'var(--sheet)' : restInk}
               stroke={isAct ? 'var(--walnut)' : 'var(--sheet)'}
               strokeWidth={size * 0.16}
               paintOrder="stroke"

@@ -43,23 +43,16 @@ export function spansOf(plan: Plan): readonly Span[] {
   });
 }
 
+function lookAt(s: ReturnType<typeof spansOf>[number], atS: number): StripLook {
+  if (atS < s.layFrom) return 'planned';
+  if (atS < s.layTo) return 'laying';
+  if (atS < s.readyAt) return 'setting';
+  if (atS < s.pullFrom) return 'ready';
+  return atS < s.pullTo ? 'now' : 'off';
+}
+
 export function looksAt(plan: Plan, atS: number): ReadonlyMap<string, StripLook> {
-  return new Map(
-    spansOf(plan).map((s): [string, StripLook] => [
-      s.id,
-      atS < s.layFrom
-        ? 'planned'
-        : atS < s.layTo
-          ? 'laying'
-          : atS < s.readyAt
-            ? 'setting'
-            : atS < s.pullFrom
-              ? 'ready'
-              : atS < s.pullTo
-                ? 'now'
-                : 'off',
-    ]),
-  );
+  return new Map(spansOf(plan).map((s): [string, StripLook] => [s.id, lookAt(s, atS)]));
 }
 
 /** `4:07` of seconds. */

@@ -16,13 +16,24 @@ function thinness(strip: PlanStrip, plan: Plan): readonly string[] {
   if (strip.density === null || others.length === 0) return [];
   const [least, most] = [Math.min(...others), Math.max(...others)];
   if (most - least < FELT_DENSITY) return [];
-  const word =
-    strip.density - least < FELT_DENSITY
-      ? 'Among the thinnest hair: it comes before thicker hair where tabs and the clock allow it.'
-      : most - strip.density < FELT_DENSITY
-        ? 'Among the thickest hair: thinner hair goes first where tabs and the clock allow it.'
-        : null;
-  return word === null ? [] : [word];
+  if (strip.density - least < FELT_DENSITY) {
+    return ['Among the thinnest hair: it comes before thicker hair where tabs and the clock allow it.'];
+  }
+  if (most - strip.density < FELT_DENSITY) {
+    return ['Among the thickest hair: thinner hair goes first where tabs and the clock allow it.'];
+  }
+  return [];
+}
+
+/** What the tab lies on, and what that asks of the order; `numbers` names strips by their place in it. */
+function tabWords(strip: PlanStrip, plan: Plan, numbers: (ids: readonly string[]) => string): string {
+  if (strip.tabOn === 'bare') return `Tab (${TABS[strip.tabKind]}) on skin without hair.`;
+  if (strip.tabOn === 'cleared') {
+    return `Tab (${TABS[strip.tabKind]}) on skin that ${numbers(strip.needsBefore)} has cleared: after it.`;
+  }
+  return plan.zones.some((z) => z.fade && z.strips.includes(strip)) && strip.lengthMm < 21
+    ? 'Its rim lies on hair that stays: grip it by its stick, not by a tab.'
+    : 'No clear skin for its tab: a sore start, lift it gently.';
 }
 
 export function whyThisOrder(strip: PlanStrip, plan: Plan): readonly string[] {
@@ -33,13 +44,7 @@ export function whyThisOrder(strip: PlanStrip, plan: Plan): readonly string[] {
       .sort((a, b) => Number(a) - Number(b))
       .join(', ');
   return [
-    strip.tabOn === 'bare'
-      ? `Tab (${TABS[strip.tabKind]}) on skin without hair.`
-      : strip.tabOn === 'cleared'
-        ? `Tab (${TABS[strip.tabKind]}) on skin that ${numbers(strip.needsBefore)} has cleared: after it.`
-        : plan.zones.some((z) => z.fade && z.strips.includes(strip)) && strip.lengthMm < 21
-          ? 'Its rim lies on hair that stays: grip it by its stick, not by a tab.'
-          : 'No clear skin for its tab: a sore start, lift it gently.',
+    tabWords(strip, plan, numbers),
     ...(strip.touches.length > 0 ? [`Never on the skin together with ${numbers(strip.touches)}: they touch.`] : []),
     ...thinness(strip, plan),
     ...(strip.crossing

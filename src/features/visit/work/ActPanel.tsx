@@ -17,6 +17,25 @@ const SIGNS: Readonly<Record<StudioSettings['readySign'], string>> = {
   'no-catch': 'Does it not catch the glove?',
 };
 
+const ACT_WORDS = { pull: 'Pull', coat: 'Second coat on', lay: 'Lay' } as const;
+/** The lay in words where it is not with the growth. */
+const LAY_WORDS: Readonly<Record<string, string>> = {
+  moulded: 'Against',
+  against: 'Against',
+  crossed: 'Against',
+  across: 'Across',
+};
+const FAMILY_LAY = { hard: ' Rim thicker than the middle.', soft: ' As thin as a film; cloth on.', sugar: '' } as const;
+
+const layAsk = (isMoulded: boolean): string =>
+  isMoulded ? 'Two or three strokes, pressed in.' : 'Thick tab at the end, stick tapped off.';
+
+function pullAsk(choice: FoundStrip['zone']['choice'], isFace: boolean, readySign: Props['readySign']): string {
+  if (choice?.family === 'hard') return SIGNS[readySign];
+  if (choice?.way === 'moulded') return 'Flick, hand parallel to the skin.';
+  return isFace ? 'Press only; strip clean.' : 'Rubbed on three times along the growth?';
+}
+
 interface Props {
   readonly act: Act;
   readonly table: LiveTable;
@@ -48,10 +67,7 @@ export function ActPanel(props: Props) {
   const others = table.onSkin.filter((id) => !('strip' in act) || act.strip !== id);
   const next = table.ahead
     .slice(0, 2)
-    .map(
-      (a) =>
-        `${a.walkS > 0 ? 'Walk round. ' : ''}${a.kind === 'pull' ? 'Pull' : a.kind === 'coat' ? 'Second coat on' : 'Lay'} ${found.get(a.strip)?.strip.order ?? ''}.`,
-    )
+    .map((a) => `${a.walkS > 0 ? 'Walk round. ' : ''}${ACT_WORDS[a.kind]} ${found.get(a.strip)?.strip.order ?? ''}.`)
     .join(' ');
   return (
     <>
@@ -178,34 +194,21 @@ function wordsOf({ act, found, plan, productName, readySign, nowMs }: Props): Wo
   const of = (v: PlanVec): string => towards(zone.zone, zone.side, v);
   if (act.kind === 'lay') {
     const hand = zone.choice?.way === 'moulded';
-    const coat = zone.choice?.coats === 2 ? (act.coat === 1 ? 'First coat. ' : 'Second coat. ') : '';
+    const whichCoat = act.coat === 1 ? 'First coat. ' : 'Second coat. ';
+    const coat = zone.choice?.coats === 2 ? whichCoat : '';
+    const isCrossed = zone.choice?.way === 'crossed';
     return {
       where,
       title: `${hand ? 'Mould' : 'Lay'} strip ${strip.order}`,
-      ask:
-        zone.choice?.way === 'crossed'
-          ? 'Some pressure now: tell the client.'
-          : hand
-            ? 'Two or three strokes, pressed in.'
-            : 'Thick tab at the end, stick tapped off.',
+      ask: isCrossed ? 'Some pressure now: tell the client.' : layAsk(hand),
       button: hand ? 'Moulded' : 'Laid',
-      say: zone.choice?.way === 'crossed' ? '“some pressure now”' : '',
+      say: isCrossed ? '“some pressure now”' : '',
       how: (
         <>
           {coat}
-          {hand
-            ? 'Against'
-            : zone.choice?.way === 'against' || zone.choice?.way === 'crossed'
-              ? 'Against'
-              : zone.choice?.way === 'across'
-                ? 'Across'
-                : 'With'}{' '}
-          the growth, <strong>{of(strip.lay)}</strong>, about {strip.thicknessMm} mm.
-          {zone.choice?.family === 'hard'
-            ? ' Rim thicker than the middle.'
-            : zone.choice?.family === 'soft'
-              ? ' As thin as a film; cloth on.'
-              : ''}
+          {LAY_WORDS[zone.choice?.way ?? 'with'] ?? 'With'} the growth, <strong>{of(strip.lay)}</strong>, about{' '}
+          {strip.thicknessMm} mm.
+          {FAMILY_LAY[zone.choice?.family ?? 'sugar']}
         </>
       ),
     };
@@ -214,14 +217,7 @@ function wordsOf({ act, found, plan, productName, readySign, nowMs }: Props): Wo
   return {
     where,
     title: `Pull strip ${strip.order}${strip.pulls > 1 ? `, ${strip.pulls} pulls` : ''}`,
-    ask:
-      zone.choice?.family === 'hard'
-        ? SIGNS[readySign]
-        : zone.choice?.way === 'moulded'
-          ? 'Flick, hand parallel to the skin.'
-          : facts.face
-            ? 'Press only; strip clean.'
-            : 'Rubbed on three times along the growth?',
+    ask: pullAsk(zone.choice, facts.face, readySign),
     button: zone.choice?.family === 'hard' ? 'It is ready, pulled' : 'Pulled and pressed',
     say: facts.cue,
     how: (

@@ -10,21 +10,25 @@ interface Props {
   readonly nowMs: number;
 }
 
+const STATE_WORDS = { setting: 'setting', ready: 'in its window', late: 'past its latest pull' } as const;
+
+function stateAt(nowMs: number, readyAtMs: number, dueAtMs: number): keyof typeof STATE_WORDS {
+  if (nowMs < readyAtMs) return 'setting';
+  return nowMs < dueAtMs ? 'ready' : 'late';
+}
+
 /** Seconds set, round to the latest pull. It reminds; the hand decides. */
 export function SetRing({ laidAtMs, readyAtMs, dueAtMs, nowMs }: Props) {
   const whole = Math.max(1, dueAtMs - laidAtMs);
   const share = (at: number): number => Math.min(1, Math.max(0, (at - laidAtMs) / whole));
-  const state = nowMs < readyAtMs ? 'setting' : nowMs < dueAtMs ? 'in its window' : 'past its latest pull';
+  const state = stateAt(nowMs, readyAtMs, dueAtMs);
   const seconds = Math.max(0, Math.round((nowMs - laidAtMs) / 1000));
   const arc = (from: number, to: number): { strokeDasharray: string; strokeDashoffset: number } => ({
     strokeDasharray: `${(to - from) * ROUND} ${ROUND}`,
     strokeDashoffset: -from * ROUND,
   });
   return (
-    <div
-      className={styles.ring}
-      data-state={state === 'setting' ? 'setting' : state === 'in its window' ? 'ready' : 'late'}
-    >
+    <div className={styles.ring} data-state={state}>
       <svg viewBox="0 0 280 280" aria-hidden="true">
         <g transform="rotate(-90 140 140)" fill="none" strokeWidth="22">
           <circle cx="140" cy="140" r={R} stroke="#ece3d3" />
@@ -41,10 +45,10 @@ export function SetRing({ laidAtMs, readyAtMs, dueAtMs, nowMs }: Props) {
           />
         </g>
       </svg>
-      <div className={styles.count} role="timer" aria-label={`${seconds} seconds set, ${state}`}>
+      <div className={styles.count} role="timer" aria-label={`${seconds} seconds set, ${STATE_WORDS[state]}`}>
         <b>{seconds}</b>
         <span>seconds set</span>
-        <strong>{state}</strong>
+        <strong>{STATE_WORDS[state]}</strong>
       </div>
     </div>
   );

@@ -31,7 +31,9 @@ const PLACES: Readonly<Partial<Record<ZoneId, Words>>> = {
 export function towards(zone: ZoneId, side: Side, [dx, dy]: Vec): string {
   const words = PLACES[zone] ?? DEFAULT;
   const outward = side === 'right' ? -dx : dx;
-  const upright = Math.abs(dy) > 0.42 ? (dy < 0 ? words.up : words.down) : '';
-  const across = Math.abs(dx) > 0.42 ? (outward > 0 ? words.outward : words.inward) : '';
+  const lengthwise = dy < 0 ? words.up : words.down;
+  const sideways = outward > 0 ? words.outward : words.inward;
+  const upright = Math.abs(dy) > 0.42 ? lengthwise : '';
+  const across = Math.abs(dx) > 0.42 ? sideways : '';
   return upright !== '' && across !== '' ? `${upright} and ${across.replace('towards ', '')}` : upright || across;
 }
