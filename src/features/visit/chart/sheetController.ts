@@ -1,0 +1,229 @@
+// The sheet under the hand, outside React: it owns the three layers, what the hand is doing and what it has made so
+// far. The page hands it what is known (`take`) and hears of finished gestures; a drag is worked off once a frame, the
+// field follows by what changed, and only the layers concerned are drawn again.
+
+import type { Sheet, Side, Zone } from '@/core/anatomy';
+import { crossingAt, exclusionOf, growthAt, liveField, type LiveField } from '@/core/field';
+import { regionArea, type Vec } from '@/core/shared';
+import type { ChartHair } from '@/server/db/schema';
+import { stepTool, type SheetContent, type ToolEvent, type ToolState } from './combTool';
+import { plantHair, type Root } from './hairs';
+import { drawBrush, drawMarks, layer, pageColours, paintGround, paintHair, type View } from './sheetPainter';
+
+/** What the page knows of the sheet. */
+export interface SheetInput {
+  readonly zone: Zone;
+  readonly side: Side;
+  readonly sheet: Sheet;
+  readonly hair: ChartHair;
+  readonly content: SheetContent;
+  /** What the hand holds. */
+  readonly held: Omit<ToolState, 'drag'>;
+  readonly readOnly: boolean;
+  /** A gesture is done: what it was before, and what it is now. */
+  readonly onDone: (before: SheetContent, after: SheetContent) => void;
+}
+
+export interface SheetLayers {
+  /** The box that the layers fill. */
+  readonly frame: HTMLElement;
+  readonly ground: HTMLCanvasElement;
+  readonly hairs: HTMLCanvasElement;
+  readonly top: HTMLCanvasElement;
+}
+
+const MARGIN_CM = 0.9;
+const LEAST_PX = { width: 240, height: 260 } as const;
+
+const within = (value: number, most: number): number => Math.min(most, Math.max(0, value));
+
+function viewOf(size: { readonly width: number; readonly height: number }, sheet: Sheet): View {
+  const { widthCm, heightCm } = sheet;
+  const pxPerCm = Math.min(size.width / (widthCm + 2 * MARGIN_CM), size.height / (heightCm + 2 * MARGIN_CM));
+  return {
+    ...size,
+    pxPerCm,
+    origin: [(size.width - widthCm * pxPerCm) / 2, (size.height - heightCm * pxPerCm) / 2],
+  };
+}
+
+type Planted = (densities: SheetContent['densities']) => readonly Root[];
+
+export class SheetController {
+  readonly #layers: SheetLayers;
+  readonly #watch: ResizeObserver;
+  #input: SheetInput;
+  #view: View;
+  #live: LiveField;
+  #planted: Planted;
+  /** Roots of the content that the page knows. */
+  #roots: readonly Root[];
+  #tool: ToolState;
+  #cursor: Vec | null = null;
+  /** What the hand has made so far and the page does not know yet. */
+  #draft: SheetContent | null = null;
+  #queue: ToolEvent[] = [];
+  #frame = 0;
+  /** Size of the frame that was last drawn for, px. */
+  #box = { width: 0, height: 0 };
+
+  constructor(layers: SheetLayers, input: SheetInput) {
+    this.#layers = layers;
+    this.#input = input;
+    this.#tool = { ...input.held, drag: null };
+    this.#view = viewOf(LEAST_PX, input.sheet);
+    this.#live = liveField(input.zone, input.side, input.sheet);
+    this.#planted = plantedIn(input);
+    this.#roots = this.#planted(input.content.densities);
+    this.#watch = new ResizeObserver(([entry]) => {
+      const box = entry?.contentRect;
+      if (box && (box.width !== this.#box.width || box.height !== this.#box.height)) this.#resize(box);
+    });
+    this.#watch.observe(layers.frame);
+    this.#resize({ width: layers.frame.clientWidth, height: layers.frame.clientHeight });
+  }
+
+  /** What the page knows now; it replaces what the hand made, unless the hand is still on it. */
+  take(input: SheetInput): void {
+    const was = this.#input;
+    this.#input = input;
+    this.#tool = { ...input.held, drag: this.#tool.drag };
+    const isOtherSheet = input.zone !== was.zone || input.side !== was.side || input.sheet !== was.sheet;
+    if (isOtherSheet) {
+      this.#live = liveField(input.zone, input.side, input.sheet);
+      this.#view = viewOf(this.#view, input.sheet);
+    }
+    const isOtherSkin =
+      isOtherSheet || input.content.marks !== was.content.marks || input.hair.density !== was.hair.density;
+    if (isOtherSkin) this.#planted = plantedIn(input);
+    if (isOtherSkin || input.content.densities !== was.content.densities) {
+      this.#roots = this.#planted(input.content.densities);
+    }
+    const shown = this.#draft ?? was.content;
+    if (!this.#tool.drag) this.#draft = null;
+    if (isOtherSheet) return this.#paintAll();
+    if (isOtherSkin || this.#shown() !== shown || input.content !== was.content || input.hair !== was.hair) {
+      this.#paintHair();
+    }
+    this.#paintTop();
+  }
+
+  /** True while a gesture is under way. */
+  get isDragging(): boolean {
+    return this.#tool.drag !== null;
+  }
+
+  /** Where the brush is, sheet centimetres; the middle of the sheet before it was anywhere. */
+  get brush(): Vec {
+    return this.#cursor ?? [this.#input.sheet.widthCm / 2, this.#input.sheet.heightCm / 2];
+  }
+
+  /** A place on the screen in sheet centimetres, kept on the sheet. */
+  placeOf(clientX: number, clientY: number): Vec {
+    const box = this.#layers.top.getBoundingClientRect();
+    const { origin, pxPerCm } = this.#view;
+    const { widthCm, heightCm } = this.#input.sheet;
+    return [
+      within((clientX - box.left - origin[0]) / pxPerCm, widthCm),
+      within((clientY - box.top - origin[1]) / pxPerCm, heightCm),
+    ];
+  }
+
+  /** Moves wait for the next frame; what begins or ends a gesture is done at once, after the moves before it. */
+  feed(event: ToolEvent): void {
+    this.#queue.push(event);
+    if (event.kind === 'move') this.#soon();
+    else this.#work();
+  }
+
+  /** The brush goes there without doing anything; null where it leaves the sheet. */
+  point(at: Vec | null): void {
+    this.#cursor = at && [within(at[0], this.#input.sheet.widthCm), within(at[1], this.#input.sheet.heightCm)];
+    this.#soon();
+  }
+
+  dispose(): void {
+    this.#watch.disconnect();
+    cancelAnimationFrame(this.#frame);
+  }
+
+  #shown(): SheetContent {
+    return this.#draft ?? this.#input.content;
+  }
+
+  #soon(): void {
+    if (this.#frame === 0) this.#frame = requestAnimationFrame(() => this.#work());
+  }
+
+  #work(): void {
+    cancelAnimationFrame(this.#frame);
+    this.#frame = 0;
+    const before = this.#shown();
+    for (const event of this.#queue.splice(0)) this.#step(event);
+    if (this.#shown() !== before) this.#paintHair();
+    this.#paintTop();
+  }
+
+  #step(event: ToolEvent): void {
+    const now = this.#shown();
+    const next = stepTool(this.#tool, now, event, this.#live.field, this.#input.sheet);
+    this.#tool = next.state;
+    if (next.content !== now) {
+      this.#draft = next.content;
+      this.#live.put(next.content.strokes);
+    }
+    if (event.kind === 'cancel') this.#draft = null;
+    if (next.finished) this.#input.onDone(next.finished, next.content);
+  }
+
+  #resize({ width, height }: { readonly width: number; readonly height: number }): void {
+    this.#box = { width, height };
+    const size = { width: Math.max(LEAST_PX.width, width), height: Math.max(LEAST_PX.height, height) };
+    this.#view = viewOf(size, this.#input.sheet);
+    for (const canvas of [this.#layers.ground, this.#layers.hairs, this.#layers.top]) {
+      canvas.style.width = `${size.width}px`;
+      canvas.style.height = `${size.height}px`;
+    }
+    this.#paintAll();
+  }
+
+  #paintAll(): void {
+    const { zone, side, sheet } = this.#input;
+    const ctx = layer(this.#layers.ground, this.#view);
+    if (ctx) paintGround(ctx, zone, side, sheet, this.#view, pageColours());
+    this.#layers.top.dataset['pxPerCm'] = String(this.#view.pxPerCm);
+    this.#layers.top.dataset['origin'] = this.#view.origin.join(',');
+    this.#paintHair();
+    this.#paintTop();
+  }
+
+  #paintHair(): void {
+    const { content, sheet, hair } = this.#input;
+    const now = this.#shown();
+    this.#live.put(now.strokes);
+    const roots = now.densities === content.densities ? this.#roots : this.#planted(now.densities);
+    this.#layers.top.dataset['hairs'] = String(roots.length);
+    const ctx = layer(this.#layers.hairs, this.#view);
+    if (ctx) paintHair(ctx, sheet, this.#live.field, roots, hair, this.#view.pxPerCm, pageColours());
+  }
+
+  #paintTop(): void {
+    const ctx = layer(this.#layers.top, this.#view);
+    if (!ctx) return;
+    const c = pageColours();
+    drawMarks(ctx, this.#shown(), this.#view, c.madder, c.ink);
+    const { tool, radiusCm, markMm } = this.#tool;
+    const at = this.#cursor;
+    if (!at || this.#input.readOnly) return;
+    const crossing = tool === 'cross' ? (crossingAt(this.#live.field, at)?.towards ?? null) : null;
+    const way = tool === 'comb' ? growthAt(this.#live.field, at) : crossing;
+    drawBrush(ctx, at, tool === 'mark' ? markMm / 10 : radiusCm, way, this.#view.pxPerCm, c.wax);
+  }
+}
+
+/** Where hairs stand on the sheet of the page, for any densities. */
+function plantedIn({ sheet, content, zone, hair }: SheetInput): Planted {
+  const excluded = content.marks.map(exclusionOf);
+  const areaCm2 = regionArea([sheet.outline]);
+  return plantHair({ outline: sheet.outline, excluded, areaCm2 }, zone, hair.density);
+}
