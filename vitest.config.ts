@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os';
 import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vitest/config';
 
@@ -15,6 +16,8 @@ export default defineConfig({
       'src/**/*.test.ts',
       'scripts/**/*.test.ts',
     ],
+    // both cores of a small machine; by itself it leaves one free
+    maxWorkers: Math.max(2, availableParallelism() - 1),
     testTimeout: 120_000,
     hookTimeout: 60_000,
     passWithNoTests: false,
