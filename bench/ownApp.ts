@@ -91,6 +91,7 @@ export async function ownApp(grown: string): Promise<OwnApp> {
     }
     await pause(20);
   }
+  if (child.pid) process.kill(-child.pid, 'SIGKILL');
   throw new Error('the server did not start');
 }
 
