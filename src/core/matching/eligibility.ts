@@ -83,6 +83,10 @@ function schoolCode(input: EligibilityInput): string | null {
   return way === schools.hardLay ? null : 'school.hard-lay';
 }
 
+/** Products that this skin has met; to skin that was never waxed everything is new. */
+const knownHere = ({ knownProducts, hair }: EligibilityInput): readonly string[] | undefined =>
+  knownProducts ?? (hair.history === 'first' ? [] : undefined);
+
 /** Codes of everything that excludes the option; empty = eligible. */
 export function exclusionCodes(input: EligibilityInput): readonly string[] {
   const { product, manner, way, zone, hair, schools, judgement, window, setS } = input;
@@ -93,9 +97,7 @@ export function exclusionCodes(input: EligibilityInput): readonly string[] {
     if (judgement.allergensOut.includes(allergen)) codes.push(`allergy.${allergen}`);
   }
   if (input.reactedTo?.includes(product.id)) codes.push('patch.reacted');
-  if (judgement.nothingNew && input.knownProducts && !input.knownProducts.includes(product.id)) {
-    codes.push('patch.new-product');
-  }
+  if (judgement.nothingNew && knownHere(input)?.includes(product.id) === false) codes.push('patch.new-product');
   if (!schools.families.includes(product.family)) codes.push('studio.family');
   const school = schoolCode(input);
   if (school && !input.forced) codes.push(school);

@@ -26,6 +26,8 @@ const free: ZoneJudgement = {
   allergensOut: [],
   lowerHeatK: 0,
   onePass: false,
+  pressS: 0,
+  smallStrips: false,
   nothingNew: false,
 };
 const product = (id: string): Product => {

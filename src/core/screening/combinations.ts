@@ -2,9 +2,9 @@
 
 import type { ZoneId } from '../anatomy';
 import type { HairHistory } from '../hair';
-import type { Fact, Grounds, Outcome } from './types';
+import type { Fact, Grounds, Handling, Outcome } from './types';
 
-export interface Combination {
+export interface Combination extends Handling {
   readonly code: string;
   readonly outcome: Outcome;
   /** Facts that must all hold for the zone today; hair noted as shaved counts as the fact `shaved`. */
@@ -20,7 +20,6 @@ export interface Combination {
   /** Postpones until so many days after the first fact of `all`. */
   readonly waitDays?: number;
   readonly softOut?: boolean;
-  readonly onePass?: boolean;
   readonly grounds: Grounds;
   readonly text: string;
   readonly clientText: string;
@@ -31,6 +30,8 @@ export const COMBINATIONS: readonly Combination[] = [
     code: 'both.thinner-first-coarse',
     outcome: 'adapt',
     softOut: true,
+    smallStrips: true,
+    pressS: 10,
     grounds: 'practice',
     all: ['blood-thinner'],
     history: ['first', 'lapsed', 'shaved'],
@@ -44,7 +45,8 @@ export const COMBINATIONS: readonly Combination[] = [
     softOut: true,
     grounds: 'memory',
     all: ['blood-thinner', 'alcohol'],
-    text: 'Blood thinner and alcohol: bleeding points add up. No soft wax.',
+    pressS: 10,
+    text: 'Blood thinner and alcohol: bleeding points add up. No soft wax, press each for ten seconds.',
     clientText: 'We use the gentler wax today.',
   },
   {
@@ -74,7 +76,8 @@ export const COMBINATIONS: readonly Combination[] = [
     grounds: 'memory',
     all: ['earlier-reaction'],
     sensitivityFrom: 4,
-    text: 'Very reactive skin and an earlier reaction: no soft wax, patch first.',
+    smallStrips: true,
+    text: 'Very reactive skin and an earlier reaction: no soft wax, a small patch first, small strips.',
     clientText: 'We test a small patch first.',
   },
   {
@@ -120,6 +123,17 @@ export const COMBINATIONS: readonly Combination[] = [
     clientText: 'Creams travel on the face, so we take the gentler wax there and go over it once.',
   },
   {
+    code: 'both.retinoid-face',
+    outcome: 'adapt',
+    softOut: true,
+    grounds: 'memory',
+    all: ['retinoid-topical'],
+    anywhereOnFace: true,
+    face: true,
+    text: 'Retinoid cream on the face spreads with the fingers: look at the whole face. Soft wax stays out on all of it.',
+    clientText: 'Creams travel on the face, so we take the wax there that holds the hair and not the skin.',
+  },
+  {
     code: 'both.sunburn-light',
     outcome: 'postpone',
     waitDays: 14,
@@ -137,7 +151,7 @@ export const COMBINATIONS: readonly Combination[] = [
     grounds: 'memory',
     all: ['diabetes', 'circulation'],
     onlyZones: ['lower-leg-front', 'lower-leg-back', 'foot'],
-    text: 'Diabetes and poor circulation on the lower leg: only with medical clearance, no soft wax, one pass.',
+    text: 'Diabetes and poor circulation on the lower leg: also with medical clearance no soft wax, one pass.',
     clientText: 'For lower leg and foot we need your doctor’s word first, and we go gently.',
   },
   {

@@ -23,7 +23,7 @@ describe('judge', () => {
   // waiting day, outcome after]
   it.each<[FoundFact['fact'], string, string, Outcome, Outcome]>([
     ['acid-exfoliant', '2027-05-08', '2027-05-07', 'postpone', 'go'],
-    ['sunburn', '2027-05-08', '2027-05-07', 'postpone', 'go'],
+    ['sunburn', '2027-05-08', '2027-05-07', 'postpone', 'adapt'],
     ['physical-exfoliant', '2027-05-14', '2027-05-13', 'postpone', 'go'],
     ['retinoid-topical', '2027-05-08', '2027-05-07', 'postpone', 'adapt'],
     ['recent-resurfacing', '2027-04-17', '2027-04-16', 'postpone', 'go'],
@@ -59,8 +59,6 @@ describe('judge', () => {
     'faint',
     'diabetes',
     'circulation',
-    'lymph',
-    'vein-thrombosis',
     'numbing-cream',
     'allergy-rosin',
     'allergy-glove',

@@ -7,10 +7,12 @@ import type { MarkKind } from '../field';
 import type { Allergen } from '../products';
 import type { Hair } from '../hair';
 import type { Combination } from './combinations';
+import { isNamed, reachesZone } from './reach';
 import { PERSON_RULES } from './rules';
 import { SHIPPED_RULE_SET, STRICTNESS, type RuleSet } from './ruleSet';
 import { SPOT_RULES } from './spots';
-import type { Fact, FoundFact, Outcome, Override, Reason, Rule, SpotReason } from './types';
+import type { Fact, FoundFact, Handling, Outcome, Override, Reason, Rule, SpotReason } from './types';
+import { FACT_WORDS } from './words';
 
 export interface ScreeningZone {
   readonly zone: ZoneId;
@@ -39,6 +41,10 @@ export interface ZoneJudgement {
   readonly lowerHeatK: number;
   /** No second pass today. */
   readonly onePass: boolean;
+  /** The palm stays on for at least so long after each pull, s; 0 as usual. */
+  readonly pressS: number;
+  /** Strips smaller than usual. */
+  readonly smallStrips: boolean;
   /** A product that this skin has not met yet is never today's answer. */
   readonly nothingNew: boolean;
 }
@@ -61,12 +67,6 @@ export const mildest = (outcomes: readonly Outcome[]): Outcome =>
   outcomes.reduce((a, b) => (STRICTNESS[b] < STRICTNESS[a] ? b : a), 'decline');
 export const isStopped = (outcome: Outcome): boolean => outcome === 'postpone' || outcome === 'decline';
 
-const appliesTo = (fact: FoundFact, zone: ScreeningZone): boolean =>
-  fact.zones === undefined ||
-  fact.zones.length === 0 ||
-  fact.zones.includes(zone.zone) ||
-  fact.zones.includes(zoneKey(zone));
-
 /** Date from which the rule no longer holds; null = it holds as long as the fact stands. */
 function endOf(rule: Pick<Rule, 'waitDays' | 'waitMonths'>, fact: FoundFact, on: CivilDate): CivilDate | null {
   const since = fact.lastOn ?? on;
@@ -74,20 +74,39 @@ function endOf(rule: Pick<Rule, 'waitDays' | 'waitMonths'>, fact: FoundFact, on:
   return rule.waitDays === undefined ? null : addDays(since, rule.waitDays);
 }
 
+const CLEARED_CLIENT_TEXT = 'Your doctor has agreed; we go gently and end where your skin changes.';
+
 interface Hit {
   readonly rule: Rule;
   readonly until: CivilDate | null;
+  /** The wait is over, the skin is only looked at again. */
+  readonly isOver?: boolean;
+}
+
+/** The rule as it holds for the fact on a day: its wait, what is looked at after it, or what a clearance leaves. */
+function hitOf(rule: Rule, fact: FoundFact, on: CivilDate): Hit | null {
+  if (rule.untilCleared && fact.clearance && fact.clearance.on <= on) {
+    const { by, on: since } = fact.clearance;
+    const text = `${FACT_WORDS[fact.fact]}: cleared by ${by} on ${since}. Gently, and end where the skin changes.`;
+    return { rule: { ...rule, outcome: 'adapt', text, clientText: CLEARED_CLIENT_TEXT }, until: null };
+  }
+  const until = endOf(rule, fact, on);
+  if (until === null || until > on) return { rule, until };
+  const { again } = rule;
+  if (!again || (again.days !== undefined && on >= addDays(until, again.days))) return null;
+  return {
+    rule: { ...rule, outcome: 'adapt', text: again.text, clientText: again.clientText },
+    until: null,
+    isOver: true,
+  };
 }
 
 function hitsOn(input: ScreeningInput, rules: readonly Rule[], zone: ScreeningZone): readonly Hit[] {
   return rules.flatMap((rule) => {
-    if (rule.onlyZones && !rule.onlyZones.includes(zone.zone)) return [];
-    return input.facts
-      .filter((f) => f.fact === rule.fact && (rule.scope === 'visit' || appliesTo(f, zone)))
-      .flatMap((fact) => {
-        const until = endOf(rule, fact, input.on);
-        return until !== null && until <= input.on ? [] : [{ rule, until }];
-      });
+    const facts = input.facts.filter(
+      (f) => f.fact === rule.fact && (rule.scope === 'visit' || reachesZone(rule, f, zone)),
+    );
+    return facts.flatMap((fact) => hitOf(rule, fact, input.on) ?? []);
   });
 }
 
@@ -150,7 +169,7 @@ function combinationEnd(
     (!c.onlyZones || c.onlyZones.includes(zone.zone));
   if (!met) return undefined;
   const [first] = c.all;
-  const ofFirst = input.facts.filter((f) => f.fact === first && (c.anywhereOnFace ? isOnFace(f) : appliesTo(f, zone)));
+  const ofFirst = input.facts.filter((f) => f.fact === first && (c.anywhereOnFace ? isOnFace(f) : isNamed(f, zone)));
   if (c.waitDays !== undefined) {
     // counts its own days, which may outlast the single rule's
     if (c.all.slice(1).some((f) => !holding.has(f))) return undefined;
@@ -167,8 +186,9 @@ function combinationReasons(
   set: RuleSet,
   zone: ScreeningZone,
   hits: readonly Hit[],
-): { readonly reasons: readonly Reason[]; readonly softOut: boolean; readonly onePass: boolean } {
-  const holding = new Set<Fact>(hits.map((h) => h.rule.fact));
+): { readonly reasons: readonly Reason[]; readonly softOut: boolean; readonly handling: readonly Handling[] } {
+  // a wait that is over holds no more, even where the skin is still looked at
+  const holding = new Set<Fact>(hits.filter((h) => !h.isOver).map((h) => h.rule.fact));
   if (zone.hair.history === 'shaved') holding.add('shaved');
   const found = set.combinations.flatMap((c) => {
     const until = combinationEnd(c, input, set.rules, zone, holding);
@@ -187,7 +207,7 @@ function combinationReasons(
       until: c.outcome === 'postpone' ? until : null,
     })),
     softOut: found.some(({ c }) => c.softOut),
-    onePass: found.some(({ c }) => c.onePass),
+    handling: found.map(({ c }) => c),
   };
 }
 
@@ -214,7 +234,13 @@ function withOverrides(reasons: readonly Reason[], input: ScreeningInput, set: R
   });
 }
 
-const ONE_PASS_FACTS: readonly Fact[] = ['keloid', 'diabetes'];
+/** The strictest of what the rules ask of the hands. */
+const handlingOf = (asked: readonly Handling[]): Required<Handling> => ({
+  onePass: asked.some((h) => h.onePass),
+  smallStrips: asked.some((h) => h.smallStrips),
+  pressS: asked.reduce((s, h) => Math.max(s, h.pressS ?? 0), 0),
+});
+
 const NOTHING_NEW_FACTS: readonly Fact[] = [
   'earlier-reaction',
   'allergy-rosin',
@@ -252,7 +278,7 @@ export function judge(input: ScreeningInput): Judgement {
     ...new Map(
       perZone
         .flatMap((z) => z.hits.filter((h) => h.rule.scope === 'visit'))
-        .map((h) => [`${h.rule.code}${h.until ?? ''}`, h]),
+        .map((h) => [`${h.rule.code} ${h.until ?? ''} ${h.rule.text}`, h]),
     ).values(),
   ];
   const visitReasons = withOverrides(
@@ -273,7 +299,7 @@ export function judge(input: ScreeningInput): Judgement {
     ),
   );
   const nothingNew = forbidsNew(input.facts);
-  const zones = perZone.map(({ zone, hits, combined }, i): ZoneJudgement => ({
+  const zones = perZone.map(({ hits, combined }, i): ZoneJudgement => ({
     outcome: strictest([wholeVisit, ...(zoneReasons[i] ?? []).map((r) => r.outcome)]),
     familiesOut: [
       ...new Set([
@@ -283,7 +309,7 @@ export function judge(input: ScreeningInput): Judgement {
     ],
     allergensOut: hits.flatMap((h) => (h.rule.allergen ? [h.rule.allergen] : [])),
     lowerHeatK: hits.reduce((k, h) => k + (h.rule.lowerHeatK ?? 0), 0),
-    onePass: combined.onePass || input.facts.some((f) => ONE_PASS_FACTS.includes(f.fact) && appliesTo(f, zone)),
+    ...handlingOf([...hits.map((h) => h.rule), ...combined.handling]),
     nothingNew,
   }));
   const outcomes = zones.map((z) => z.outcome);

@@ -21,7 +21,7 @@ export interface NextQuestion {
  * Weights of what can change, in falling order of what it means at the table; one of the upper kind outweighs all of
  * the lower.
  */
-const WEIGHT = { visit: 1e6, stop: 1e5, zone: 1e4, family: 100, pass: 10, degree: 1 } as const;
+const WEIGHT = { visit: 1e6, stop: 1e5, zone: 1e4, family: 100, pass: 10, degree: 1, second: 0.01 } as const;
 const ORDER: readonly Fact[] = [...ASKED_EACH_TIME, ...ASKED_ONCE];
 
 function change(before: Judgement, after: Judgement): number {
@@ -40,7 +40,8 @@ function change(before: Judgement, after: Judgement): number {
       WEIGHT.zone * (STRICTNESS[z.outcome] - STRICTNESS[was.outcome]) +
       WEIGHT.family * out +
       (z.onePass && !was.onePass ? WEIGHT.pass : 0) +
-      WEIGHT.degree * Math.max(0, z.lowerHeatK - was.lowerHeatK)
+      WEIGHT.degree * (Math.max(0, z.lowerHeatK - was.lowerHeatK) + (z.smallStrips && !was.smallStrips ? 1 : 0)) +
+      WEIGHT.second * Math.max(0, z.pressS - was.pressS)
     );
   }, 0);
   return WEIGHT.visit * (STRICTNESS[after.outcome] - STRICTNESS[before.outcome]) + zones;

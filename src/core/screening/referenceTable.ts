@@ -6,7 +6,7 @@ import type { Combination } from './combinations';
 import { PERSON_RULES } from './rules';
 import type { RuleSet } from './ruleSet';
 import { SPOT_RULES } from './spots';
-import type { Grounds, Outcome, Rule } from './types';
+import type { Grounds, Handling, Outcome, Rule } from './types';
 import { FACT_WORDS } from './words';
 
 export interface ReferenceRow {
@@ -39,9 +39,24 @@ const zonesInWords = (zones: readonly ZoneId[]): string => zones.map((z) => ZONE
 const joined = (parts: readonly (string | false | undefined)[]): string =>
   parts.filter((p) => typeof p === 'string' && p !== '').join(' · ');
 
-function waitInWords(rule: Pick<Rule, 'waitDays' | 'waitMonths'>): string {
+function waitInWords(rule: Pick<Rule, 'waitDays' | 'waitMonths' | 'untilCleared'>): string {
+  if (rule.untilCleared) return 'until a doctor has cleared it';
   if (rule.waitMonths !== undefined) return `${rule.waitMonths} months`;
   return rule.waitDays === undefined ? 'as long as it stands' : days(rule.waitDays);
+}
+
+const REACH: Readonly<Record<NonNullable<Rule['reach']>, string>> = {
+  all: 'whichever zone is named',
+  limb: 'the whole limb',
+  beside: 'also beside it on the face',
+};
+
+const handlingWords = ({ onePass, smallStrips, pressS }: Handling): string =>
+  joined([onePass && 'one pass only', smallStrips && 'small strips', pressS !== undefined && `press ${pressS} s`]);
+
+function againWords({ again }: Rule): string {
+  if (!again) return '';
+  return again.days === undefined ? 'then judge again' : `then judge again for ${days(again.days)}`;
 }
 
 const factRow = (r: Rule): ReferenceRow => ({
@@ -57,6 +72,9 @@ const factRow = (r: Rule): ReferenceRow => ({
     r.allergen && `no product with ${r.allergen}`,
     r.lowerHeatK !== undefined && `${r.lowerHeatK} K cooler`,
     r.onlyZones && `only ${zonesInWords(r.onlyZones)}`,
+    r.reach && REACH[r.reach],
+    handlingWords(r),
+    againWords(r),
   ]),
   text: r.text,
   clientText: r.clientText,
@@ -81,7 +99,7 @@ const togetherRow = (c: Combination): ReferenceRow => ({
   scope: 'zone',
   wait: waitInWords(c),
   waitDays: c.waitDays ?? null,
-  also: joined([c.softOut && 'no soft wax', c.onePass && 'one pass only']),
+  also: joined([c.softOut && 'no soft wax', handlingWords(c)]),
   text: c.text,
   clientText: c.clientText,
   grounds: c.grounds,

@@ -1,26 +1,18 @@
-// The rule set, version 2. Waiting times from the trade (practice) or from memory; a studio may tighten them.
+// The rule set, version 3. Waiting times from the trade (practice) or from memory; a studio may tighten them.
 // No sentence may be read as advice to stop a medicine: medicines are the prescriber's business.
 
 import type { ZoneId } from '../anatomy';
+import { ARM_ZONES, LEG_ZONES, MOUTH_ZONES } from './reach';
 import type { Rule } from './types';
 
 /** Raised whenever a shipped rule, combination or sentence changes; a visit keeps the version it was judged by. */
-export const RULE_SET_VERSION = 2;
+export const RULE_SET_VERSION = 3;
 
-const LIMB_ZONES: readonly ZoneId[] = [
-  'lower-leg-front',
-  'lower-leg-back',
-  'foot',
-  'knee',
-  'thigh-front',
-  'thigh-back',
-  'forearm',
-  'upper-arm',
-  'hand',
-  'underarm',
-];
+const LIMB_ZONES: readonly ZoneId[] = [...ARM_ZONES, ...LEG_ZONES];
 const LOWER_LEG: readonly ZoneId[] = ['lower-leg-front', 'lower-leg-back', 'foot'];
-const MOUTH: readonly ZoneId[] = ['upper-lip', 'chin'];
+/** What "press longer" and "press long" mean to the plan, s (from memory). */
+const PRESS_LONGER_S = 5;
+const PRESS_LONG_S = 10;
 
 export const RULES: readonly Rule[] = [
   {
@@ -83,6 +75,11 @@ export const RULES: readonly Rule[] = [
     scope: 'zone',
     waitDays: 7,
     grounds: 'practice',
+    again: {
+      days: 21,
+      text: 'Sunburn not long ago: look whether it has healed; skin that is red or peels waits on.',
+      clientText: 'We look first whether the sunburn has healed.',
+    },
     text: 'Sunburn: not on this skin before 7 days have passed and it has healed.',
     clientText: 'Sunburnt skin has to heal first; about a week.',
   },
@@ -94,6 +91,11 @@ export const RULES: readonly Rule[] = [
     waitDays: 7,
     hard: true,
     grounds: 'practice',
+    again: {
+      text: 'Skin that was open: judge again. Closed, dry and calm, or it waits on; refer if it does not heal.',
+      clientText:
+        'We look first whether the skin has closed. If not, we wait; please see a doctor if it does not heal.',
+    },
     text: 'Open skin: do not work there. Judge again after 7 days; refer if it does not heal.',
     clientText: 'Open skin must close before it is waxed. If it does not heal, please see a doctor.',
   },
@@ -104,6 +106,10 @@ export const RULES: readonly Rule[] = [
     scope: 'zone',
     waitDays: 7,
     grounds: 'practice',
+    again: {
+      text: 'A rash was here: judge again. Gone, or it waits on; refer if unclear.',
+      clientText: 'We look first whether the rash has gone. If not, we wait; please ask your doctor.',
+    },
     text: 'Rash: do not work there. Judge again after 7 days; refer if unclear.',
     clientText: 'We wait until the rash has gone. If it stays, please ask your doctor.',
   },
@@ -114,6 +120,10 @@ export const RULES: readonly Rule[] = [
     scope: 'zone',
     waitDays: 7,
     grounds: 'practice',
+    again: {
+      text: 'An infection was here: judge again. Healed, or it waits on; refer.',
+      clientText: 'We look first whether this has healed. If not, we wait; please have it looked at.',
+    },
     text: 'Infection: do not work there. Judge again after 7 days; refer.',
     clientText: 'We wait until this has healed. Please have it looked at.',
   },
@@ -122,11 +132,16 @@ export const RULES: readonly Rule[] = [
     fact: 'cold-sore',
     outcome: 'postpone',
     scope: 'zone',
-    onlyZones: MOUTH,
+    reach: 'all',
+    onlyZones: MOUTH_ZONES,
     waitDays: 7,
     grounds: 'practice',
-    text: 'Cold sore: lip and chin wait until it has healed, 7 days at least.',
-    clientText: 'We leave lip and chin until the cold sore has healed.',
+    again: {
+      text: 'A cold sore was here: judge again. Healed, no crust, no tingling, or lip, chin and nose rim wait on.',
+      clientText: 'We look first whether the cold sore has healed completely.',
+    },
+    text: 'Cold sore: lip, chin and nose rim wait until it has healed, 7 days at least.',
+    clientText: 'We leave lip, chin and nose until the cold sore has healed.',
   },
   {
     code: 'skin.resurfacing',
@@ -145,8 +160,9 @@ export const RULES: readonly Rule[] = [
     scope: 'zone',
     waitDays: 14,
     grounds: 'memory',
-    text: 'Injection in this zone within 14 days: wait.',
-    clientText: 'After an injection we leave the spot for two weeks.',
+    reach: 'beside',
+    text: 'Injection here or beside it on the face within 14 days: wait.',
+    clientText: 'After an injection we leave the spot and what is beside it for two weeks.',
   },
   {
     code: 'skin.permanent-makeup',
@@ -155,7 +171,8 @@ export const RULES: readonly Rule[] = [
     scope: 'zone',
     waitDays: 28,
     grounds: 'memory',
-    text: 'Permanent make-up within 28 days: wait until it has healed.',
+    reach: 'beside',
+    text: 'Permanent make-up here or beside it within 28 days: wait, it is still healing.',
     clientText: 'New permanent make-up needs four weeks to heal.',
   },
   {
@@ -165,7 +182,8 @@ export const RULES: readonly Rule[] = [
     scope: 'zone',
     waitDays: 90,
     grounds: 'memory',
-    text: 'Surgery here within 90 days: wait; fresh scars are not worked on.',
+    reach: 'beside',
+    text: 'Surgery here or beside it on the face within 90 days: wait; fresh scars are not worked on.',
     clientText: 'We leave operated skin for about three months.',
   },
   {
@@ -203,6 +221,8 @@ export const RULES: readonly Rule[] = [
     outcome: 'adapt',
     scope: 'visit',
     grounds: 'memory',
+    onePass: true,
+    smallStrips: true,
     text: 'History of keloids: one small patch first, no second pass, keep clear of scars.',
     clientText: 'We start with a small patch and go gently.',
   },
@@ -221,6 +241,7 @@ export const RULES: readonly Rule[] = [
     outcome: 'adapt',
     scope: 'visit',
     grounds: 'practice',
+    pressS: PRESS_LONGER_S,
     text: 'Blood-thinning medicine (aspirin and ibuprofen too): more bleeding points. Tell the client, press longer. The medicine is the prescriber’s business.',
     clientText: 'You may see more small red points than others do. Please keep taking your medicine as prescribed.',
   },
@@ -231,6 +252,7 @@ export const RULES: readonly Rule[] = [
     scope: 'visit',
     waitDays: 1,
     grounds: 'practice',
+    pressS: PRESS_LONGER_S,
     text: 'Alcohol: more bleeding points and pain; press longer.',
     clientText: 'Alcohol makes skin bleed and hurt a little more today.',
   },
@@ -240,8 +262,19 @@ export const RULES: readonly Rule[] = [
     outcome: 'adapt',
     scope: 'visit',
     grounds: 'practice',
-    text: 'Steroid medicine or cream: thin, tender skin. Hard wax or sugar, a small patch first.',
+    pressS: PRESS_LONG_S,
+    text: 'Steroid medicine or cream: thin, tender skin. Hard wax or sugar, a small patch first, press long.',
     clientText: 'We go gently, since your skin may be thinner.',
+  },
+  {
+    code: 'blood.steroid-soft',
+    fact: 'steroid',
+    outcome: 'adapt',
+    scope: 'family',
+    family: 'soft',
+    grounds: 'memory',
+    text: 'Steroid medicine or cream: soft wax stays out, it grips thin skin.',
+    clientText: 'We use a wax that holds the hair and not the skin.',
   },
   {
     code: 'pain.caffeine',
@@ -250,6 +283,7 @@ export const RULES: readonly Rule[] = [
     scope: 'visit',
     waitDays: 1,
     grounds: 'practice',
+    smallStrips: true,
     text: 'Caffeine heightens pain: smaller strips, breathe.',
     clientText: 'Coffee can make it feel a little sharper today.',
   },
@@ -286,7 +320,8 @@ export const RULES: readonly Rule[] = [
     outcome: 'adapt',
     scope: 'visit',
     grounds: 'memory',
-    text: 'Weakened immune defence: strict hygiene, small areas; ask for the doctor’s word when unsure.',
+    smallStrips: true,
+    text: 'Weakened immune defence: strict hygiene, small strips; ask for the doctor’s word when unsure.',
     clientText: 'We keep the area small. Please ask your doctor if you are unsure.',
   },
   {
@@ -295,17 +330,21 @@ export const RULES: readonly Rule[] = [
     outcome: 'adapt',
     scope: 'visit',
     grounds: 'memory',
+    onePass: true,
     text: 'Diabetes: skin heals slowly. Gentle, no second pass.',
     clientText: 'We go gently, since skin may heal more slowly.',
   },
   {
     code: 'health.diabetes-leg',
     fact: 'diabetes',
-    outcome: 'adapt',
+    outcome: 'postpone',
     scope: 'zone',
     onlyZones: LOWER_LEG,
+    reach: 'all',
+    untilCleared: true,
+    hard: true,
     grounds: 'memory',
-    text: 'Diabetes: lower leg and foot only with medical clearance; without it leave them out and refer.',
+    text: 'Diabetes: lower leg and foot wait for the doctor’s clearance; record it with date and name, or refer.',
     clientText: 'For lower leg and foot we need your doctor’s word first.',
   },
   {
@@ -320,11 +359,14 @@ export const RULES: readonly Rule[] = [
   {
     code: 'health.circulation-leg',
     fact: 'circulation',
-    outcome: 'adapt',
+    outcome: 'postpone',
     scope: 'zone',
     onlyZones: LOWER_LEG,
+    reach: 'all',
+    untilCleared: true,
+    hard: true,
     grounds: 'memory',
-    text: 'Poor circulation: lower leg and foot only with medical clearance; without it leave them out and refer.',
+    text: 'Poor circulation: lower leg and foot wait for the doctor’s clearance; record it with date and name, or refer.',
     clientText: 'For lower leg and foot we need your doctor’s word first.',
   },
   {
@@ -339,12 +381,15 @@ export const RULES: readonly Rule[] = [
   {
     code: 'health.lymph-limb',
     fact: 'lymph',
-    outcome: 'adapt',
+    outcome: 'postpone',
     scope: 'zone',
     onlyZones: LIMB_ZONES,
+    reach: 'limb',
+    untilCleared: true,
+    hard: true,
     grounds: 'memory',
-    text: 'Lymph: this limb only with medical clearance; without it leave it out and refer.',
-    clientText: 'For this limb we need your doctor’s word first.',
+    text: 'Lymph: the limb and groin concerned wait for the doctor’s clearance; record it with date and name, or refer.',
+    clientText: 'For this part we need your doctor’s word first.',
   },
   {
     code: 'health.thrombosis',
@@ -358,20 +403,25 @@ export const RULES: readonly Rule[] = [
   {
     code: 'health.thrombosis-leg',
     fact: 'vein-thrombosis',
-    outcome: 'adapt',
+    outcome: 'postpone',
     scope: 'zone',
     onlyZones: LIMB_ZONES,
+    reach: 'limb',
+    untilCleared: true,
+    hard: true,
     grounds: 'memory',
-    text: 'Vein thrombosis: this limb only with medical clearance; without it leave it out and refer.',
-    clientText: 'For this limb we need your doctor’s word first.',
+    text: 'Vein thrombosis: the limb and groin concerned wait for the doctor’s clearance; record it with date and name, or refer.',
+    clientText: 'For this part we need your doctor’s word first.',
   },
   {
     code: 'health.chemo',
     fact: 'chemo-radio',
     outcome: 'postpone',
     scope: 'visit',
+    untilCleared: true,
+    hard: true,
     grounds: 'memory',
-    text: 'Chemotherapy or radiotherapy: wait until the treating doctor has cleared it.',
+    text: 'Chemotherapy or radiotherapy: wait until the treating doctor has cleared it; record it with date and name.',
     clientText: 'Please ask the doctor who treats you first; we are glad to wait.',
   },
   {

@@ -56,9 +56,32 @@ export interface FoundFact {
   readonly lastOn?: CivilDate | undefined;
   /** `underarm` or `underarm/left`; absent = the whole body. */
   readonly zones?: readonly string[] | undefined;
+  /** The treating doctor has agreed: when, and who. */
+  readonly clearance?: Clearance | undefined;
 }
 
-export interface Rule {
+export interface Clearance {
+  readonly on: CivilDate;
+  readonly by: string;
+}
+
+/**
+ * Where a fact is judged beyond the zones that it names: `all` of the rule's zones, whichever was named; `limb`, the
+ * whole arm, or the leg with its groin, of that side; `beside`, the neighbours on the face.
+ */
+export type Reach = 'all' | 'limb' | 'beside';
+
+/** What the hands do otherwise while a rule holds. */
+export interface Handling {
+  /** No second pass. */
+  readonly onePass?: boolean;
+  /** The palm stays on for at least so long after each pull, s. */
+  readonly pressS?: number;
+  /** Strips smaller than this zone's usual largest. */
+  readonly smallStrips?: boolean;
+}
+
+export interface Rule extends Handling {
   readonly code: string;
   readonly fact: Fact;
   readonly outcome: Outcome;
@@ -71,6 +94,13 @@ export interface Rule {
   /** Holds for this many days (or months) after the fact; absent = as long as the fact stands. */
   readonly waitDays?: number;
   readonly waitMonths?: number;
+  readonly reach?: Reach;
+  /** Postpones until a doctor's clearance stands with the fact; with it the zone adapts. */
+  readonly untilCleared?: boolean;
+  /**
+   * After the wait nothing is a silent go: the skin is looked at again, for so many days or as long as the fact stands.
+   */
+  readonly again?: { readonly days?: number; readonly text: string; readonly clientText: string };
   /** Lowers the heat limit, K. */
   readonly lowerHeatK?: number;
   /** Never loosened by a studio. */
