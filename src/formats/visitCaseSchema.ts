@@ -43,6 +43,7 @@ export const foundFactSchema = Joi.object({
     .required(),
   lastOn: civilDate,
   zones: Joi.array().items(Joi.string().max(60)).max(60),
+  clearance: Joi.object({ on: civilDate.required(), by: Joi.string().trim().min(2).max(120).required() }),
 });
 
 export const overrideSchema = Joi.object({

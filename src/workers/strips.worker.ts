@@ -38,6 +38,7 @@ export interface GroundOfStrips {
   readonly way: Way;
   readonly level: HandLevel;
   readonly fade: boolean;
+  readonly smallStrips: boolean;
 }
 
 export interface StripsQuestion {
@@ -112,7 +113,7 @@ self.onmessage = ({
   }
   const input = {
     way: g.way,
-    largestCm: largestStrip(ZONES[g.zone], g.family, g.level),
+    largestCm: largestStrip(ZONES[g.zone], g.family, g.level, g.smallStrips),
     byHand: strips,
     fade: zoneShapes({ zone: g.zone, side: g.side, family: g.family, sheet: ground, fade: g.fade }).fade,
     ...(g.densities.length > 0 ? { densityAt: (at: Vec) => densityAt(g.densities, g.density, at) } : {}),

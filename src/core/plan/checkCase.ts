@@ -131,6 +131,9 @@ export function caseFaults(visit: VisitCase, catalogue: readonly Product[] = SHI
     if (f.lastOn !== undefined && f.lastOn > visit.on) {
       faults.push({ path: `client.screening[${i}].lastOn`, message: 'The date is after the visit.' });
     }
+    if (f.clearance && f.clearance.on > visit.on) {
+      faults.push({ path: `client.screening[${i}].clearance.on`, message: 'The clearance is dated after the visit.' });
+    }
     f.zones?.forEach((name, j) => {
       const [zone, side] = name.split('/');
       const known = Object.values(ZONES).find((k) => k.id === zone);

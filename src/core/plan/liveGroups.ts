@@ -2,7 +2,7 @@
 
 import type { LiveGroup, StripJob } from '../hands';
 import type { Plan, PlanStrip, PlanZone } from './planTypes';
-import { PRESS_S, pullS } from './stripJobs';
+import { pullS } from './stripJobs';
 
 /** Groups in order of work; lay times are those of the schedule. */
 export function liveGroups(plan: Plan): readonly LiveGroup[] {
@@ -29,7 +29,7 @@ export function liveGroups(plan: Plan): readonly LiveGroup[] {
           setMinS: strip.setS.min,
           setMaxS: strip.setS.max,
           pullS: pullS(strip.lengthMm / 10, strip.pulls),
-          pressS: PRESS_S,
+          pressS: zone.hands.pressS,
           needs: indices(strip.spreadWith === null ? strip.needsBefore : [...strip.needsBefore, strip.spreadWith]),
           touches: indices(strip.touches),
         },

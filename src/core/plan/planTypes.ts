@@ -73,6 +73,13 @@ export interface PlanStrip {
   readonly setS: { readonly min: number; readonly max: number };
 }
 
+export interface PlanHands {
+  /** How long the palm stays on after each pull, s. */
+  readonly pressS: number;
+  readonly smallStrips: boolean;
+  readonly onePass: boolean;
+}
+
 export interface PlanHeat {
   readonly workingC: { readonly min: number; readonly target: number; readonly max: number };
   readonly potC: number;
@@ -133,6 +140,8 @@ export interface PlanZone {
   /** Laid out by hand, with the rules that this breaks. */
   readonly byHand: boolean;
   readonly stripFaults: readonly StripFault[];
+  /** What the screening asks of the hands here, with the usual where it asks nothing. */
+  readonly hands: PlanHands;
   /** The border is thinned out in dabs; the hair between them stays. */
   readonly fade: boolean;
   readonly field?: readonly (readonly [number, number, number, number])[];

@@ -9,12 +9,12 @@ import { chooseTogether, type Option } from '../matching';
 import { mannerName, SHIPPED_PRODUCTS, type Product } from '../products';
 import type { LearnedGrowth } from '../hair';
 import { isStopped, judge, ruleSetOf, type Judgement, type ZoneJudgement } from '../screening';
-import { isSpread } from '../strips';
+import { isSpread, type HandLevel } from '../strips';
 import { fail, ok, roundTo, type CoreError, type Result } from '../shared';
 import { caseFaults, type CaseFault } from './checkCase';
 import { planMemory, type PlanMemory } from './planMemory';
 import type { Plan } from './planTypes';
-import { stripJobs } from './stripJobs';
+import { pressFor, stripJobs } from './stripJobs';
 import { blackoutsOf, studioFacts, type VisitCase } from './visitCase';
 import { visitSchedule, type ZoneJobs } from './visitSchedule';
 import { learnedOf, NOTHING_LEARNED, zoneOptions } from './zoneOptions';
@@ -88,7 +88,8 @@ export function chooseVisit(visit: VisitCase, settings: ChooseSettings = {}): Re
   const judgement = judgeCase(visit);
   const works: ZoneWork[] = [];
   for (const [i, zone] of visit.zones.entries()) {
-    const work = prepareZone(zone, i, visit.client, studio.level, memory);
+    const small = judgement.zones[i]?.smallStrips ?? false;
+    const work = prepareZone(zone, i, visit.client, studio.level, memory, small);
     if (!work.ok) return fail({ ...work.error, details: [{ path: `zones[${i}]`, message: work.error.message }] });
     works.push(work.value);
   }
@@ -137,7 +138,7 @@ export function planVisit(visit: VisitCase, settings: PlanSettings = {}): Result
     return choice ? [{ ...z, choice }] : [];
   });
   const schedule = visitSchedule(
-    chosen.map(({ work, choice }): ZoneJobs => zoneJobs(work, choice, studio.level)),
+    chosen.map((z): ZoneJobs => zoneJobs(z.work, z.choice, z.judgement, studio.level)),
     studio.maxOnSkin,
     studio.walkS,
     memory,
@@ -213,7 +214,7 @@ export function planVisit(visit: VisitCase, settings: PlanSettings = {}): Result
   });
 }
 
-const zoneJobs = (work: ZoneWork, choice: Option, level: ReturnType<typeof studioFacts>['level']): ZoneJobs => ({
+const zoneJobs = (work: ZoneWork, choice: Option, judgement: ZoneJudgement, level: HandLevel): ZoneJobs => ({
   zone: work.zone.id,
   product: choice.product.id,
   jobs: stripJobs({
@@ -228,6 +229,7 @@ const zoneJobs = (work: ZoneWork, choice: Option, level: ReturnType<typeof studi
     family: choice.family,
     coarseness: work.hair.coarseness,
     spread: isSpread(work.zone, choice.family, choice.way),
+    pressS: pressFor(judgement.pressS),
   }),
 });
 

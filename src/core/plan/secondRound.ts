@@ -83,11 +83,11 @@ export function secondRound(input: SecondRoundInput): SecondRound | null {
   const facts = ZONES[zone.zone];
   // what was sore or broke is not gone over again
   const areas = zone.strips.filter((s) => input.marks.get(s.id) === 'some-left').map((s) => s.outline);
-  if (!zone.choice || !zone.heat || product.family === 'soft' || areas.length === 0) return null;
+  if (zone.hands.onePass || !zone.choice || !zone.heat || product.family === 'soft' || areas.length === 0) return null;
   const way = wayOf(input);
   const manner = mannerOf(product, way);
   if (!manner || (product.family === 'hard' && !zone.heat.laterPass)) return null;
-  const [width, length] = largestStrip(facts, product.family, level);
+  const [width, length] = largestStrip(facts, product.family, level, zone.hands.smallStrips);
   const field = growthField(facts, zone.side, sheet, input.strokes);
   const laid = layOutAreas(
     areas,
@@ -131,6 +131,7 @@ export function secondRound(input: SecondRoundInput): SecondRound | null {
     family: product.family,
     coarseness: input.coarseness,
     spread: false,
+    pressS: zone.hands.pressS,
   });
   return {
     way,

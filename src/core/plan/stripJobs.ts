@@ -5,7 +5,9 @@ import type { StripJob } from '../hands';
 import type { MannerName } from '../products';
 import { handworkOf, patchesOf, type HandLevel, type Strip } from '../strips';
 
-export const PRESS_S = 3;
+const PRESS_S = 3;
+/** How long the palm stays on, s: the usual, or longer where the screening asks for it. */
+export const pressFor = (askedS: number): number => Math.max(PRESS_S, askedS);
 /** Seconds to load and lay the smallest and the largest strip; paste takes two or three strokes by hand. */
 const LAY_S: Readonly<Record<MannerName, readonly [number, number]>> = { tab: [8, 15], cloth: [8, 12], hand: [13, 24] };
 /** Area that takes the longest lay, cm². */
@@ -27,6 +29,8 @@ export interface JobInput {
   readonly coarseness: number;
   /** Spread over a patch at once, then taken up cloth by cloth. */
   readonly spread: boolean;
+  /** How long the palm stays on after each pull, s. */
+  readonly pressS: number;
 }
 
 export function layS(areaCm2: number, manner: MannerName, level: HandLevel, face: boolean): number {
@@ -86,7 +90,7 @@ export function stripJobs(input: JobInput, offset = 0): readonly StripJob[] {
       s.lengthCm,
       handworkOf({ zone: input.zone, family: input.family, lengthCm: s.lengthCm, coarseness: input.coarseness }).pulls,
     ),
-    pressS: PRESS_S,
+    pressS: input.pressS,
     needs: indices([...new Set([...s.needsBefore, ...(opener.has(s.id) ? [opener.get(s.id) ?? ''] : [])])]),
     touches: indices(s.touches),
   }));

@@ -157,6 +157,7 @@ describe('strip jobs', () => {
         family: 'hard',
         coarseness: 3,
         spread: false,
+        pressS: 3,
       }),
     ).toEqual([]);
   });

@@ -17,7 +17,7 @@ import {
 import { mannerName, type Product, type Way } from '../products';
 import { isSpread } from '../strips';
 import type { ZoneJudgement } from '../screening';
-import { stripJobs } from './stripJobs';
+import { pressFor, stripJobs } from './stripJobs';
 import type { PlanMemory } from './planMemory';
 import type { ClientCase, StudioFacts } from './visitCase';
 import type { ZoneWork } from './zoneWork';
@@ -74,6 +74,7 @@ export function zoneOptions({ work, on, client, studio, judgement, learned, memo
         family: product.family,
         coarseness: work.hair.coarseness,
         spread: isSpread(work.zone, product.family, way),
+        pressS: pressFor(judgement.pressS),
       });
       const task = { jobs, maxOnSkin: studio.maxOnSkin, walkS: studio.walkS };
       scheduleS = memory.schedules(JSON.stringify(['quick', task]), () => scheduleHands(task, 'quick')).endS;

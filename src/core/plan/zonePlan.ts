@@ -15,6 +15,7 @@ import { hairNotes } from './hairNotes';
 import type { PlanMemory } from './planMemory';
 import type { PlanZone } from './planTypes';
 import { betterReasons, heatReasons } from './choiceNotes';
+import { pressFor } from './stripJobs';
 import type { ClientCase } from './visitCase';
 import type { ZoneWork } from './zoneWork';
 
@@ -41,6 +42,7 @@ function handFacts(
   work: ZoneWork,
   choice: Option | null,
   level: HandLevel,
+  smallStrips: boolean,
 ): Pick<PlanZone, 'byHand' | 'stripFaults' | 'fade'> {
   const layout = choice && work.layout(choice.product, choice.way);
   const byHand = layout?.byHand ?? false;
@@ -49,7 +51,7 @@ function handFacts(
     stripFaults:
       layout && byHand
         ? stripFaults(layout, work.field, {
-            largestCm: largestStrip(work.zone, choice.family, level),
+            largestCm: largestStrip(work.zone, choice.family, level, smallStrips),
             fade: zoneShapes({
               zone: work.zone.id,
               side: work.input.side,
@@ -145,8 +147,13 @@ export function planZone({
       fromOn: o.fromOn,
     })),
     reasons: [...reasonsOf(), ...hairNotes(work.hair, work.crossing.share)],
+    hands: {
+      pressS: pressFor(judgement.pressS),
+      smallStrips: judgement.smallStrips,
+      onePass: judgement.onePass,
+    },
     strips: choice && heat ? planStrips(choice, heat, work, orderOf) : [],
-    ...handFacts(work, choice, level),
+    ...handFacts(work, choice, level, judgement.smallStrips),
     ...(withField ? { field: coarseField(work.field) } : {}),
     cover: {
       coveredShare: roundTo(cover?.coveredShare ?? 0, 4),

@@ -127,6 +127,7 @@ export function prepareZone(
   client: ClientCase,
   level: HandLevel,
   memory: PlanMemory,
+  smallStrips = false,
 ): Result<ZoneWork> {
   const zone = ZONES[input.zone];
   const sheet = sheetFor(zone, input.side, client, input.sheetCm);
@@ -151,6 +152,7 @@ export function prepareZone(
       input.strokes ?? [],
       exclusions,
       level,
+      smallStrips,
       idPrefix,
       input.fade ?? false,
       byHand ?? null,
@@ -163,7 +165,7 @@ export function prepareZone(
         exclusions,
         {
           way,
-          largestCm: largestStrip(zone, product.family, level),
+          largestCm: largestStrip(zone, product.family, level, smallStrips),
           ...zoneShapes({
             zone: zone.id,
             side: input.side,

@@ -38,7 +38,7 @@ const cleared = (fact: Fact, clearedOn: string, ...zones: string[]): FoundFact =
   clearance: { on: clearedOn, by: 'Dr Made-Up' },
 });
 
-/** What is found · zone → outcome, and after it what else: `s` soft out, `1` one pass, `p5` press 5 s, `m` small strips. */
+/** Found · zone → outcome, and after it what else: `s` soft out, `1` one pass, `p5` press 5 s, `m` small strips. */
 const CASES: readonly (readonly [string, readonly FoundFact[], Readonly<Record<string, string>>])[] = [
   [
     'an acid on the leg stops the leg alone',

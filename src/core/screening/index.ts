@@ -1,8 +1,19 @@
 export { FACTS, OUTCOMES } from './types';
-export type { Fact, FoundFact, Outcome, Override, Reason, Rule, RuleChange, SpotReason, Grounds } from './types';
+export type {
+  Clearance,
+  Fact,
+  FoundFact,
+  Outcome,
+  Override,
+  Reason,
+  Rule,
+  RuleChange,
+  SpotReason,
+  Grounds,
+} from './types';
 export { forbidsNew, judge, mayOverride, isStopped, strictest } from './judge';
 export type { Judgement, ZoneJudgement, ScreeningInput, ScreeningZone } from './judge';
-export { RULES, PERSON_RULES, RULE_SET_VERSION } from './rules';
+export { NEEDS_CLEARANCE, RULES, PERSON_RULES, RULE_SET_VERSION } from './rules';
 export { COMBINATIONS } from './combinations';
 export type { Combination } from './combinations';
 export { SPOT_RULES } from './spots';

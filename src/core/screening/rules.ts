@@ -3,7 +3,7 @@
 
 import type { ZoneId } from '../anatomy';
 import { ARM_ZONES, LEG_ZONES, MOUTH_ZONES } from './reach';
-import type { Rule } from './types';
+import type { Fact, Rule } from './types';
 
 /** Raised whenever a shipped rule, combination or sentence changes; a visit keeps the version it was judged by. */
 export const RULE_SET_VERSION = 3;
@@ -483,6 +483,9 @@ export const RULES: readonly Rule[] = [
     clientText: 'We use nothing new today and test new products on a small spot first.',
   },
 ];
+
+/** Facts that postpone until a doctor has cleared it. */
+export const NEEDS_CLEARANCE: ReadonlySet<Fact> = new Set(RULES.filter((r) => r.untilCleared).map((r) => r.fact));
 
 /** Rules that look at the person and the consent rather than at a fact. */
 export const PERSON_RULES = {

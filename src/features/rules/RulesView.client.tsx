@@ -82,6 +82,7 @@ export function RulesView({ first }: { readonly first: RulesPage }) {
               <li key={c.seq}>
                 <strong>{c.code}</strong>:{' '}
                 {[c.outcome, c.waitDays === null ? '' : `${c.waitDays} days`].filter(Boolean).join(', ')}. {c.reason}{' '}
+                {c.refusal === null ? null : <strong>Holds no more: {c.refusal} </strong>}
                 <span className="quiet">
                   {dayMonthYear(c.on)}
                   {c.by ? `, ${c.by}` : ''}

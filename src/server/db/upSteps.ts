@@ -54,6 +54,7 @@ export function upProfile(stored: Stored): ClientProfile {
 }
 
 /** What older plans did not say of a heat or an option; their own figures stay. */
+const HANDS_BEFORE = { pressS: 3, smallStrips: false, onePass: false };
 const HEAT_BEFORE = { limitC: 0, bounds: { low: '', high: '' }, learned: null, asked: null };
 
 /**
@@ -63,7 +64,15 @@ const HEAT_BEFORE = { limitC: 0, bounds: { low: '', high: '' }, learned: null, a
 export const upPlan = (plan: Plan): Plan => ({
   ...plan,
   zones: plan.zones.map((z) => ({
-    ...{ basis: 'reference-adult' as const, crossingShare: 0, better: [], byHand: false, stripFaults: [], fade: false },
+    ...{
+      basis: 'reference-adult' as const,
+      crossingShare: 0,
+      better: [],
+      byHand: false,
+      stripFaults: [],
+      fade: false,
+      hands: HANDS_BEFORE,
+    },
     ...z,
     heat: z.heat && { ...HEAT_BEFORE, ...z.heat },
     options: z.options.map((o) => ({ ...{ feltMarginK: null }, ...o })),

@@ -16,7 +16,13 @@ const LONGEST = 200;
 const short = (text: string): string => (text.length > LONGEST ? `${text.slice(0, LONGEST)} …` : text);
 const orEmpty = (value: string | number | null): string => (value === null ? '' : String(value));
 const factWords = (f: ClientProfile['standing'][number]): string =>
-  [FACT_WORDS[f.fact], f.since && `since ${f.since}`, f.until && `until ${f.until}`, f.lastOn && `last ${f.lastOn}`]
+  [
+    FACT_WORDS[f.fact],
+    f.since && `since ${f.since}`,
+    f.until && `until ${f.until}`,
+    f.lastOn && `last ${f.lastOn}`,
+    f.clearance && `cleared by ${f.clearance.by} on ${f.clearance.on}`,
+  ]
     .filter(Boolean)
     .join(', ');
 

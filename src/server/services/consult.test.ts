@@ -7,6 +7,7 @@ import { civilDateAt } from '../clock';
 import type { OpenDatabase } from '../db/openDatabase';
 import { bookingsOfClient, readBooking, readClient, updateClient } from '../repos/clientRepo';
 import { consentsOf, messagesOf, readForm } from '../repos/formRepo';
+import { insertRuleChange } from '../repos/studioRepo';
 import { closedVisits, readVisit } from '../repos/visitRepo';
 import { loadBench, type Bench } from './bench';
 import { saveConsult } from './asTablet';
@@ -189,14 +190,14 @@ describe('the confirmed answer', () => {
       ),
     );
     expect(saved.visit.consult.judged).toMatchObject({
-      ruleSet: '2.0',
+      ruleSet: '3.0',
       outcome: 'adapt',
       reasons: [{ code: 'blood.thinner' }],
     });
     value(changeRule(open.db, { code: 'blood.thinner', outcome: 'postpone', reason: '' }, 'ines', NOW));
     const later = value(loadBench(open.db, id, NOW));
-    expect(later.visit.consult.judged?.ruleSet).toBe('2.0');
-    expect(later.plan.screening).toMatchObject({ outcome: 'postpone', ruleSet: '2.1' });
+    expect(later.visit.consult.judged?.ruleSet).toBe('3.0');
+    expect(later.plan.screening).toMatchObject({ outcome: 'postpone', ruleSet: '3.1' });
   });
   it('refuses an override of a hard rule and writes nothing', () => {
     const { id, bench } = opened('ottilie');
@@ -224,7 +225,7 @@ describe('rules of the studio', () => {
   it('are changed with a name and a reason, shown beside what was shipped, and never loosened where they are hard', () => {
     value(changeRule(open.db, { code: 'skin.acid', waitDays: 10, reason: 'more careful' }, 'bao', NOW));
     const page = loadRules(open.db);
-    expect(page.name).toBe('2.1');
+    expect(page.name).toBe('3.1');
     expect(page.rows.find((r) => r.code === 'skin.acid')).toMatchObject({
       wait: '10 days',
       shipped: { wait: '7 days' },
@@ -235,6 +236,24 @@ describe('rules of the studio', () => {
     ).toBe('code');
     expect(pathOf(changeRule(open.db, { code: 'skin.acid', waitDays: 3, reason: '' }, 'bao', NOW))).toBe('reason');
     expect(loadRules(open.db).changes).toHaveLength(1);
+  });
+  it('of an older program that loosen what has become hard hold no more; the others go on', () => {
+    value(changeRule(open.db, { code: 'skin.acid', waitDays: 10, reason: 'more careful' }, 'bao', NOW));
+    insertRuleChange(open.db, {
+      code: 'health.chemo',
+      outcome: 'adapt',
+      waitDays: null,
+      reason: 'a very good reason',
+      personId: 'bao',
+      atMs: NOW,
+    });
+    const page = loadRules(open.db);
+    expect(page.changes.map((c) => [c.code, c.refusal])).toEqual([
+      ['health.chemo', 'This rule is never loosened.'],
+      ['skin.acid', null],
+    ]);
+    expect(page.rows.find((r) => r.code === 'health.chemo')).toMatchObject({ outcome: 'postpone', hard: true });
+    expect(page.rows.find((r) => r.code === 'skin.acid')?.wait).toBe('10 days');
   });
 });
 

@@ -22,13 +22,22 @@ import { refused, type ServiceError, type ServiceResult } from '../errors';
 import { insertRuleChange, readPerson, readStudio, ruleChangesOf, type RuleChangeRow } from '../repos/studioRepo';
 import { buildCase, type CaseParts } from './planCase';
 
-export const changesOf = (db: DbOrTx): readonly RuleChange[] => ruleChangesOf(db).map(asChange);
+/** Changes that the shipped rules of today still take; an older one that loosens what has become hard holds no more. */
+export const changesOf = (db: DbOrTx): readonly RuleChange[] =>
+  ruleChangesOf(db)
+    .map(asChange)
+    .filter((c) => checkRuleChange(c).ok);
 const asChange = (r: RuleChangeRow): RuleChange => ({
   code: r.code,
   reason: r.reason,
   ...(r.outcome === null ? {} : { outcome: r.outcome }),
   ...(r.waitDays === null ? {} : { waitDays: r.waitDays }),
 });
+
+function refusalOf(change: RuleChange): string | null {
+  const checked = checkRuleChange(change);
+  return checked.ok ? null : checked.error.message;
+}
 
 /** The set in force; the shipped one where a stored change no longer fits it. */
 export function currentRuleSet(db: DbOrTx): RuleSet {
@@ -48,6 +57,8 @@ export interface RulesPage {
     readonly waitDays: number | null;
     readonly reason: string;
     readonly by: string;
+    /** Why it holds no more; null while it holds. */
+    readonly refusal: string | null;
     /** Civil date in the studio's zone. */
     readonly on: string;
   }[];
@@ -79,6 +90,7 @@ export function loadRules(db: Db): RulesPage {
         waitDays: c.waitDays,
         reason: c.reason,
         on: civilDateAt(c.atMs, timeZone),
+        refusal: refusalOf(asChange(c)),
         by: c.personId === null ? '' : (readPerson(db, c.personId)?.name ?? ''),
       })),
   };

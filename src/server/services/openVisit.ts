@@ -28,10 +28,11 @@ export interface OpenVisit {
 export const standingFacts = (profile: ClientProfile, on: string): readonly FoundFact[] =>
   profile.standing
     .filter((f) => f.until === undefined || f.until >= on)
-    .map(({ fact, lastOn, zones }) => ({
+    .map(({ fact, lastOn, zones, clearance }) => ({
       fact,
       ...(lastOn === undefined ? {} : { lastOn }),
       ...(zones === undefined ? {} : { zones }),
+      ...(clearance === undefined ? {} : { clearance }),
     }));
 
 /**

@@ -17,6 +17,7 @@ const factWords = (f: FoundFact | CardFact): string =>
     FACT_WORDS[f.fact],
     f.lastOn && `last on ${f.lastOn}`,
     f.zones && f.zones.join(', '),
+    f.clearance && `cleared by ${f.clearance.by} on ${f.clearance.on}`,
     'since' in f && f.since && `since ${f.since}`,
     'until' in f && f.until && `until ${f.until}`,
   ]

@@ -3,10 +3,11 @@
 import { zoneKey } from '@/core/anatomy';
 import { Select } from 'antd';
 import { addDays } from '@/core/shared';
-import { FACT_WORDS, type Fact, type FoundFact } from '@/core/screening';
+import { FACT_WORDS, NEEDS_CLEARANCE, type Clearance, type Fact, type FoundFact } from '@/core/screening';
 import type { BenchZone } from '@/server/services/bench';
 import { sideWord } from '@/ui/words';
 import { DateField } from '@/ui/DateField.client';
+import { ClearanceField } from './ClearanceField.client';
 import styles from './Consult.module.css';
 
 /** Facts for which it matters how long ago. */
@@ -40,7 +41,33 @@ const LOCAL: readonly Fact[] = [
   'numb-skin',
   'numbing-cream',
   'shaved',
+  'cold-sore',
+  'lymph',
+  'vein-thrombosis',
 ];
+/** A limb concerned need not be among today's zones. */
+const LIMBS: readonly { readonly value: string; readonly label: string }[] = [
+  { value: 'underarm/left', label: 'Left arm' },
+  { value: 'underarm/right', label: 'Right arm' },
+  { value: 'thigh-front/left', label: 'Left leg and groin' },
+  { value: 'thigh-front/right', label: 'Right leg and groin' },
+];
+const OF_LIMBS: readonly Fact[] = ['lymph', 'vein-thrombosis'];
+
+/** The fact with one part said or, where nothing is said any more, without it. */
+function saying(
+  found: FoundFact,
+  part: { readonly zones?: readonly string[]; readonly clearance?: Clearance | null },
+): FoundFact {
+  const { fact, lastOn } = found;
+  const { zones = found.zones, clearance = found.clearance } = part;
+  return {
+    fact,
+    ...(lastOn === undefined ? {} : { lastOn }),
+    ...(zones && zones.length > 0 ? { zones } : {}),
+    ...(clearance ? { clearance } : {}),
+  };
+}
 
 /** A fact as it is first ticked: today, where the day matters. */
 export const startingFact = (fact: Fact, on: string): FoundFact => ({
@@ -83,7 +110,7 @@ export function FactChips({ facts, asked, found, zones, on, disabled, onChange }
         })}
       </div>
       {ticked
-        .filter((f) => DATED.includes(f.fact) || LOCAL.includes(f.fact))
+        .filter((f) => DATED.includes(f.fact) || LOCAL.includes(f.fact) || NEEDS_CLEARANCE.has(f.fact))
         .map((f) => (
           <div key={f.fact} className={styles.detail}>
             <strong>{FACT_WORDS[f.fact]}</strong>
@@ -118,24 +145,30 @@ export function FactChips({ facts, asked, found, zones, on, disabled, onChange }
                 ))}
               </span>
             ) : null}
-            {LOCAL.includes(f.fact) && zones.length > 1 ? (
+            {LOCAL.includes(f.fact) && (zones.length > 1 || OF_LIMBS.includes(f.fact)) ? (
               <Select
                 mode="multiple"
                 allowClear
                 className={styles.where ?? ''}
-                placeholder="everywhere"
+                placeholder={OF_LIMBS.includes(f.fact) ? 'which limb: not said' : 'everywhere'}
                 aria-label={`${FACT_WORDS[f.fact]}: where`}
                 value={[...(f.zones ?? [])]}
                 disabled={disabled}
-                options={zones.map((z) => ({ value: zoneKey(z), label: sideWord(z.name, z.side) }))}
-                onChange={(value: string[]) =>
-                  onChange(
-                    f.fact,
-                    value.length > 0
-                      ? { ...f, zones: value }
-                      : { fact: f.fact, ...(f.lastOn ? { lastOn: f.lastOn } : {}) },
-                  )
+                options={
+                  OF_LIMBS.includes(f.fact)
+                    ? [...LIMBS]
+                    : zones.map((z) => ({ value: zoneKey(z), label: sideWord(z.name, z.side) }))
                 }
+                onChange={(value: string[]) => onChange(f.fact, saying(f, { zones: value }))}
+              />
+            ) : null}
+            {NEEDS_CLEARANCE.has(f.fact) ? (
+              <ClearanceField
+                what={FACT_WORDS[f.fact]}
+                clearance={f.clearance}
+                on={on}
+                disabled={disabled}
+                onChange={(clearance) => onChange(f.fact, saying(f, { clearance }))}
               />
             ) : null}
           </div>

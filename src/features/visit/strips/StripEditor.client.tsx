@@ -97,6 +97,7 @@ export function StripEditor({ zone, data, onClose }: Props) {
       way: choice?.way ?? 'with',
       level: bench.visit.level,
       fade: data.fade ?? false,
+      smallStrips: zone.hands.smallStrips,
     },
     strips: state.strips,
   };

@@ -25,7 +25,12 @@ const LAY_WORDS: Readonly<Record<string, string>> = {
   crossed: 'Against',
   across: 'Across',
 };
+const USUAL_PRESS_S = 3;
 const FAMILY_LAY = { hard: ' Rim thicker than the middle.', soft: ' As thin as a film; cloth on.', sugar: '' } as const;
+
+/** The usual short press needs no number. */
+const pressWords = (pressS: number): string =>
+  pressS > USUAL_PRESS_S ? `Press at once and stay on it for ${pressS} s.` : 'Press at once.';
 
 const layAsk = (isMoulded: boolean): string =>
   isMoulded ? 'Two or three strokes, pressed in.' : 'Thick tab at the end, stick tapped off.';
@@ -224,7 +229,7 @@ function wordsOf({ act, found, plan, productName, readySign, nowMs }: Props): Wo
       <>
         {strip.handwork === null ? '' : `${strip.handwork} `}
         {facts.stretch} Low and {strip.tabOn === 'hair' ? 'gently, the tab lies on hair' : strip.pace},{' '}
-        <strong>{of(strip.pull)}</strong>. Press at once.
+        <strong>{of(strip.pull)}</strong>. {pressWords(zone.hands.pressS)}
         {early && zone.choice?.family === 'hard' ? ' Still setting: tweeze or powder meanwhile.' : ''}
       </>
     ),
