@@ -243,6 +243,40 @@ test('sunburn puts the visit off: the first date that suits, words for the clien
   await expect(page.getByText('Dear Hedda,')).toBeVisible();
 });
 
+test('a limb waits for the doctor’s clearance, which is noted with name and day and can be taken back', async ({
+  page,
+  request,
+}) => {
+  const visitId = await openVisit(request, 'teodora');
+  await page.goto(`/visits/${visitId}/consult`);
+  await ready(page);
+  const chips = page.locator('button[aria-pressed]');
+  const lasting = page.locator('details summary').filter({ hasText: 'Always true of' });
+  if (await lasting.count()) await lasting.click();
+  await chips.filter({ hasText: /^Chemo- or radiotherapy/ }).click();
+  await expect(page.getByRole('heading', { name: /^Postpone/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Go on all the same' })).toHaveCount(0);
+  const note = page.getByRole('button', { name: 'Note the clearance' });
+  await page.getByLabel('Chemo- or radiotherapy: cleared by').fill('Dr Sample');
+  await expect(note).toBeDisabled();
+  const day = page.getByLabel('Chemo- or radiotherapy: cleared on');
+  await day.fill('2 Jan 2026');
+  await day.press('Enter');
+  await note.click();
+  await expect(page.getByText(/^cleared by Dr Sample/)).toBeVisible();
+  await saved(page);
+  const clearance = { on: '2026-01-02', by: 'Dr Sample' };
+  const factsNow = async (): Promise<unknown> =>
+    ((await bench(request, visitId)).visit.consult as { facts: unknown }).facts;
+  expect(await factsNow()).toEqual(expect.arrayContaining([{ fact: 'chemo-radio', clearance }]));
+  await page.reload();
+  await expect(page.getByText(/^cleared by Dr Sample/)).toBeAttached();
+  await expect(page.getByRole('heading', { name: /^Adapt/ })).toBeVisible();
+  if (await lasting.count()) await lasting.click();
+  await page.getByRole('button', { name: 'Take it back' }).click();
+  await expect(page.getByRole('heading', { name: /^Postpone/ })).toBeVisible();
+});
+
 test('the rules are read, found, tightened with a name; a milder one needs a reason, a hard one stands', async ({
   page,
 }) => {

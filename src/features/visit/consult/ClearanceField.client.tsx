@@ -22,7 +22,8 @@ interface Props {
 /** The doctor's word: who gave it and when. Kept only once both are there. */
 export function ClearanceField({ what, clearance, on, disabled, onChange }: Props) {
   const [by, setBy] = useState('');
-  const [since, setSince] = useState(on);
+  // no date is preset: when the doctor said it is an answer, not a default
+  const [since, setSince] = useState('');
   if (clearance) {
     return (
       <span className={styles.when}>

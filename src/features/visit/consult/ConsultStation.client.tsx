@@ -22,6 +22,13 @@ import { TappedSpots } from './TappedSpots';
 import { ZonesToday } from './ZonesToday.client';
 import styles from './Consult.module.css';
 
+/** The facts with one told anew, in its place; without it where it is not found. */
+function withFound(facts: readonly FoundFact[], fact: Fact, found: FoundFact | null): readonly FoundFact[] {
+  if (found === null) return facts.filter((f) => f.fact !== fact);
+  const isKnown = facts.some((f) => f.fact === fact);
+  return isKnown ? facts.map((f) => (f.fact === fact ? found : f)) : [...facts, found];
+}
+
 function confirmWords(isConfirmed: boolean, isReturning: boolean): string {
   if (isConfirmed) return 'Confirmed: on to the chart';
   return isReturning ? 'Asked: nothing else has changed' : 'Asked and agreed';
@@ -47,7 +54,7 @@ export function ConsultStation() {
   const change = (more: Partial<Consult>): void =>
     saveConsult({ ...consult, confirmedAtMs: null, judged: null, ...more });
   const withFact = (fact: Fact, found: FoundFact | null): Partial<Consult> => ({
-    facts: [...consult.facts.filter((f) => f.fact !== fact), ...(found ? [found] : [])],
+    facts: withFound(consult.facts, fact, found),
     asked: [...new Set([...consult.asked, fact])],
     unsure: consult.unsure.filter((f) => f !== fact),
   });
