@@ -6,6 +6,7 @@ import type { Plan } from '@/core/plan';
 import type { StudioSettings } from '@/server/db/schema';
 import { degrees, sideWord } from '@/ui/words';
 import { towards } from './bodyWords';
+import { clothAsk, layWords } from './layWords';
 import { SetRing } from './SetRing';
 import type { FoundStrip } from './WorkStation.client';
 import styles from './Work.module.css';
@@ -18,28 +19,10 @@ const SIGNS: Readonly<Record<StudioSettings['readySign'], string>> = {
 };
 
 const ACT_WORDS = { pull: 'Pull', coat: 'Second coat on', lay: 'Lay' } as const;
-/** The lay in words where it is not with the growth. */
-const LAY_WORDS: Readonly<Record<string, string>> = {
-  moulded: 'Against',
-  against: 'Against',
-  crossed: 'Against',
-  across: 'Across',
-};
 const USUAL_PRESS_S = 3;
-const FAMILY_LAY = { hard: ' Rim thicker than the middle.', soft: ' As thin as a film; cloth on.', sugar: '' } as const;
-
 /** The usual short press needs no number. */
 const pressWords = (pressS: number): string =>
   pressS > USUAL_PRESS_S ? `Press at once and stay on it for ${pressS} s.` : 'Press at once.';
-
-const layAsk = (isMoulded: boolean): string =>
-  isMoulded ? 'Two or three strokes, pressed in.' : 'Thick tab at the end, stick tapped off.';
-
-function pullAsk(choice: FoundStrip['zone']['choice'], isFace: boolean, readySign: Props['readySign']): string {
-  if (choice?.family === 'hard') return SIGNS[readySign];
-  if (choice?.way === 'moulded') return 'Flick, hand parallel to the skin.';
-  return isFace ? 'Press only; strip clean.' : 'Rubbed on three times along the growth?';
-}
 
 interface Props {
   readonly act: Act;
@@ -198,22 +181,15 @@ function wordsOf({ act, found, plan, productName, readySign, nowMs }: Props): Wo
   const where = `${sideWord(facts.name, zone.side)}${strip.place ? `, ${strip.place}` : ''} · pass 1 of ${zone.choice?.passes ?? 1}`;
   const of = (v: PlanVec): string => towards(zone.zone, zone.side, v);
   if (act.kind === 'lay') {
-    const hand = zone.choice?.way === 'moulded';
-    const whichCoat = act.coat === 1 ? 'First coat. ' : 'Second coat. ';
-    const coat = zone.choice?.coats === 2 ? whichCoat : '';
-    const isCrossed = zone.choice?.way === 'crossed';
+    const { before, way, after, ...words } = layWords({ zone, strip, coat: act.coat, towards: of });
     return {
+      ...words,
       where,
-      title: `${hand ? 'Mould' : 'Lay'} strip ${strip.order}`,
-      ask: isCrossed ? 'Some pressure now: tell the client.' : layAsk(hand),
-      button: hand ? 'Moulded' : 'Laid',
-      say: isCrossed ? '“some pressure now”' : '',
       how: (
         <>
-          {coat}
-          {LAY_WORDS[zone.choice?.way ?? 'with'] ?? 'With'} the growth, <strong>{of(strip.lay)}</strong>, about{' '}
-          {strip.thicknessMm} mm.
-          {FAMILY_LAY[zone.choice?.family ?? 'sugar']}
+          {before}
+          <strong>{way}</strong>
+          {after}
         </>
       ),
     };
@@ -222,7 +198,7 @@ function wordsOf({ act, found, plan, productName, readySign, nowMs }: Props): Wo
   return {
     where,
     title: `Pull strip ${strip.order}${strip.pulls > 1 ? `, ${strip.pulls} pulls` : ''}`,
-    ask: pullAsk(zone.choice, facts.face, readySign),
+    ask: zone.choice?.family === 'hard' ? SIGNS[readySign] : clothAsk(zone.choice, facts.face),
     button: zone.choice?.family === 'hard' ? 'It is ready, pulled' : 'Pulled and pressed',
     say: facts.cue,
     how: (
