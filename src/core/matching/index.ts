@@ -1,4 +1,4 @@
-export { matchZone, evaluateAll, heatOfOption, heatNeedOf } from './matchZone';
+export { matchZone, evaluateAll, heatOfOption, laterWindow, heatNeedOf } from './matchZone';
 export type { HeatWish, MatchInput } from './matchZone';
 export { whatElse } from './whatElse';
 export type { WhatElse } from './whatElse';

@@ -4,6 +4,7 @@
 import type { Zone } from '../anatomy';
 import { daysUntilWorkable, workableShare, type Hair } from '../hair';
 import {
+  LATER_PASS_MM,
   LATEST_PULL_CAP_S,
   solveSkinHeat,
   workingWindow,
@@ -137,6 +138,25 @@ export function heatOfOption(
   return { window, setS, heat, need };
 }
 
+/** The window of a pass on skin that was waxed already: warmer and thinner, under a thinner slab. */
+export function laterWindow(input: MatchInput, product: Product, manner: Manner, way: Way): WorkingWindow {
+  const need: HeatNeed = {
+    ...heatNeedOf(input, product, manner, way, 'after-pass'),
+    thicknessMm: Math.min(LATER_PASS_MM, manner.thicknessMm.usual),
+  };
+  return input.windows ? input.windows(JSON.stringify(need), () => workingWindow(need)) : workingWindow(need);
+}
+
+/** The face bears two passes of any product (from memory). */
+const MOST_ON_FACE = 2;
+
+/** Most passes by product, school and screening, before the skin's heat is looked at. */
+function passLimit({ zone, schools, judgement }: MatchInput, product: Product, way: Way): number {
+  if (judgement.onePass || way === 'crossed') return 1;
+  const usual = product.family === 'hard' ? Math.min(schools.maxHardPasses, product.passes.max) : product.passes.usual;
+  return zone.face ? Math.min(MOST_ON_FACE, usual) : usual;
+}
+
 /** Hair in layers shows its next layer only when the first is off: at least another pass, where one is allowed. */
 function passesNeeded(product: Product, limit: number, layers: boolean, removed: (passes: number) => number): number {
   let passes = layers ? Math.min(2, limit) : 1;
@@ -162,12 +182,11 @@ export function evaluate(input: MatchInput, product: Product, way: Way, manner: 
     shortestMm: range.shortestMm,
     meanAngleErrorDeg: facts.meanAngleErrorDeg,
   };
-  const usualPasses =
-    product.family === 'hard' ? Math.min(schools.maxHardPasses, product.passes.max) : product.passes.usual;
-  const passLimit = judgement.onePass || way === 'crossed' ? 1 : usualPasses;
-  const passes = passesNeeded(product, passLimit, hair.flags?.includes('layers') ?? false, (n) =>
+  const wanted = passesNeeded(product, passLimit(input, product, way), hair.flags?.includes('layers') ?? false, (n) =>
     removedShare(removal, n),
   );
+  // looked at only where a further pass is wanted at all
+  const passes = wanted > 1 && laterWindow(input, product, manner, way).empty ? 1 : wanted;
   const removed = removedShare(removal, passes);
   const hairs = input.hairAreaCm2 * input.hairsPerCm2;
   const toTweeze = Math.round(hairs * (1 - removed));

@@ -6,7 +6,7 @@ import { SHIPPED_PRODUCTS, type Product } from '../products';
 import type { ZoneJudgement } from '../screening';
 import { chooseTogether } from './chooseTogether';
 import { lengthRange, needsTrim, sugarWayFor } from './eligibility';
-import { matchZone, type MatchInput } from './matchZone';
+import { laterWindow, matchZone, type MatchInput } from './matchZone';
 import { brokenShare, removedShare, skinLoad, type RemovalInput } from './removal';
 import { scoreOf } from './score';
 import { choiceReasons, exclusionSentence, noChoiceReasons } from './sentences';
@@ -35,24 +35,23 @@ const product = (id: string): Product => {
   if (!found) throw new Error(id);
   return found;
 };
-const match = (more: Partial<MatchInput> = {}): readonly Option[] =>
-  matchZone({
-    on: '2027-05-14',
-    zone: ZONES.underarm,
-    hair,
-    sensitivity: 3,
-    skin: 'normal',
-    ingrownProne: false,
-    roomC: 22,
-    schools,
-    judgement: free,
-    products: SHIPPED_PRODUCTS,
-    hairAreaCm2: 90,
-    hairsPerCm2: ZONES.underarm.hairsPerCm2,
-    rateMmPerDay: 0.3,
-    stripFacts: () => ({ strips: 6, scheduleS: 120, massG: 20, costMinor: 48, meanAngleErrorDeg: 3 }),
-    ...more,
-  });
+const usual: MatchInput = {
+  on: '2027-05-14',
+  zone: ZONES.underarm,
+  hair,
+  sensitivity: 3,
+  skin: 'normal',
+  ingrownProne: false,
+  roomC: 22,
+  schools,
+  judgement: free,
+  products: SHIPPED_PRODUCTS,
+  hairAreaCm2: 90,
+  hairsPerCm2: ZONES.underarm.hairsPerCm2,
+  rateMmPerDay: 0.3,
+  stripFacts: () => ({ strips: 6, scheduleS: 120, massG: 20, costMinor: 48, meanAngleErrorDeg: 3 }),
+};
+const match = (more: Partial<MatchInput> = {}): readonly Option[] => matchZone({ ...usual, ...more });
 const option = (options: readonly Option[], id: string, way: string): Option => {
   const found = options.find((o) => o.product.id === id && o.way === way);
   if (!found) throw new Error(`${id}/${way}`);
@@ -60,6 +59,37 @@ const option = (options: readonly Option[], id: string, way: string): Option => 
 };
 const codes = (more: Partial<MatchInput>, id: string, way: string): readonly string[] =>
   option(match(more), id, way).excludedBy;
+
+describe('a further pass', () => {
+  const much: Hair = { ...hair, lengthMm: 6, coarseness: 5 };
+  const passesOf = (id: string, way: string, more: Partial<MatchInput> = {}): number =>
+    option(match({ hair: much, ...more }), id, way).passes;
+  it('is planned only where waxed skin leaves a working window (the cream’s is empty from sensitivity 4 on an underarm)', () => {
+    expect(([3, 4, 5] as const).map((sensitivity) => passesOf('cream-hard', 'with', { sensitivity }))).toEqual([
+      2, 1, 1,
+    ]);
+    expect(passesOf('film-hard', 'with', { sensitivity: 5 })).toBe(2);
+  });
+  it('is never a third on the face, of any product, nor a second where the screening allows one or the lay is crossed', () => {
+    const short: Hair = { ...much, lengthMm: 2.6, flags: ['flat'] };
+    expect(passesOf('sugar-firm', 'moulded', { hair: short })).toBe(3);
+    expect(passesOf('sugar-firm', 'moulded', { hair: short, zone: ZONES.chin })).toBe(2);
+    expect(passesOf('sugar-firm', 'moulded', { judgement: { ...free, onePass: true } })).toBe(1);
+    expect(passesOf('film-hard', 'crossed', { hair: { ...much, flags: ['flat'] } })).toBe(1);
+    expect(passesOf('soft', 'with')).toBe(1);
+  });
+  it('wherever an option has one, it has its heat', () => {
+    const without = (Object.values(ZONES) as readonly (typeof ZONES.underarm)[]).flatMap((zone) =>
+      [1, 3, 4, 5].flatMap((sensitivity) => {
+        const input: MatchInput = { ...usual, zone, hair: much, sensitivity };
+        return matchZone(input)
+          .filter((o) => o.passes > 1 && laterWindow(input, o.product, o.manner, o.way).empty)
+          .map((o) => `${zone.id} ${sensitivity} ${o.product.id} ${o.way}`);
+      }),
+    );
+    expect(without).toEqual([]);
+  });
+});
 
 describe('what rules an option out', () => {
   it('screening, allergy, zone, studio and school, each with its code', () => {

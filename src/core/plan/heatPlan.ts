@@ -1,7 +1,7 @@
 // The heat of a zone's choice as the plan says it.
 
-import { LATER_PASS_MM, boundWords, learnFelt, potForTouch, speaksOfLimit, workingWindow } from '../heat';
-import { heatNeedOf, heatOfOption, type MatchInput, type Option } from '../matching';
+import { boundWords, learnFelt, potForTouch, speaksOfLimit } from '../heat';
+import { heatOfOption, laterWindow, type MatchInput, type Option } from '../matching';
 import { mannerName } from '../products';
 import { roundTo } from '../shared';
 import type { PlanHeat } from './planTypes';
@@ -12,13 +12,7 @@ export function planHeat(choice: Option, match: MatchInput, client: ClientCase):
   const { product, manner, way } = choice;
   const name = mannerName(product.family, way);
   const { window: w, setS, heat, need } = heatOfOption(match, product, manner, way);
-  const later =
-    choice.passes < 2
-      ? null
-      : workingWindow({
-          ...heatNeedOf(match, product, manner, way, 'after-pass'),
-          thicknessMm: Math.min(LATER_PASS_MM, manner.thicknessMm.usual),
-        });
+  const later = choice.passes < 2 ? null : laterWindow(match, product, manner, way);
   const said = (client.heatFelt ?? []).filter(speaksOfLimit);
   const felt = learnFelt(said);
   return {
