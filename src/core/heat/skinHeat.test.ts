@@ -152,4 +152,28 @@ describe('the stick', () => {
       touchFromPot(60, { product: film, roomC: 22 }),
     );
   });
+
+  it('sees set and latest pull within 0.3 s of a solution in steps 24 times finer, and never late', () => {
+    const off: { readonly set: number; readonly latest: number }[] = [];
+    for (const zone of [ZONES['lower-leg-front'], ZONES.underarm, ZONES['upper-lip']]) {
+      for (const product of SHIPPED_PRODUCTS.filter((p) => p.setting)) {
+        for (const [thicknessMm, touchC, roomC] of [
+          [1, 54, 22],
+          [1.5, 64, 16],
+          [2, 60, 28],
+          [2.5, 56, 22],
+          [3, 54, 28],
+        ] as const) {
+          const input = { product, touchC, thicknessMm, skin: zone.skin, roomC, endS: 180 };
+          const [usual, fine] = [solveSkinHeat(input), solveSkinHeat({ ...input, refine: 24 })];
+          off.push({
+            set: (usual.setAfterS ?? NaN) - (fine.setAfterS ?? NaN),
+            latest: usual.latestPullS - fine.latestPullS,
+          });
+        }
+      }
+    }
+    expect(off).toHaveLength(30);
+    expect(off.filter((o) => !(o.set > -0.3 && o.set < 0.03 && o.latest > -0.3 && o.latest < 0.03))).toEqual([]);
+  });
 });
