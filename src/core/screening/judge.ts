@@ -87,7 +87,7 @@ interface Hit {
 function hitOf(rule: Rule, fact: FoundFact, on: CivilDate): Hit | null {
   if (rule.untilCleared && fact.clearance && fact.clearance.on <= on) {
     const { by, on: since } = fact.clearance;
-    const text = `${FACT_WORDS[fact.fact]}: cleared by ${by} on ${since}. Gently, and end where the skin changes.`;
+    const text = `${FACT_WORDS[fact.fact]}: cleared by ${by} on ${since}. Gently; end where the skin changes.`;
     return { rule: { ...rule, outcome: 'adapt', text, clientText: CLEARED_CLIENT_TEXT }, until: null };
   }
   const until = endOf(rule, fact, on);
