@@ -25,7 +25,7 @@ export function lengthRange(
   };
 }
 
-export const sugarWayFor = (zone: Zone, schools: Schools): 'hand' | 'strip' =>
+export const sugarWayFor = (zone: Zone, schools: Pick<Schools, 'sugarWay'>): 'hand' | 'strip' =>
   schools.sugarWay ?? (STRIP_SUGAR_ZONES.includes(zone.id) ? 'strip' : 'hand');
 
 /** True where the hair is only too long: trimming it first makes the option possible. */

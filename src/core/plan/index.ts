@@ -14,3 +14,4 @@ export type { Plan, PlanZone, PlanOption, PlanStrip, PlanHeat, PlanRegrowth, Wor
 export type { VisitCase, ZoneCase, ClientCase, StudioCase, HairCase, HandStrips } from './visitCase';
 export type { ScheduleEvent, Deed } from './visitSchedule';
 export { liveGroups } from './liveGroups';
+export { studioFacts } from './visitCase';

@@ -158,7 +158,7 @@ export function planVisit(visit: VisitCase, settings: PlanSettings = {}): Result
       withField: settings.withField ?? false,
     }),
   );
-  const regrowth = zones.map((z) => planRegrowth(z.work, z.match, studio, z.learned, visit.on));
+  const regrowth = zones.map((z) => planRegrowth(z.work, studio, z.learned, visit.on));
   const materials = materialsFor({
     strips: chosen.flatMap(({ work, choice }) =>
       work.layout(choice.product, choice.way).strips.map((s) => ({

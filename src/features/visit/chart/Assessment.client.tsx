@@ -8,6 +8,7 @@ import { logNormalStrata, seededRandom } from '@/core/shared';
 import type { ChartHair } from '@/server/db/schema';
 import { Steps } from '@/ui/Steps.client';
 import { percent } from '@/ui/words';
+import type { FamilyLimit } from './familyLimits';
 import { ShortOrUnder } from './ShortOrUnder.client';
 import styles from './Chart.module.css';
 
@@ -34,12 +35,14 @@ const half = (mm: number): number => Math.max(0.5, Math.round(mm * 2) / 2);
 interface Props {
   readonly hair: ChartHair;
   readonly zone: Zone;
+  /** From which length each of the studio's families holds hair here. */
+  readonly limits: readonly FamilyLimit[];
   readonly disabled: boolean;
   readonly onChange: (hair: ChartHair) => void;
 }
 
 /** Length on a scale with each family's shortest hair, coarseness and density as drawn hairs, history in words. */
-export function Assessment({ hair, zone, disabled, onChange }: Props) {
+export function Assessment({ hair, zone, limits, disabled, onChange }: Props) {
   const [length, setLength] = useState(hair.lengthMm);
   const [charted, setCharted] = useState(hair.lengthMm);
   const [testing, setTesting] = useState(false);
@@ -63,23 +66,17 @@ export function Assessment({ hair, zone, disabled, onChange }: Props) {
   const setFlag = (flag: HairFlag, on: boolean): void =>
     onChange({ ...hair, flags: HAIR_FLAGS.filter((f) => (f === flag ? on : flags.includes(f))) });
   const tooLong = tooLongShare(hair, TRIM_OVER_MM);
-  const f = zone.shortestFactor;
   const marks = Object.fromEntries(
-    (
-      [
-        [1.6 * f, 'sugar'],
-        [4 * f, 'hard'],
-        [6 * f, 'soft'],
-        [12, 'trim'],
-      ] as const
-    ).map(([mm, word]) => [
-      mm,
-      <span key={word} className={styles.tick}>
-        {Math.round(mm * 10) / 10}
-        <br />
-        {word}
-      </span>,
-    ]),
+    [...limits.map(({ family, shortestMm }) => [shortestMm, family] as const), [TRIM_OVER_MM, 'trim'] as const].map(
+      ([mm, word]) => [
+        mm,
+        <span key={word} className={styles.tick}>
+          {Math.round(mm * 10) / 10}
+          <br />
+          {word}
+        </span>,
+      ],
+    ),
   );
   return (
     <div className={styles.assess}>

@@ -15,6 +15,7 @@ import { Assessment } from './Assessment.client';
 import { ChartFiles } from './ChartFiles.client';
 import { BRUSHES_CM, ChartTools, MARKS_MM, resized, thicker, type ToolChoice } from './ChartTools';
 import { newMark, type SheetContent, type Tool } from './combTool';
+import { familyLimits } from './familyLimits';
 import { FindGrowth } from './FindGrowth.client';
 import { HairSheet } from './HairSheet.client';
 import { MarkList } from './MarkList.client';
@@ -262,7 +263,13 @@ export function ZoneChart({ zone, action }: { readonly zone: BenchZone; readonly
           onClose={() => setPanel(null)}
         />
       ) : null}
-      <Assessment hair={zone.data.hair} zone={facts} disabled={closed} onChange={(hair) => save({ hair })} />
+      <Assessment
+        hair={zone.data.hair}
+        zone={facts}
+        limits={familyLimits(bench, facts)}
+        disabled={closed}
+        onChange={(hair) => save({ hair })}
+      />
       {sheet ? (
         <MarkList
           zone={zone.zone}
