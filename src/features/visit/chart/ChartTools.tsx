@@ -4,6 +4,12 @@ import type { Tool } from './combTool';
 import styles from './Chart.module.css';
 
 export const BRUSHES_CM = [0.3, 0.5, 0.8, 1.2, 2, 3] as const;
+
+/** The brush a sheet of this width begins with. */
+export function brushFor(widthCm: number): number {
+  if (widthCm < 8) return 1;
+  return widthCm > 15 ? 4 : 3;
+}
 /** Radii of marks, mm. */
 export const MARKS_MM = [1, 2, 3, 5, 8, 12, 20] as const;
 const SHARES = [

@@ -13,7 +13,7 @@ import { useBench } from '../BenchContext.client';
 import { StationTop } from '../StationTop';
 import { Assessment } from './Assessment.client';
 import { ChartFiles } from './ChartFiles.client';
-import { BRUSHES_CM, ChartTools, MARKS_MM, resized, thicker, type ToolChoice } from './ChartTools';
+import { brushFor, BRUSHES_CM, ChartTools, MARKS_MM, resized, thicker, type ToolChoice } from './ChartTools';
 import { newMark, type SheetContent, type Tool } from './combTool';
 import { familyLimits } from './familyLimits';
 import { FindGrowth } from './FindGrowth.client';
@@ -32,12 +32,6 @@ const TAPPED_MM = 3;
 /** Places tapped on the form of one kind beyond those that are on the chart. */
 const beyond = (spots: readonly Spot[], charted: number): readonly Spot[] =>
   spots.slice(Math.min(spots.length, charted));
-
-/** The brush a sheet of this width begins with. */
-function brushFor(widthCm: number): number {
-  if (widthCm < 8) return 1;
-  return widthCm > 15 ? 4 : 3;
-}
 
 /** One zone's chart: the sheet, the tools, marks and the assessment of its hair. */
 export function ZoneChart({ zone, action }: { readonly zone: BenchZone; readonly action: React.ReactNode }) {
