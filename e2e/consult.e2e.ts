@@ -275,6 +275,10 @@ test('a limb waits for the doctor’s clearance, which is noted with name and da
   if (await lasting.count()) await lasting.click();
   await page.getByRole('button', { name: 'Take it back' }).click();
   await expect(page.getByRole('heading', { name: /^Postpone/ })).toBeVisible();
+  // the visit is others' too: nothing is left of the fact
+  await chips.filter({ hasText: /^✓ ?Chemo|^Chemo- or radiotherapy/ }).click();
+  await expect(page.getByRole('heading', { name: /^Go/ })).toBeVisible();
+  await saved(page);
 });
 
 test('the rules are read, found, tightened with a name; a milder one needs a reason, a hard one stands', async ({
