@@ -14,4 +14,5 @@ export type { Plan, PlanZone, PlanOption, PlanStrip, PlanHeat, PlanRegrowth, Wor
 export type { VisitCase, ZoneCase, ClientCase, StudioCase, HairCase, HandStrips } from './visitCase';
 export type { ScheduleEvent, Deed } from './visitSchedule';
 export { liveGroups } from './liveGroups';
+export { USUAL_PRESS_S } from './stripJobs';
 export { studioFacts } from './visitCase';

@@ -5,9 +5,9 @@ import type { StripJob } from '../hands';
 import type { MannerName } from '../products';
 import { handworkOf, patchesOf, type HandLevel, type Strip } from '../strips';
 
-const PRESS_S = 3;
+export const USUAL_PRESS_S = 3;
 /** How long the palm stays on, s: the usual, or longer where the screening asks for it. */
-export const pressFor = (askedS: number): number => Math.max(PRESS_S, askedS);
+export const pressFor = (askedS: number): number => Math.max(USUAL_PRESS_S, askedS);
 /** Seconds to load and lay the smallest and the largest strip; paste takes two or three strokes by hand. */
 const LAY_S: Readonly<Record<MannerName, readonly [number, number]>> = { tab: [8, 15], cloth: [8, 12], hand: [13, 24] };
 /** Area that takes the longest lay, cm². */

@@ -2,7 +2,7 @@
 // own rules and, where every zone is stopped, the mildest of the zones. Adding a fact never makes the answer milder.
 
 import { ZONES, type Family, type Side, type ZoneId, zoneKey } from '../anatomy';
-import { addDays, addMonths, laterDate, type CivilDate } from '../shared';
+import { addDays, addMonths, dateInWords, laterDate, type CivilDate } from '../shared';
 import type { MarkKind } from '../field';
 import type { Allergen } from '../products';
 import type { Hair } from '../hair';
@@ -87,7 +87,7 @@ interface Hit {
 function hitOf(rule: Rule, fact: FoundFact, on: CivilDate): Hit | null {
   if (rule.untilCleared && fact.clearance && fact.clearance.on <= on) {
     const { by, on: since } = fact.clearance;
-    const text = `${FACT_WORDS[fact.fact]}: cleared by ${by} on ${since}. Gently; end where the skin changes.`;
+    const text = `${FACT_WORDS[fact.fact]}: cleared by ${by} on ${dateInWords(since)}. Gently; end where the skin changes.`;
     return { rule: { ...rule, outcome: 'adapt', text, clientText: CLEARED_CLIENT_TEXT }, until: null };
   }
   const until = endOf(rule, fact, on);

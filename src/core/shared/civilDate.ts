@@ -42,5 +42,8 @@ export function yearsBetween(born: CivilDate, on: CivilDate): number {
   return Temporal.PlainDate.from(born).until(Temporal.PlainDate.from(on), { largestUnit: 'year' }).years;
 }
 
+/** `2 January 2026`, for sentences that are read without the day they were written on. */
+export const dateInWords = (date: CivilDate): string =>
+  Temporal.PlainDate.from(date).toLocaleString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' });
 export const laterDate = (a: CivilDate, b: CivilDate): CivilDate => (a >= b ? a : b);
 export const earlierDate = (a: CivilDate, b: CivilDate): CivilDate => (a <= b ? a : b);

@@ -6,7 +6,16 @@ export { recaller } from './recall';
 export type { Recall } from './recall';
 export { seededRandom } from './random';
 export type { Random } from './random';
-export { isCivilDate, addDays, addMonths, daysBetween, yearsBetween, laterDate, earlierDate } from './civilDate';
+export {
+  isCivilDate,
+  addDays,
+  addMonths,
+  dateInWords,
+  daysBetween,
+  yearsBetween,
+  laterDate,
+  earlierDate,
+} from './civilDate';
 export type { CivilDate } from './civilDate';
 export {
   normalCdf,

@@ -1,7 +1,7 @@
 // Stored documents of an older shape, brought up to the present one. Nothing is dropped; what was not known gets its
 // empty value.
 
-import type { Plan } from '../../core/plan';
+import { USUAL_PRESS_S, type Plan } from '../../core/plan';
 import type { ClientProfile, Consult } from './schema/documents';
 
 /** A document as it lies in the file: its version is known, the rest may be older than the types say. */
@@ -54,7 +54,7 @@ export function upProfile(stored: Stored): ClientProfile {
 }
 
 /** What older plans did not say of a heat or an option; their own figures stay. */
-const HANDS_BEFORE = { pressS: 3, smallStrips: false, onePass: false };
+const HANDS_BEFORE = { pressS: USUAL_PRESS_S, smallStrips: false, onePass: false };
 const HEAT_BEFORE = { limitC: 0, bounds: { low: '', high: '' }, learned: null, asked: null };
 
 /**

@@ -41,7 +41,6 @@ const LOCAL: readonly Fact[] = [
   'numb-skin',
   'numbing-cream',
   'shaved',
-  'cold-sore',
   'lymph',
   'vein-thrombosis',
 ];

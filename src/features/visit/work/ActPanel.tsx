@@ -2,7 +2,7 @@ import Link from 'next/link';
 import type { ReactNode } from 'react';
 import type { Act, LiveTable } from '@/core/hands';
 import { ZONES } from '@/core/anatomy';
-import type { Plan } from '@/core/plan';
+import { USUAL_PRESS_S, type Plan } from '@/core/plan';
 import type { StudioSettings } from '@/server/db/schema';
 import { degrees, sideWord } from '@/ui/words';
 import { towards } from './bodyWords';
@@ -19,7 +19,6 @@ const SIGNS: Readonly<Record<StudioSettings['readySign'], string>> = {
 };
 
 const ACT_WORDS = { pull: 'Pull', coat: 'Second coat on', lay: 'Lay' } as const;
-const USUAL_PRESS_S = 3;
 /** The usual short press needs no number. */
 const pressWords = (pressS: number): string =>
   pressS > USUAL_PRESS_S ? `Press at once and stay on it for ${pressS} s.` : 'Press at once.';

@@ -33,7 +33,7 @@ describe('the words of a lay', () => {
       whole(layWords(laying('hard', 'with', { coats: 2, coat }))),
     );
     expect(first).toBe('First coat: with the growth, towards the foot, about 1 mm. Rim thicker than the middle.');
-    expect(second).toMatch(/^Second coat, on the first while that is still warm: with the growth, .* about 1 mm\./);
+    expect(second).toMatch(/^Second coat, over the first: with the growth, .* about 1 mm\./);
     expect(whole(layWords(laying('hard', 'with')))).toBe(
       'With the growth, towards the foot, about 2 mm. Rim thicker than the middle.',
     );

@@ -37,7 +37,7 @@ const coatMm = ({ zone, strip }: Laying): number =>
 function hardWords(laying: Laying, usual: LayWords): LayWords {
   const { zone, strip, coat, towards } = laying;
   const mm = coatMm(laying);
-  const whichCoat = coat === 1 ? 'First coat: ' : 'Second coat, on the first while that is still warm: ';
+  const whichCoat = coat === 1 ? 'First coat: ' : 'Second coat, over the first: ';
   const before = zone.choice?.coats === 2 ? whichCoat : '';
   const rim = ` about ${mm} mm. Rim thicker than the middle.`;
   if (zone.choice?.way === 'crossed') {
