@@ -1,12 +1,12 @@
 // Lower bounds on the time that is still needed: never more than any schedule can do.
 
 import { FIRST_COAT, OFF, UNLAID, type TableState } from './state';
-import { COAT_REST_S, type HandsInput, type StripJob } from './types';
+import { leastRestAndSetS, leastSetS, type HandsInput, type StripJob } from './types';
 
 /** Hands' work of one job, s. */
 export const workOf = (job: StripJob): number => job.coats * job.layS + job.pullS + job.pressS;
 /** Time from the start of its lay to the end of its press, at least. */
-export const spanOf = (job: StripJob): number => workOf(job) + job.setMinS + (job.coats === 2 ? COAT_REST_S : 0);
+export const spanOf = (job: StripJob): number => workOf(job) + leastRestAndSetS(job);
 
 export interface BoundTables {
   /** Longest chain of needsBefore from the start of a job's lay to the end of all. */
@@ -49,7 +49,7 @@ export function remainingBound(state: TableState, input: HandsInput, tables: Bou
       work += workOf(job);
       bound = Math.max(bound, state.nowS + (tables.tailS[i] ?? 0));
     } else {
-      const coat = stage === FIRST_COAT ? job.layS + job.setMinS : 0;
+      const coat = stage === FIRST_COAT ? job.layS + leastSetS(job) : 0;
       work += (stage === FIRST_COAT ? job.layS : 0) + finish;
       const start = Math.max(state.nowS, state.readyS[i] ?? 0);
       bound = Math.max(bound, start + coat + finish + (tables.afterS[i] ?? 0));
@@ -80,7 +80,7 @@ export function formulaBound(input: HandsInput): number {
 function unavoidableIdle({ jobs, maxOnSkin }: HandsInput): number {
   const pulls = jobs.map((j) => j.pullS + j.pressS).sort((a, b) => b - a);
   const fill = pulls.slice(0, maxOnSkin - 1).reduce((a, b) => a + b, 0);
-  const least = Math.min(...jobs.map((j) => j.setMinS));
+  const least = Math.min(...jobs.map(leastSetS));
   return Math.max(0, least - fill);
 }
 

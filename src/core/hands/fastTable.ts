@@ -4,7 +4,7 @@
 
 import type { BoundTables } from './bounds';
 import * as stages from './state';
-import { COAT_REST_S, type HandsInput } from './types';
+import { COAT_REST_S, leastSetS, mostRestS, setAfter, type HandsInput } from './types';
 
 // copies of their own: the rollout reads them some millions of times, and a binding of another module is looked up at
 // every read
@@ -17,8 +17,13 @@ export interface PackedJobs {
   readonly count: number;
   readonly lay: Float64Array;
   readonly coats: Uint8Array;
+  /** Set windows by rest: those of a job stand at `rests × job + whole seconds beyond the shortest rest`. */
   readonly setMin: Float64Array;
   readonly setMax: Float64Array;
+  readonly rests: number;
+  readonly leastSet: Float64Array;
+  /** How long a second coat may wait once it is possible, s. */
+  readonly wait: Float64Array;
   readonly pull: Float64Array;
   readonly finish: Float64Array;
   /** 0 from either side, 1 left, 2 right. */
@@ -30,12 +35,18 @@ export interface PackedJobs {
 }
 
 export function packed({ jobs, maxOnSkin, walkS }: HandsInput): PackedJobs {
+  const coated = jobs.filter((j) => j.coats === 2);
+  const rests = 1 + Math.ceil(Math.max(0, ...coated.map((j) => mostRestS(j) - COAT_REST_S)));
+  const windows = jobs.flatMap((j) => Array.from({ length: rests }, (_, k) => setAfter(j, COAT_REST_S + k)));
   return {
     count: jobs.length,
     lay: Float64Array.from(jobs, (j) => j.layS),
     coats: Uint8Array.from(jobs, (j) => j.coats),
-    setMin: Float64Array.from(jobs, (j) => j.setMinS),
-    setMax: Float64Array.from(jobs, (j) => j.setMaxS),
+    setMin: Float64Array.from(windows, (w) => w.min),
+    setMax: Float64Array.from(windows, (w) => w.max),
+    rests,
+    leastSet: Float64Array.from(jobs, leastSetS),
+    wait: Float64Array.from(jobs, (j) => mostRestS(j) - COAT_REST_S),
     pull: Float64Array.from(jobs, (j) => j.pullS),
     finish: Float64Array.from(jobs, (j) => j.pullS + j.pressS),
     side: Uint8Array.from(jobs, (j) => (j.side ? SIDE_NUMBER[j.side] : 0)),
@@ -97,7 +108,7 @@ export class FastTable {
     return true;
   }
 
-  /** Does a job's next act; false where a pull came too late. */
+  /** Does a job's next act; false where a pull or a second coat came too late. Times are whole seconds. */
   act(i: number): boolean {
     const start = this.nextStart(i);
     const side = this.j.side[i] as number;
@@ -113,17 +124,20 @@ export class FastTable {
       for (; at < this.skinCount; at++) this.skin[at] = this.skin[at + 1] as number;
       return start <= (this.due[i] as number);
     }
+    const waited = stage === FIRST_COAT ? start - (this.ready[i] as number) : 0;
     this.now = start + (this.j.lay[i] as number);
     if (stage === UNLAID) this.skin[this.skinCount++] = i;
     if (stage === UNLAID && this.j.coats[i] === 2) {
       this.stage[i] = FIRST_COAT;
       this.ready[i] = this.now + COAT_REST_S;
+      this.due[i] = this.now + COAT_REST_S + (this.j.wait[i] as number);
     } else {
       this.stage[i] = SETTING;
-      this.ready[i] = this.now + (this.j.setMin[i] as number);
-      this.due[i] = this.now + (this.j.setMax[i] as number);
+      const at = i * this.j.rests + Math.min(this.j.rests - 1, waited);
+      this.ready[i] = this.now + (this.j.setMin[at] as number);
+      this.due[i] = this.now + (this.j.setMax[at] as number);
     }
-    return true;
+    return waited <= (this.j.wait[i] as number);
   }
 
   /** Earliest end of everything from here on, as `remainingBound` has it; s. */
@@ -136,7 +150,7 @@ export class FastTable {
       if (stage === OFF) continue;
       const finish = j.finish[i] as number;
       const lay = j.lay[i] as number;
-      const setMin = j.setMin[i] as number;
+      const setMin = j.leastSet[i] as number;
       if (stage === UNLAID) {
         work += (j.coats[i] as number) * lay + finish;
         bound = Math.max(bound, this.now + (tables.tailS[i] ?? 0));
@@ -155,27 +169,27 @@ export class FastTable {
   }
 
   /**
-   * Whether all setting strips make their latest pulls, in that order, once `extra` has been laid now (or with none:
-   * −1).
+   * Whether what lies on the skin makes its latest acts, in that order, once `extra` has been laid now (or with none:
+   * −1): pulls, and second coats over first ones that rest.
    */
   makesDeadlines(extra: number, order: Int32Array): boolean {
     let time = this.now;
     let side = this.side;
     let count = 0;
     for (let k = 0; k < this.skinCount; k++) {
-      if (this.stage[this.skin[k] as number] === SETTING) order[count++] = this.skin[k] as number;
+      if (this.skin[k] !== extra) order[count++] = this.skin[k] as number;
     }
     let extraReady = 0;
     let extraDue = 0;
+    const extraRests = extra >= 0 && this.stage[extra] === UNLAID && this.j.coats[extra] === 2;
     if (extra >= 0) {
       time = this.nextStart(extra) + (this.j.lay[extra] as number);
       const own = this.j.side[extra] as number;
       if (own !== 0) side = own;
-      if (this.stage[extra] !== UNLAID || this.j.coats[extra] !== 2) {
-        extraReady = time + (this.j.setMin[extra] as number);
-        extraDue = time + (this.j.setMax[extra] as number);
-        order[count++] = extra;
-      }
+      const at = extra * this.j.rests;
+      extraReady = time + (extraRests ? COAT_REST_S : (this.j.setMin[at] as number));
+      extraDue = time + (extraRests ? COAT_REST_S + (this.j.wait[extra] as number) : (this.j.setMax[at] as number));
+      order[count++] = extra;
     }
     for (let a = 1; a < count; a++) {
       const i = order[a] as number;
@@ -193,7 +207,8 @@ export class FastTable {
       const from = time + (own !== 0 && side !== 0 && own !== side ? this.j.walkS : 0);
       const start = Math.max(from, i === extra ? extraReady : (this.ready[i] as number));
       if (start > (i === extra ? extraDue : (this.due[i] as number))) return false;
-      time = start + (this.j.finish[i] as number);
+      const rests = i === extra ? extraRests : this.stage[i] === FIRST_COAT;
+      time = start + ((rests ? this.j.lay[i] : this.j.finish[i]) as number);
       if (own !== 0) side = own;
     }
     return true;

@@ -137,7 +137,13 @@ describe('what the table says of itself', () => {
       stripCount: 3,
       layable: [],
     });
-    expect(table.strips.get('c')).toEqual({ stage: 3, laidAtMs: 20_000, pulledAtMs: 70_000, mark: 'broke' });
+    expect(table.strips.get('c')).toEqual({
+      stage: 3,
+      laidAtMs: 20_000,
+      coatsApartS: null,
+      pulledAtMs: 70_000,
+      mark: 'broke',
+    });
     // counted from the lay's end by the label's own seconds
     expect(table.act).toEqual({ kind: 'pull', strip: 'b', laidAtMs: 32_000, readyAtMs: 62_000, dueAtMs: 112_000 });
     expect(table.ahead).toEqual([{ kind: 'pull', strip: 'a', walkS: 0 }]);
@@ -176,7 +182,13 @@ describe('what the table says of itself', () => {
       event('pulled', 60, { strip: 'a' }),
       event('laid', 70, { strip: 'a' }),
     ]).strips;
-    expect(strips.get('a')).toEqual({ stage: 3, laidAtMs: 10_000, pulledAtMs: 60_000, mark: null });
+    expect(strips.get('a')).toEqual({
+      stage: 3,
+      laidAtMs: 10_000,
+      coatsApartS: null,
+      pulledAtMs: 60_000,
+      mark: null,
+    });
     expect(strips.get('b')?.stage).toBe(0);
     expect(strips.size).toBe(3);
   });
@@ -190,10 +202,28 @@ describe('what may be laid and what presses', () => {
     const laid = [wrist(), event('laid', 10, { strip: 'one' })];
     const table = liveTable(coated, laid);
     expect(pressingStrip(table, coated, 57_999)).toBeNull();
-    expect(pressingStrip(table, coated, 58_000)).toEqual({ strip: 'one', dueAtMs: 70_000 });
+    expect(pressingStrip(table, coated, 58_000)).toEqual({ strip: 'one', readyAtMs: 35_000, dueAtMs: 70_000 });
     expect(pressingStrip(table, coated, 58_000, 5)).toBeNull();
     const off = liveTable(coated, [...laid, event('pulled', 40, { strip: 'one' })]);
     expect(pressingStrip(off, coated, 1_000_000)).toBeNull();
+  });
+  it('counts a second coat’s window from how long the first really rested, on the safe side', () => {
+    const afterRest = [
+      { restS: 8, setS: { min: 18, max: 107 } },
+      { restS: 20, setS: { min: 13, max: 99 } },
+      { restS: 60, setS: { min: 10, max: 80 } },
+    ];
+    const coated = [
+      group([job('two', { coats: 2, layS: 10, setMinS: 18, setMaxS: 99, rest: { mostS: 20, afterRest } })]),
+    ];
+    const first = [wrist(), event('laid', 10, { strip: 'two' })];
+    expect(liveTable(coated, first).act).toMatchObject({ coat: 2, notBeforeMs: 18_000, notAfterMs: 30_000 });
+    const at = (secondS: number): unknown =>
+      liveTable(coated, [...first, event('laid', secondS, { strip: 'two' })]).act;
+    // 28 s apart: 18 s of rest if the second lay took as long as planned, up to 28 s if it was quick
+    expect(at(38)).toMatchObject({ kind: 'pull', readyAtMs: 56_000, dueAtMs: 118_000 });
+    // 90 s apart: brittle sooner than any plan says
+    expect(at(100)).toMatchObject({ kind: 'pull', readyAtMs: 110_000, dueAtMs: 180_000 });
   });
   it('offers no strip that touches one on the skin, and offers it again when that is off', () => {
     const touching = [group([job('a', { touches: [1] }), job('b', { touches: [0] }), job('c')])];
@@ -208,7 +238,7 @@ describe('what may be laid and what presses', () => {
       event('laid', 10, { strip: 'slow' }),
       event('laid', 140, { strip: 'quick' }),
     ]);
-    expect(pressingStrip(table, slow, 205_000)).toEqual({ strip: 'quick', dueAtMs: 200_000 });
+    expect(pressingStrip(table, slow, 205_000)).toEqual({ strip: 'quick', readyAtMs: 165_000, dueAtMs: 200_000 });
     expect(pressingStrip(table, slow, 190_000)?.strip).toBe('quick');
   });
 });

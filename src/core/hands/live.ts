@@ -6,7 +6,7 @@
 import { bestPolicy, costOf } from './policies';
 import { searchSchedule } from './search';
 import { canLay, emptyTable, FIRST_COAT, OFF, opsOf, SETTING, step, UNLAID, type TableState } from './state';
-import { COAT_REST_S, type HandsInput, type Op } from './types';
+import { COAT_REST_S, mostRestS, setAfter, type HandsInput, type Op, type StripJob } from './types';
 
 export const MARKS = ['clean', 'some-left', 'broke', 'sore'] as const;
 export type StripMark = (typeof MARKS)[number];
@@ -35,13 +35,22 @@ export interface LiveStrip {
   readonly stage: number;
   /** End of the last lay. */
   readonly laidAtMs: number | null;
+  /** Ends of the two lays apart, s; null until there is a second coat. */
+  readonly coatsApartS: number | null;
   readonly pulledAtMs: number | null;
   readonly mark: StripMark | null;
 }
 
 export type Act =
   | { readonly kind: 'wrist'; readonly product: string }
-  | { readonly kind: 'lay'; readonly strip: string; readonly coat: 1 | 2; readonly notBeforeMs: number | null }
+  | {
+      readonly kind: 'lay';
+      readonly strip: string;
+      readonly coat: 1 | 2;
+      /** Of a second coat: when the first has rested, and until when it takes the second well. */
+      readonly notBeforeMs: number | null;
+      readonly notAfterMs: number | null;
+    }
   | {
       readonly kind: 'pull';
       readonly strip: string;
@@ -81,11 +90,27 @@ export function standing(events: readonly TableEvent[]): readonly TableEvent[] {
   return events.filter((e) => e.kind !== 'undo' && !undone.has(e.id));
 }
 
+const NOT_LAID: LiveStrip = { stage: UNLAID, laidAtMs: null, coatsApartS: null, pulledAtMs: null, mark: null };
+
+/**
+ * The set window of a strip as it was really laid. How long the second lay took is not noted: as long as planned at
+ * most, so set counts from the shorter rest that this leaves and the latest pull from the longer one.
+ */
+function windowOf(job: StripJob, strip: LiveStrip | undefined): { readonly min: number; readonly max: number } {
+  const apartS = strip?.coatsApartS ?? null;
+  if (apartS === null) return { min: job.setMinS, max: job.setMaxS };
+  return { min: setAfter(job, Math.max(0, apartS - job.layS)).min, max: setAfter(job, apartS).max };
+}
+
+/** Earliest and latest next act of a strip on the skin, s after its last lay. */
+const nextAct = (job: StripJob, strip: LiveStrip | undefined): { readonly min: number; readonly max: number } =>
+  strip?.stage === FIRST_COAT ? { min: COAT_REST_S, max: mostRestS(job) } : windowOf(job, strip);
+
 /** Each strip's stage after these events; only standing ones count. */
 export function liveStrips(groups: readonly LiveGroup[], events: readonly TableEvent[]): Map<string, LiveStrip> {
   const strips = new Map<string, LiveStrip>();
   for (const g of groups) {
-    for (const j of g.jobs) strips.set(j.id, { stage: UNLAID, laidAtMs: null, pulledAtMs: null, mark: null });
+    for (const j of g.jobs) strips.set(j.id, { ...NOT_LAID });
   }
   const coats = new Map(groups.flatMap((g) => g.jobs.map((j) => [j.id, j.coats])));
   for (const e of events) {
@@ -93,7 +118,8 @@ export function liveStrips(groups: readonly LiveGroup[], events: readonly TableE
     if (!now || e.strip === undefined) continue;
     if (e.kind === 'laid' && (now.stage === UNLAID || now.stage === FIRST_COAT)) {
       const stage = now.stage === UNLAID && coats.get(e.strip) === 2 ? FIRST_COAT : SETTING;
-      strips.set(e.strip, { ...now, stage, laidAtMs: e.atMs });
+      const coatsApartS = now.stage === FIRST_COAT ? (e.atMs - (now.laidAtMs ?? e.atMs)) / 1000 : null;
+      strips.set(e.strip, { ...now, stage, laidAtMs: e.atMs, coatsApartS });
     } else if (e.kind === 'pulled' && now.stage === SETTING) {
       strips.set(e.strip, { ...now, stage: OFF, pulledAtMs: e.atMs });
     } else if (e.kind === 'mark' && e.mark) strips.set(e.strip, { ...now, mark: e.mark });
@@ -115,10 +141,8 @@ function tableStateOf(
     nowS,
     side,
     stage: group.jobs.map((job) => strips.get(job.id)?.stage ?? UNLAID),
-    readyS: group.jobs.map(
-      (job) => laidS(job.id) + (strips.get(job.id)?.stage === FIRST_COAT ? COAT_REST_S : job.setMinS),
-    ),
-    dueS: group.jobs.map((job) => laidS(job.id) + job.setMaxS),
+    readyS: group.jobs.map((job) => laidS(job.id) + nextAct(job, strips.get(job.id)).min),
+    dueS: group.jobs.map((job) => laidS(job.id) + nextAct(job, strips.get(job.id)).max),
   };
 }
 
@@ -223,17 +247,24 @@ function actOf(
 ): Act {
   const job = group.jobs[op.job];
   const strip = job?.id ?? '';
-  if (op.kind === 'lay') return { kind: 'lay', strip, coat: 1, notBeforeMs: null };
+  if (op.kind === 'lay') return { kind: 'lay', strip, coat: 1, notBeforeMs: null, notAfterMs: null };
   if (op.kind === 'coat') {
-    return { kind: 'lay', strip, coat: 2, notBeforeMs: baseMs + (from.readyS[op.job] ?? 0) * 1000 };
+    return {
+      kind: 'lay',
+      strip,
+      coat: 2,
+      notBeforeMs: baseMs + (from.readyS[op.job] ?? 0) * 1000,
+      notAfterMs: baseMs + (from.dueS[op.job] ?? 0) * 1000,
+    };
   }
   const laidAtMs = strips.get(strip)?.laidAtMs ?? baseMs;
+  const set = job && windowOf(job, strips.get(strip));
   return {
     kind: 'pull',
     strip,
     laidAtMs,
-    readyAtMs: laidAtMs + (job?.setMinS ?? 0) * 1000,
-    dueAtMs: laidAtMs + (job?.setMaxS ?? 0) * 1000,
+    readyAtMs: laidAtMs + (set?.min ?? 0) * 1000,
+    dueAtMs: laidAtMs + (set?.max ?? 0) * 1000,
   };
 }
 
@@ -246,13 +277,19 @@ export function pressingStrip(
   groups: readonly LiveGroup[],
   atMs: number,
   withinS = 12,
-): { readonly strip: string; readonly dueAtMs: number } | null {
+): { readonly strip: string; readonly readyAtMs: number; readonly dueAtMs: number } | null {
   const jobs = groups.flatMap((g) => g.jobs);
   const due = table.onSkin.flatMap((id) => {
     const job = jobs.find((j) => j.id === id);
     const strip = table.strips.get(id);
     return job && strip?.stage === SETTING && strip.laidAtMs !== null
-      ? [{ strip: id, dueAtMs: strip.laidAtMs + job.setMaxS * 1000 }]
+      ? [
+          {
+            strip: id,
+            readyAtMs: strip.laidAtMs + windowOf(job, strip).min * 1000,
+            dueAtMs: strip.laidAtMs + windowOf(job, strip).max * 1000,
+          },
+        ]
       : [];
   });
   const pressing = due.filter((d) => atMs >= d.dueAtMs - withinS * 1000).sort((a, b) => a.dueAtMs - b.dueAtMs)[0];

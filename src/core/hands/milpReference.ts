@@ -1,15 +1,15 @@
 // Reference for tests and bench: the schedule of the hands as a mixed-integer linear programme in CPLEX LP text, for
-// HiGHS. Start times L (lay) and P (pull), order binaries for every pair of acts; from them how many strips are on the
-// skin when one is laid. Precedence is closed transitively and fixed into the order binaries (plain big-M alone once
-// gave a wrong optimum). The horizon is the end of a schedule that is known to hold, so that only earlier ones are left
-// to look for.
+// HiGHS. Start times L (lay), C (second coat) and P (pull), order binaries for every pair of acts; from them how many
+// strips are on the skin when one is laid. Precedence is closed transitively and fixed into the order binaries (plain
+// big-M alone once gave a wrong optimum). The horizon is the end of a schedule that is known to hold, so that only
+// earlier ones are left to look for.
 
-import type { HandsInput, StripJob } from './types';
+import { COAT_REST_S, mostRestS, type HandsInput, type StripJob } from './types';
 
 interface Act {
   readonly name: string;
   readonly job: number;
-  readonly kind: 'L' | 'P';
+  readonly kind: 'L' | 'C' | 'P';
   readonly lasts: number;
   readonly side: StripJob['side'];
   /** Start times that the horizon leaves it. */
@@ -26,7 +26,10 @@ function closedNeeds(jobs: readonly StripJob[]): ReadonlySet<string> {
   return new Set(jobs.flatMap((_, j) => [...reach(j)].map((i) => `${i}>${j}`)));
 }
 
-const lasts = (j: StripJob): number => j.layS + j.setMinS + j.pullS + j.pressS;
+/** From the start of the lay to the end of the last coat, at least. */
+const laysS = (j: StripJob): number => (j.coats === 2 ? 2 * j.layS + COAT_REST_S : j.layS);
+const lasts = (j: StripJob): number => laysS(j) + j.setMinS + j.pullS + j.pressS;
+const ACT_PLACE = { L: 0, C: 1, P: 2 } as const;
 
 /**
  * Seconds of the longest chain of jobs that must be over before each job's lay, and of the longest one that must follow
@@ -57,8 +60,8 @@ function chains(jobs: readonly StripJob[]): { readonly before: readonly number[]
 }
 
 /**
- * LP text whose optimum is the least makespan, at most `horizonS`; a whole number, as all seconds given are. One coat a
- * strip.
+ * LP text whose optimum is the least makespan, at most `horizonS`; a whole number, as all seconds given are. Set
+ * windows are those of the jobs, whatever a first coat has rested.
  */
 export function handsMilp({ jobs, maxOnSkin, walkS }: HandsInput, horizonS: number): string {
   const chain = chains(jobs);
@@ -74,18 +77,32 @@ export function handsMilp({ jobs, maxOnSkin, walkS }: HandsInput, horizonS: numb
       earliest: chain.before[i] ?? 0,
       latest: horizonS - (chain.after[i] ?? 0) - lasts(j),
     },
+    ...(j.coats === 2
+      ? [
+          {
+            name: `C${i}`,
+            job: i,
+            kind: 'C' as const,
+            lasts: j.layS,
+            side: j.side,
+            earliest: (chain.before[i] ?? 0) + j.layS + COAT_REST_S,
+            latest: horizonS - (chain.after[i] ?? 0) - j.layS - j.setMinS - j.pullS - j.pressS,
+          },
+        ]
+      : []),
     {
       name: `P${i}`,
       job: i,
       kind: 'P',
       lasts: j.pullS + j.pressS,
       side: j.side,
-      earliest: (chain.before[i] ?? 0) + j.layS + j.setMinS,
+      earliest: (chain.before[i] ?? 0) + laysS(j) + j.setMinS,
       latest: horizonS - (chain.after[i] ?? 0) - j.pullS - j.pressS,
     },
   ]);
   const before = closedNeeds(jobs);
-  const surely = (a: Act, b: Act): boolean => (a.job === b.job ? a.kind === 'L' : before.has(`${a.job}>${b.job}`));
+  const surely = (a: Act, b: Act): boolean =>
+    a.job === b.job ? ACT_PLACE[a.kind] < ACT_PLACE[b.kind] : before.has(`${a.job}>${b.job}`);
   /**
    * Never on the skin together: one is off before the other is laid, and all four orders of their acts are one choice.
    */
@@ -104,9 +121,13 @@ export function handsMilp({ jobs, maxOnSkin, walkS }: HandsInput, horizonS: numb
     ];
   };
   jobs.forEach((j, i) => {
+    const last = j.coats === 2 ? `C${i}` : `L${i}`;
+    if (j.coats === 2) {
+      rows.push(`C${i} - L${i} >= ${j.layS + COAT_REST_S}`, `C${i} - L${i} <= ${j.layS + mostRestS(j)}`);
+    }
     rows.push(
-      `P${i} - L${i} >= ${j.layS + j.setMinS}`,
-      `P${i} - L${i} <= ${j.layS + j.setMaxS}`,
+      `P${i} - ${last} >= ${j.layS + j.setMinS}`,
+      `P${i} - ${last} <= ${j.layS + j.setMaxS}`,
       `C - P${i} >= ${j.pullS + j.pressS}`,
     );
   });
@@ -122,9 +143,9 @@ export function handsMilp({ jobs, maxOnSkin, walkS }: HandsInput, horizonS: numb
     }),
   );
   // the hands do one thing at a time, and each place on the skin holds one strip at a time
-  rows.push(`C >= ${jobs.reduce((s, j) => s + j.layS + j.pullS + j.pressS, 0)}`);
+  rows.push(`C >= ${jobs.reduce((s, j) => s + j.coats * j.layS + j.pullS + j.pressS, 0)}`);
   rows.push(
-    `${maxOnSkin} C >= ${jobs.reduce((s, j) => s + j.layS + j.setMinS + j.pullS, 0) + maxOnSkin * Math.min(...jobs.map((j) => j.pressS))}`,
+    `${maxOnSkin} C >= ${jobs.reduce((s, j) => s + laysS(j) + j.setMinS + j.pullS, 0) + maxOnSkin * Math.min(...jobs.map((j) => j.pressS))}`,
   );
   /** 1 where act x comes before act y, else 0: a known number plus a signed binary, or the number alone. */
   const first = (x: string, y: string): { readonly term: string; readonly known: number } => {

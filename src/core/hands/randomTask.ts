@@ -3,8 +3,11 @@
 import type { Random } from '../shared';
 import type { HandsInput, StripJob } from './types';
 
-/** A task of `n` strips on one or two sides, with tab chains and touching neighbours as layouts have them. */
-export function randomTask(random: Random, n: number): HandsInput {
+/**
+ * A task of `n` strips on one or two sides, with tab chains and touching neighbours as layouts have them; two coats lie
+ * on all of them or on none.
+ */
+export function randomTask(random: Random, n: number, coats: 1 | 2 = 1): HandsInput {
   const sides = random.next() < 0.5;
   const setMinS = random.whole(15, 45);
   const touches: Set<number>[] = Array.from({ length: n }, () => new Set());
@@ -22,7 +25,7 @@ export function randomTask(random: Random, n: number): HandsInput {
       id: `s${i}`,
       side: sides ? side : null,
       layS: random.whole(8, 15),
-      coats: 1,
+      coats,
       setMinS: own,
       setMaxS: own + random.whole(25, 80),
       pullS: random.whole(3, 5),

@@ -57,7 +57,17 @@ function searched(input: HandsInput, known: TableState | null): TableState | nul
 /** The same strips, each set a second later: its order is another start, and often ends earlier than all others. */
 const setLater = (input: HandsInput): HandsInput => ({
   ...input,
-  jobs: input.jobs.map((j) => ({ ...j, setMinS: Math.min(j.setMinS + 1, j.setMaxS) })),
+  jobs: input.jobs.map((j) => ({
+    ...j,
+    setMinS: Math.min(j.setMinS + 1, j.setMaxS),
+    rest: j.rest && {
+      ...j.rest,
+      afterRest: j.rest.afterRest.map((a) => ({
+        ...a,
+        setS: { ...a.setS, min: Math.min(a.setS.min + 1, a.setS.max) },
+      })),
+    },
+  })),
 });
 
 /** The acts of another task's table on this one's strips. */

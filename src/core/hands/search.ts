@@ -54,6 +54,8 @@ function dominates(a: TableState, b: TableState, relaxed: boolean): boolean {
     // what is ready before the hands are free is as good as ready now
     if (Math.max(a.readyS[i] as number, a.nowS) > Math.max(b.readyS[i] as number, b.nowS)) return false;
     if (!relaxed && stage === SETTING && (a.dueS[i] as number) < (b.dueS[i] as number)) return false;
+    // how long a first coat has rested decides what it may wait for and how soon the second sets
+    if (stage === FIRST_COAT && a.dueS[i] !== b.dueS[i]) return false;
   }
   return true;
 }
@@ -63,14 +65,8 @@ function* successors(state: TableState, input: HandsInput, options: SearchOption
     const stage = state.stage[i];
     if (stage === OFF) continue;
     if (stage === SETTING || stage === FIRST_COAT) {
-      if (
-        stage === SETTING &&
-        !options.relaxed &&
-        !options.mayBeLate &&
-        nextStart(state, input, i) > (state.dueS[i] as number)
-      ) {
-        continue;
-      }
+      const mayWait = options.mayBeLate === true || (options.relaxed && stage === SETTING);
+      if (!mayWait && nextStart(state, input, i) > (state.dueS[i] as number)) continue;
       yield step(state, input, i);
     } else if (canLay(state, input, i)) {
       const next = step(state, input, i);

@@ -1,7 +1,7 @@
 // State of the table while strips are laid and pulled, and the one step function that every search and the live re-plan
 // share.
 
-import { COAT_REST_S, type HandsInput, type Op, type StripJob } from './types';
+import { COAT_REST_S, mostRestS, setAfter, type HandsInput, type Op, type StripJob } from './types';
 
 export const UNLAID = 0;
 export const FIRST_COAT = 1;
@@ -15,9 +15,9 @@ export interface TableState {
   readonly stage: readonly number[];
   /** Earliest start of the job's next act (coat or pull). */
   readonly readyS: readonly number[];
-  /** Latest start of the pull; meaningful while setting. */
+  /** Latest start of the job's next act on the skin: of the second coat while the first rests, else of the pull. */
   readonly dueS: readonly number[];
-  /** Seconds by which pulls came too late; 0 in a feasible plan. */
+  /** Seconds by which pulls and second coats came too late; 0 in a feasible plan. */
   readonly lateS: number;
   readonly last: Op | null;
   readonly before: TableState | null;
@@ -78,17 +78,20 @@ export function step(state: TableState, input: HandsInput, index: number): Table
   const dueS = state.dueS.slice();
   const pulling = state.stage[index] === SETTING;
   const endS = startS + (pulling ? job.pullS + job.pressS : job.layS);
-  let lateS = state.lateS;
+  const isDue = isOnSkin(state.stage[index]);
+  const lateS = state.lateS + (isDue ? Math.max(0, startS - (state.dueS[index] ?? startS)) : 0);
   if (pulling) {
     stage[index] = OFF;
-    lateS += Math.max(0, startS - (state.dueS[index] ?? startS));
   } else if (state.stage[index] === UNLAID && job.coats === 2) {
     stage[index] = FIRST_COAT;
     readyS[index] = endS + COAT_REST_S;
+    dueS[index] = endS + mostRestS(job);
   } else {
     stage[index] = SETTING;
-    readyS[index] = endS + job.setMinS;
-    dueS[index] = endS + job.setMaxS;
+    const restS = startS - (state.readyS[index] ?? startS) + COAT_REST_S;
+    const set = setAfter(job, restS);
+    readyS[index] = endS + set.min;
+    dueS[index] = endS + set.max;
   }
   const laying = state.stage[index] === UNLAID ? 'lay' : 'coat';
   const kind = pulling ? 'pull' : laying;
@@ -111,21 +114,24 @@ export function opsOf(state: TableState): readonly Op[] {
   return ops.reverse();
 }
 
-/** True where the setting strips, pulled in the order of their latest pulls with walking, all make it. */
+/**
+ * True where what lies on the skin makes it in the order of its latest acts, with walking: pulls, and second coats over
+ * first ones that rest.
+ */
 export function makesDeadlines(state: TableState, input: HandsInput): boolean {
-  const setting: number[] = [];
+  const onSkin: number[] = [];
   state.stage.forEach((stage, i) => {
-    if (stage === SETTING) setting.push(i);
+    if (isOnSkin(stage)) onSkin.push(i);
   });
-  setting.sort((a, b) => (state.dueS[a] ?? 0) - (state.dueS[b] ?? 0));
+  onSkin.sort((a, b) => (state.dueS[a] ?? 0) - (state.dueS[b] ?? 0));
   let time = state.nowS;
   let side = state.side;
-  for (const i of setting) {
-    const job = input.jobs[i] as StripJob; // setting holds job indices
+  for (const i of onSkin) {
+    const job = input.jobs[i] as StripJob; // onSkin holds job indices
     const walkS = job.side !== null && side !== null && job.side !== side ? input.walkS : 0;
     const startS = Math.max(time + walkS, state.readyS[i] ?? 0);
     if (startS > (state.dueS[i] ?? 0)) return false;
-    time = startS + job.pullS + job.pressS;
+    time = startS + (state.stage[i] === FIRST_COAT ? job.layS : job.pullS + job.pressS);
     side = job.side ?? side;
   }
   return true;

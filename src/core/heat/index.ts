@@ -3,6 +3,8 @@ export type { Layer, Grid, TopSide } from './conduction';
 export { burnRate, BURN_LIMIT } from './burn';
 export { solveSkinHeat, skinInState, CORE_C, LATEST_PULL_CAP_S } from './skinHeat';
 export type { SkinHeat, SkinHeatInput, SkinState } from './skinHeat';
+export { solveCoats, solveSecondCoat, windowAfter, REST_S } from './coats';
+export type { CoatHeat, SetAfterRest } from './coats';
 export { touchFromPot, potForTouch, holdUntil, USUAL_HOLD_S } from './stick';
 export { heatTable, readHeat, thicknessNodes, thicknessStep } from './heatTable';
 export type { HeatReading, HeatTable } from './heatTable';

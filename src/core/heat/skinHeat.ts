@@ -73,7 +73,7 @@ function waxLayer(product: Product, thicknessMm: number): Layer {
     thicknessM: thicknessMm / 1000,
     conductivityWmK: product.conductivityWmK,
     capacityJm3K: product.densityKgM3 * product.heatCapacityJkgK,
-    cells: 14,
+    cells: WAX_CELLS,
     stretch: 0.35,
   };
   return s
@@ -126,12 +126,47 @@ export function restingProfile(layers: readonly Layer[], surfaceC: number): Floa
 }
 
 /**
- * Solves the slab on the skin. Times in seconds from the end of the lay, when the slab is at `touchC` throughout.
+ * What lies on the skin when the clock starts: the layers of wax, top first, in mm, and the temperature of every cell
+ * of wax and skin, °C.
+ */
+export interface WaxLaid {
+  readonly layersMm: readonly number[];
+  readonly startC: Float64Array;
+}
+
+const WAX_CELLS = 14;
+
+/** One slab, fresh from the stick, on skin at rest. */
+function oneSlab({ thicknessMm, touchC, skin }: SkinHeatInput): WaxLaid {
+  const skinC = restingProfile(skinLayers(skin), skin.restingC);
+  const startC = new Float64Array(WAX_CELLS + skinC.length).fill(touchC);
+  startC.set(skinC, WAX_CELLS);
+  return { layersMm: [thicknessMm], startC };
+}
+
+/** A fresh coat over what has lain for `restS`: the half of the slab that the first coat is, cooled on the skin. */
+export function overFirstCoat(input: SkinHeatInput, restS: number): WaxLaid {
+  const coatMm = input.thicknessMm / 2;
+  const first = oneSlab({ ...input, thicknessMm: coatMm });
+  const cooled = Float64Array.from(first.startC);
+  if (restS > 0) {
+    march({ ...input, thicknessMm: coatMm, endS: restS }, gradedSteps(restS, ...STEPS_S), first, (tempC) => {
+      cooled.set(tempC);
+    });
+  }
+  const startC = new Float64Array(WAX_CELLS + cooled.length).fill(input.touchC);
+  startC.set(cooled, WAX_CELLS);
+  return { layersMm: [coatMm, coatMm], startC };
+}
+
+/**
+ * Solves the slab on the skin. Times in seconds from the end of the lay, when the slab is at `touchC` throughout; or
+ * from the end of the last lay where `laid` says what lay there before.
  *
  * Backward Euler sees a slab set late, by an error that grows with the step: set and latest pull are therefore
  * extrapolated from a second march in half steps (Richardson), which leaves them at most 0.3 s early and never late.
  */
-export function solveSkinHeat(input: SkinHeatInput): SkinHeat {
+export function solveSkinHeat(input: SkinHeatInput, laid: WaxLaid = oneSlab(input)): SkinHeat {
   const refine = input.refine ?? 1;
   const endS = input.endS ?? 60;
   // a little past the cap, so that what is brittle just before it is seen late and still extrapolated
@@ -139,11 +174,11 @@ export function solveSkinHeat(input: SkinHeatInput): SkinHeat {
     endS < LATEST_PULL_CAP_S ? gradedSteps(endS, ...STEPS_S) : [...gradedSteps(endS, ...STEPS_S), ...PAST_CAP_S];
   const split = (times: number): readonly number[] =>
     graded.flatMap((dt) => Array.from({ length: times }, () => dt / times));
-  const { curve, feltPeakC, burnOmega, ...whole } = march(input, split(refine));
+  const { curve, feltPeakC, burnOmega, ...whole } = march(input, split(refine), laid);
   const solved = { curve, feltPeakC, burnOmega };
   if (!input.product.setting) return { ...solved, setAfterS: null, latestPullS: 0 };
   if (input.decideBurn !== undefined) return { ...solved, ...whole, latestPullS: LATEST_PULL_CAP_S };
-  const half = march({ ...input, withCurve: false, onlyTimes: true }, split(2 * refine));
+  const half = march({ ...input, withCurve: false, onlyTimes: true }, split(2 * refine), laid);
   const extrapolated = (late: number | null, lessLate: number | null): number | null =>
     late === null || lessLate === null ? lessLate : 2 * lessLate - late;
   const brittleS = extrapolated(whole.latestPullS, half.latestPullS);
@@ -158,15 +193,14 @@ export function solveSkinHeat(input: SkinHeatInput): SkinHeat {
 function march(
   input: SkinHeatInput & { readonly onlyTimes?: boolean },
   stepsS: readonly number[],
+  laid: WaxLaid,
+  onEach?: (tempC: Float64Array) => void,
 ): Omit<SkinHeat, 'latestPullS'> & { readonly latestPullS: number | null } {
   const { product, touchC, thicknessMm, skin, roomC } = input;
   const endS = input.endS ?? 60;
-  const below = skinLayers(skin);
-  const layers = [waxLayer(product, thicknessMm), ...below];
+  const layers = [...laid.layersMm.map((mm) => waxLayer(product, mm)), ...skinLayers(skin)];
   const grid = buildGrid(layers);
-  const waxCells = layers[0]?.cells ?? 0;
-  const startC = new Float64Array(grid.centreM.length).fill(touchC);
-  startC.set(restingProfile(below, skin.restingC), waxCells);
+  const waxCells = WAX_CELLS * laid.layersMm.length;
   const surfaceM = thicknessMm / 1000;
   const basalM = surfaceM + skin.epidermisUm * 1e-6;
   const setting = product.setting;
@@ -182,13 +216,14 @@ function march(
     {
       layers,
       grid,
-      startC,
+      startC: laid.startC,
       top: { kind: 'air', airC: roomC, coefficientWm2K: AIR_WM2K },
       bottomC: CORE_C,
       bloodC: CORE_C,
       stepsS,
     },
     (timeS, tempC, dt) => {
+      onEach?.(tempC);
       const nerveC = input.onlyTimes ? NaN : tempAtDepth(grid, tempC, surfaceM + NERVE_DEPTH_M);
       const basalC = input.onlyTimes ? NaN : tempAtDepth(grid, tempC, basalM);
       feltPeakC = Math.max(feltPeakC, nerveC);

@@ -6,8 +6,10 @@ import { daysUntilWorkable, workableShare, type Hair } from '../hair';
 import {
   LATER_PASS_MM,
   LATEST_PULL_CAP_S,
+  solveCoats,
   solveSkinHeat,
   workingWindow,
+  type CoatHeat,
   type HeatNeed,
   type SkinHeat,
   type SkinState,
@@ -15,12 +17,13 @@ import {
 } from '../heat';
 import { tableMinutes } from '../materials';
 import { allowsThickness, mannerName, mannerOf, waysOf, type Manner, type Product, type Way } from '../products';
+import type { CoatRest } from '../hands';
 import type { ZoneJudgement } from '../screening';
 import { addDays, type CivilDate, type Recall } from '../shared';
 import { brokenShare, removedShare, skinLoad } from './removal';
 import { exclusionCodes, lengthRange, needsTrim } from './eligibility';
 import { scoreOf, SHIPPED_WEIGHTS, type Weights } from './score';
-import type { Option, Schools, StripFacts } from './types';
+import type { Laid, Option, Schools, StripFacts } from './types';
 
 export interface MatchInput {
   readonly on: CivilDate;
@@ -49,16 +52,11 @@ export interface MatchInput {
   readonly heat?: HeatWish | undefined;
   readonly weights?: Weights | undefined;
   /** Strips, schedule and use of an option; computed outside so that layouts are shared. */
-  readonly stripFacts: (
-    product: Product,
-    way: Way,
-    coats: 1 | 2,
-    setS: { readonly min: number; readonly max: number },
-    thicknessMm: number,
-  ) => StripFacts;
+  readonly stripFacts: (product: Product, way: Way, laid: Laid) => StripFacts;
   /** Windows by key, so that zones with the same skin share the heat solves. */
   readonly windows?: Recall<WorkingWindow> | undefined;
   readonly heats?: Recall<SkinHeat> | undefined;
+  readonly coats?: Recall<CoatHeat> | undefined;
 }
 
 /** A slab or a touch that the practitioner asks for; the window keeps the last word. */
@@ -108,11 +106,13 @@ export function heatOfOption(
   product: Product,
   manner: Manner,
   way: Way,
+  coats: 1 | 2,
 ): {
   readonly window: WorkingWindow;
   readonly setS: { readonly min: number; readonly max: number };
   readonly heat: SkinHeat;
   readonly need: HeatNeed;
+  readonly rest: CoatRest | null;
 } {
   const need = heatNeedOf(input, product, manner, way);
   const { skin, roomC } = need;
@@ -129,13 +129,19 @@ export function heatOfOption(
       endS: product.setting ? LATEST_PULL_CAP_S : 60,
     }),
   );
+  if (coats === 2) {
+    const slab = { product, touchC: window.targetC, thicknessMm: window.thicknessMm, skin, roomC };
+    const both = recall(input.coats, () => solveCoats(slab));
+    // felt heat stays that of the whole slab laid at once: never less than that of its coats one by one
+    return { window, setS: both.setS, heat, need, rest: { mostS: both.restMaxS, afterRest: both.afterRest } };
+  }
   const setS = product.setting
     ? {
         min: heat.setAfterS === null ? LATEST_PULL_CAP_S : Math.ceil(heat.setAfterS),
         max: Math.floor(heat.latestPullS),
       }
     : manner.waitS;
-  return { window, setS, heat, need };
+  return { window, setS, heat, need, rest: null };
 }
 
 /** The window of a pass on skin that was waxed already: warmer and thinner, under a thinner slab. */
@@ -169,9 +175,9 @@ export type Raw = Omit<Option, 'score' | 'tier'> & { readonly pasteOffK: number;
 /** One option with its figures, before any comparison. */
 export function evaluate(input: MatchInput, product: Product, way: Way, manner: Manner): Raw {
   const { zone, hair, schools, judgement } = input;
-  const { window, setS, heat } = heatOfOption(input, product, manner, way);
   const coats: 1 | 2 = product.body === 'film' && hair.coarseness >= COARSE_FROM ? 2 : 1;
-  const facts = input.stripFacts(product, way, coats, setS, window.thicknessMm);
+  const { window, setS, heat, rest } = heatOfOption(input, product, manner, way, coats);
+  const facts = input.stripFacts(product, way, { coats, setS, rest, thicknessMm: window.thicknessMm });
   const range = lengthRange(manner, zone, way);
   const trimFirst = needsTrim(hair, range);
   const removal = {
@@ -230,6 +236,7 @@ export function evaluate(input: MatchInput, product: Product, way: Way, manner: 
     window,
     feltMarginK: window.limitC - heat.feltPeakC,
     setS,
+    rest,
     strips: facts.strips,
     tableMinutes: tableMinutes(facts.scheduleS, toTweeze),
     massG: facts.massG,

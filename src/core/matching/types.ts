@@ -1,6 +1,7 @@
 // One option = one product worked in one way on one zone of this client today.
 
 import type { Family } from '../anatomy';
+import type { CoatRest } from '../hands';
 import type { WorkingWindow } from '../heat';
 import type { Manner, Product, Way } from '../products';
 import type { CivilDate } from '../shared';
@@ -13,6 +14,17 @@ export interface Schools {
   readonly sugarWay?: 'hand' | 'strip' | undefined;
   readonly prep: 'powder' | 'oil' | 'dry';
   readonly families: readonly Family[];
+}
+
+/** How an option's slab is laid. */
+export interface Laid {
+  readonly coats: 1 | 2;
+  /** Of all coats together, mm. */
+  readonly thicknessMm: number;
+  /** Pulled between these, s after the last lay. */
+  readonly setS: { readonly min: number; readonly max: number };
+  /** Of two coats. */
+  readonly rest: CoatRest | null;
 }
 
 /** What the strips of an option come to. */
@@ -49,6 +61,8 @@ export interface Option {
   /** Felt limit less the felt peak at the target, K. */
   readonly feltMarginK: number;
   readonly setS: { readonly min: number; readonly max: number };
+  /** Rest between two coats; null of one. */
+  readonly rest: CoatRest | null;
   readonly strips: number;
   readonly tableMinutes: number;
   readonly massG: number;

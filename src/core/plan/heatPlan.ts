@@ -11,7 +11,7 @@ import type { ClientCase } from './visitCase';
 export function planHeat(choice: Option, match: MatchInput, client: ClientCase): PlanHeat {
   const { product, manner, way } = choice;
   const name = mannerName(product.family, way);
-  const { window: w, setS, heat, need } = heatOfOption(match, product, manner, way);
+  const { window: w, setS, heat, need, rest } = heatOfOption(match, product, manner, way, choice.coats);
   const later = choice.passes < 2 ? null : laterWindow(match, product, manner, way);
   const said = (client.heatFelt ?? []).filter(speaksOfLimit);
   const felt = learnFelt(said);
@@ -35,6 +35,9 @@ export function planHeat(choice: Option, match: MatchInput, client: ClientCase):
       need.thicknessMm === undefined && need.touchC === undefined
         ? null
         : { thicknessMm: need.thicknessMm ?? null, touchC: need.touchC ?? null },
+    coats: Array.from({ length: choice.coats }, () => ({ thicknessMm: roundTo(w.thicknessMm / choice.coats, 2) })),
+    restMaxS: rest?.mostS ?? null,
+    rest,
     laterPass:
       later && !later.empty
         ? { min: roundTo(later.minC, 1), target: roundTo(later.targetC, 1), max: roundTo(later.maxC, 1) }

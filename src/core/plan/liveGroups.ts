@@ -28,6 +28,7 @@ export function liveGroups(plan: Plan): readonly LiveGroup[] {
           coats: zone.choice?.coats === 2 ? 2 : 1,
           setMinS: strip.setS.min,
           setMaxS: strip.setS.max,
+          ...(zone.heat?.rest ? { rest: zone.heat.rest } : {}),
           pullS: pullS(strip.lengthMm / 10, strip.pulls),
           pressS: zone.hands.pressS,
           needs: indices(strip.spreadWith === null ? strip.needsBefore : [...strip.needsBefore, strip.spreadWith]),

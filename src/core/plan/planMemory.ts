@@ -4,7 +4,7 @@
 
 import type { Schedule } from '../hands';
 import type { LearnedGrowth } from '../hair';
-import type { Opener, SkinHeat, WorkingWindow } from '../heat';
+import type { CoatHeat, Opener, SkinHeat, WorkingWindow } from '../heat';
 import { recaller, type Recall } from '../shared';
 import type { Layout } from '../strips';
 
@@ -12,6 +12,7 @@ export interface PlanMemory {
   readonly windows: Recall<WorkingWindow>;
   readonly openers: Recall<readonly Opener[]>;
   readonly heats: Recall<SkinHeat>;
+  readonly coats: Recall<CoatHeat>;
   readonly layouts: Recall<Layout>;
   readonly schedules: Recall<Schedule>;
   readonly learned: Recall<LearnedGrowth>;
@@ -22,6 +23,7 @@ export const planMemory = (): PlanMemory => ({
   windows: recaller(600),
   openers: recaller(200),
   heats: recaller(600),
+  coats: recaller(200),
   layouts: recaller(240),
   schedules: recaller(600),
   learned: recaller(200),

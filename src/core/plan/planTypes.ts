@@ -3,6 +3,7 @@
 import type { Family, Side, ZoneId } from '../anatomy';
 import type { CareItem } from '../care';
 import type { Exclusion } from '../field';
+import type { CoatRest } from '../hands';
 import type { MaterialLine, VisitParts } from '../materials';
 import type { Way } from '../products';
 import type { Outcome, Reason } from '../screening';
@@ -102,6 +103,12 @@ export interface PlanHeat {
   readonly learned: { readonly shiftK: number; readonly visits: number } | null;
   /** Asked for by hand, as far as the window allowed it. */
   readonly asked: { readonly thicknessMm: number | null; readonly touchC: number | null } | null;
+  /** Of each coat, in order of laying; one where the slab is laid at once. */
+  readonly coats: readonly { readonly thicknessMm: number }[];
+  /** Longest rest between two coats, s; null of one coat. */
+  readonly restMaxS: number | null;
+  /** The set window by how long the first coat has rested; null of one coat. */
+  readonly rest: CoatRest | null;
   /** Window of a later pass on waxed skin; null where there is none. */
   readonly laterPass: { readonly min: number; readonly target: number; readonly max: number } | null;
 }

@@ -223,6 +223,7 @@ const zoneJobs = (work: ZoneWork, choice: Option, judgement: ZoneJudgement, leve
     manner: mannerName(choice.family, choice.way),
     coats: choice.coats,
     setS: choice.setS,
+    rest: choice.rest,
     level,
     face: work.zone.face,
     zone: work.zone.id,

@@ -125,6 +125,7 @@ export function secondRound(input: SecondRoundInput): SecondRound | null {
     manner: name,
     coats: 1,
     setS,
+    rest: null,
     level,
     face: facts.face,
     zone: facts.id,

@@ -1,7 +1,7 @@
 // From strips to jobs for the hands: seconds to load, lay, pull and press (common practice, no source; trainee slower).
 
 import type { Family, Side, ZoneId } from '../anatomy';
-import type { StripJob } from '../hands';
+import type { CoatRest, StripJob } from '../hands';
 import type { MannerName } from '../products';
 import { handworkOf, patchesOf, type HandLevel, type Strip } from '../strips';
 
@@ -22,6 +22,8 @@ export interface JobInput {
   readonly manner: MannerName;
   readonly coats: 1 | 2;
   readonly setS: { readonly min: number; readonly max: number };
+  /** Of two coats. */
+  readonly rest: CoatRest | null;
   readonly level: HandLevel;
   readonly face: boolean;
   readonly zone: ZoneId;
@@ -86,6 +88,7 @@ export function stripJobs(input: JobInput, offset = 0): readonly StripJob[] {
     coats: input.coats,
     setMinS: input.setS.min,
     setMaxS: input.setS.max,
+    ...(input.rest ? { rest: input.rest } : {}),
     pullS: pullS(
       s.lengthCm,
       handworkOf({ zone: input.zone, family: input.family, lengthCm: s.lengthCm, coarseness: input.coarseness }).pulls,

@@ -150,6 +150,7 @@ describe('strip jobs', () => {
         side: 'left',
         manner: 'tab',
         coats: 1,
+        rest: null,
         setS: { min: 1, max: 2 },
         level: 'expert',
         face: false,

@@ -56,10 +56,10 @@ export function zoneOptions({ work, on, client, studio, judgement, learned, memo
 } {
   const seconds = new Map<string, number>();
   const usualSugar: Way = sugarWayFor(work.zone, studio.schools) === 'hand' ? 'moulded' : 'strip';
-  const stripFacts: MatchInput['stripFacts'] = (product, way, coats, setS, thicknessMm): StripFacts => {
+  const stripFacts: MatchInput['stripFacts'] = (product, way, { coats, setS, rest, thicknessMm }): StripFacts => {
     const layout = work.ownLayout(product, standFor(product, way, usualSugar));
     const manner = mannerName(product.family, way);
-    const key = [product.family, manner, coats, setS.min, setS.max].join('|');
+    const key = [product.family, manner, coats, setS.min, setS.max, JSON.stringify(rest)].join('|');
     let scheduleS = seconds.get(key);
     if (scheduleS === undefined) {
       const jobs = stripJobs({
@@ -68,6 +68,7 @@ export function zoneOptions({ work, on, client, studio, judgement, learned, memo
         manner,
         coats,
         setS,
+        rest,
         level: studio.level,
         face: work.zone.face,
         zone: work.zone.id,
@@ -116,6 +117,7 @@ export function zoneOptions({ work, on, client, studio, judgement, learned, memo
     crossingShare: work.crossing.share,
     windows: memory.windows,
     heats: memory.heats,
+    coats: memory.coats,
     feltShiftK: learnFelt(client.heatFelt ?? []).shiftK,
     heat: work.input.heat,
     weights: studio.weights,

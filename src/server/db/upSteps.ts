@@ -55,7 +55,15 @@ export function upProfile(stored: Stored): ClientProfile {
 
 /** What older plans did not say of a heat or an option; their own figures stay. */
 const HANDS_BEFORE = { pressS: USUAL_PRESS_S, smallStrips: false, onePass: false };
-const HEAT_BEFORE = { limitC: 0, bounds: { low: '', high: '' }, learned: null, asked: null };
+const HEAT_BEFORE = {
+  limitC: 0,
+  bounds: { low: '', high: '' },
+  learned: null,
+  asked: null,
+  coats: [],
+  restMaxS: null,
+  rest: null,
+};
 
 /**
  * A kept plan from before hair could cross, places had names and heat was learned: nothing crossed, no place is named,

@@ -25,6 +25,7 @@ import { dayMonth, degrees } from '@/ui/words';
 import type { HeatAnswer, HeatQuestion } from '@/workers/heat.worker';
 import { useBench } from '../BenchContext.client';
 import { HeatBands } from './HeatBands';
+import { coatWords, Ready } from './Ready';
 import { PotLine } from './PotLine.client';
 import styles from './Match.module.css';
 
@@ -100,12 +101,15 @@ export function HeatPanel({ zone, product, way, heat }: Props) {
   const touchC = touch ?? reading?.touchC ?? heat.workingC.target;
   const feltC = reading?.feltPeakC ?? heat.feltPeakC;
   const sets = product.setting !== null;
-  const fromS = Math.ceil(reading?.setAfterS ?? heat.setS.min);
-  const toS = Math.floor(reading?.latestPullS ?? heat.setS.max);
   const isTried =
     state === 'fresh' &&
     (Math.abs(thicknessMm - heat.thicknessMm) > 1e-6 ||
       (touch !== null && Math.abs(touch - heat.workingC.target) > 0.05));
+  // the table is of one slab; two coats have the plan's own window, with the rest between them
+  const coated = state === 'fresh' && heat.rest !== null;
+  const fromS = Math.ceil(coated ? heat.setS.min : (reading?.setAfterS ?? heat.setS.min));
+  const toS = Math.floor(coated ? heat.setS.max : (reading?.latestPullS ?? heat.setS.max));
+  const pullFrom = (setAfterS: number): number | null => (sets ? (coated && fromS) || Math.ceil(setAfterS) : null);
   const nodes = thicknessNodes(manner);
   const overK = feltC - limitC;
   const isOut = w.empty || touchC > w.maxC + 0.05 || touchC < w.minC - 0.05;
@@ -170,8 +174,8 @@ export function HeatPanel({ zone, product, way, heat }: Props) {
             <FeltCurve
               reading={drawn}
               limitC={limitC}
-              pullFromS={sets ? Math.ceil(drawn.setAfterS) : null}
-              pullToS={Math.floor(drawn.latestPullS)}
+              pullFromS={pullFrom(drawn.setAfterS)}
+              pullToS={coated ? toS : Math.floor(drawn.latestPullS)}
             />
           ) : (
             <p className="quiet" role="status">
@@ -211,15 +215,9 @@ export function HeatPanel({ zone, product, way, heat }: Props) {
         </label>
         <p data-felt={feltC.toFixed(2)}>
           Feels like about <strong>{degrees(feltC)}</strong>
-          {sets ? (
-            <>
-              , ready after about <strong>{fromS} s</strong>, before <strong>{toS} s</strong>
-            </>
-          ) : (
-            ', and comes off at once'
-          )}
-          .
+          <Ready sets={sets} fromS={fromS} toS={toS} unknown={coated && isTried} />.
         </p>
+        {coated ? <p>{coatWords(heat)}</p> : null}
         {isOut ? (
           <p role="status" className={styles.over}>
             {outWords(w, touchC, overK, reading?.burnOmega ?? 0)}

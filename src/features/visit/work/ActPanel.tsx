@@ -71,9 +71,7 @@ export function ActPanel(props: Props) {
         {act.kind === 'pull' ? (
           <SetRing laidAtMs={act.laidAtMs} readyAtMs={act.readyAtMs} dueAtMs={act.dueAtMs} nowMs={nowMs} />
         ) : null}
-        {act.kind === 'lay' && act.notBeforeMs !== null && nowMs < act.notBeforeMs ? (
-          <p className={styles.rest}>First coat rests: {Math.ceil((act.notBeforeMs - nowMs) / 1000)} s</p>
-        ) : null}
+        {act.kind === 'lay' ? <Rest notBeforeMs={act.notBeforeMs} notAfterMs={act.notAfterMs} nowMs={nowMs} /> : null}
         <p className={styles.ask}>{words.ask}</p>
         {words.button ? (
           <button type="button" className={styles.next} onClick={onNext} autoFocus>
@@ -122,6 +120,28 @@ export function ActPanel(props: Props) {
         ) : null}
       </div>
     </>
+  );
+}
+
+/** How a first coat rests, and until when it takes the second well. */
+function Rest({
+  notBeforeMs,
+  notAfterMs,
+  nowMs,
+}: {
+  readonly notBeforeMs: number | null;
+  readonly notAfterMs: number | null;
+  readonly nowMs: number;
+}) {
+  if (notBeforeMs === null || notAfterMs === null || nowMs === 0) return null;
+  const inS = (atMs: number): number => Math.ceil((atMs - nowMs) / 1000);
+  if (nowMs < notBeforeMs) return <p className={styles.rest}>First coat rests: {inS(notBeforeMs)} s</p>;
+  return (
+    <p className={styles.rest}>
+      {nowMs < notAfterMs
+        ? `Second coat within ${inS(notAfterMs)} s`
+        : 'First coat is cool: the second at once, and pull early'}
+    </p>
   );
 }
 

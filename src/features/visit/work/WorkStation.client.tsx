@@ -295,13 +295,12 @@ function interrupted(table: LiveTable, groups: ReturnType<typeof liveGroups>, no
   if (nowMs === 0 || act.kind === 'stopped' || act.kind === 'done') return act;
   const pressing = pressingStrip(table, groups, nowMs);
   if (!pressing || (act.kind === 'pull' && act.strip === pressing.strip)) return act;
-  const job = groups.flatMap((g) => g.jobs).find((j) => j.id === pressing.strip);
   const laidAtMs = table.strips.get(pressing.strip)?.laidAtMs ?? nowMs;
   return {
     kind: 'pull',
     strip: pressing.strip,
     laidAtMs,
-    readyAtMs: laidAtMs + (job?.setMinS ?? 0) * 1000,
+    readyAtMs: pressing.readyAtMs,
     dueAtMs: pressing.dueAtMs,
   };
 }
