@@ -4,7 +4,6 @@ import Joi from 'joi';
 import { FIGURES, ZONE_IDS } from '../core/anatomy';
 import { FACTS, QUESTIONS } from '../core/screening';
 import { MARKS, TABLE_EVENT_KINDS } from '../core/hands';
-import { WEIGHT_NAMES } from '../core/matching';
 import { productSchema } from './productFile';
 import {
   blackoutSchema,
@@ -15,7 +14,10 @@ import {
   markSchema,
   ruleChangeSchema,
   strokeSchema,
-  weightsSchema,
+  countsSchema,
+  leftoversSchema,
+  mattersSchema,
+  preferencesSchema,
   zoneCaseSchema,
 } from './visitCaseSchema';
 
@@ -68,6 +70,7 @@ export const consultRequest = Joi.object({
     consent: Joi.boolean().required(),
     guardianConsent: Joi.boolean().required(),
     sensitivity: step.required(),
+    matters: mattersSchema,
     services: Joi.array().max(30).items(id).required(),
     agreed: agreed.required(),
     overrides: Joi.array()
@@ -346,7 +349,9 @@ export const moneyRequest = Joi.object({
     priceMinor: Joi.object().pattern(id, minor).max(200).required(),
   }).required(),
 }).required();
-export const weightsRequest = Joi.object({
+export const choosingRequest = Joi.object({
   version,
-  weights: weightsSchema.fork([...WEIGHT_NAMES], (s) => s.required()).required(),
+  counts: countsSchema.required(),
+  preferences: preferencesSchema.required(),
+  leftovers: leftoversSchema.required(),
 }).required();

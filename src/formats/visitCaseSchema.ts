@@ -5,7 +5,7 @@ import Joi from 'joi';
 import { FAMILIES, ZONE_IDS } from '../core/anatomy';
 import { MARK_KINDS } from '../core/field';
 import { HAIR_FLAGS } from '../core/hair';
-import { MOST_WEIGHT_FACTOR, SHIPPED_WEIGHTS, WEIGHT_NAMES } from '../core/matching';
+import { COST_PARTS, FIRST_CHOICES, FORMER_NAMES, MATTERS, MOST_COUNT, mostFormer } from '../core/matching';
 import type { VisitCase } from '../core/plan';
 import { FACTS, OUTCOMES } from '../core/screening';
 import { isCivilDate } from '../core/shared';
@@ -94,10 +94,23 @@ export const schoolsSchema = Joi.object({
     .max(3),
 });
 
-/** Not at all up to five times as shipped. */
-export const weightsSchema = Joi.object(
-  Object.fromEntries(WEIGHT_NAMES.map((name) => [name, number(0, MOST_WEIGHT_FACTOR * SHIPPED_WEIGHTS[name])])),
-);
+/** What counts in the choice: not at all up to five times as shipped. */
+export const countsSchema = Joi.object(Object.fromEntries(COST_PARTS.map((part) => [part, number(0, MOST_COUNT)])));
+export const preferencesSchema = Joi.object({
+  coarseHard: Joi.boolean(),
+  fineSoft: Joi.boolean(),
+  reactiveMild: Joi.boolean(),
+  ingrownSugar: Joi.boolean(),
+  worked: Joi.boolean(),
+  plainLay: Joi.boolean(),
+  first: Joi.string().valid(...FIRST_CHOICES),
+});
+export const leftoversSchema = Joi.object({
+  faceMax: Joi.number().integer().min(0).max(200),
+  bodyMax: Joi.number().integer().min(0).max(200),
+  rest: Joi.string().valid('clean-up', 'stay'),
+});
+export const mattersSchema = Joi.string().valid(...MATTERS);
 
 const client = Joi.object({
   statureCm: number(80, 250),
@@ -136,7 +149,11 @@ const studio = Joi.object({
   schools: schoolsSchema,
   products: Joi.array().items(Joi.string().max(60)).unique().max(60),
   rules: Joi.array().max(200).items(ruleChangeSchema),
-  weights: weightsSchema,
+  counts: countsSchema,
+  preferences: preferencesSchema,
+  leftovers: leftoversSchema,
+  // as cases of before had it
+  weights: Joi.object(Object.fromEntries(FORMER_NAMES.map((name) => [name, number(0, mostFormer(name))]))),
 });
 
 const waySchema = Joi.string().valid('with', 'against', 'free', 'crossed', 'counter', 'across', 'moulded', 'strip');
@@ -173,6 +190,7 @@ export const zoneCaseSchema = Joi.object({
   sheetCm: pair(number(0.5, 100)),
   product: Joi.string().max(60),
   way: waySchema,
+  worked: Joi.object({ product: Joi.string().max(60).required(), way: waySchema }),
   heat: heatWishSchema,
   fade: Joi.boolean(),
   handStrips: handStripsSchema,
@@ -181,6 +199,7 @@ export const zoneCaseSchema = Joi.object({
 const visitCase = Joi.object({
   version: Joi.number().valid(1).required(),
   on: civilDate.required(),
+  matters: mattersSchema,
   client: client.required(),
   studio,
   zones: Joi.array().min(1).max(60).items(zoneCaseSchema).required(),

@@ -6,8 +6,9 @@ import { LATEST_PULL_CAP_S, overFirstCoat, solveSkinHeat, type SkinHeat, type Sk
 
 /** Shortest and longest rest between two coats, s (common practice, no source). */
 export const REST_S = { min: 8, max: 20 } as const;
-/** Rests that are solved, s: within the bounds closely, beyond them for a table that went otherwise. */
-const RESTS_S = [0, 8, 12, 16, 20, 30, 60, 120] as const;
+/** A rest between the bounds that is solved too, and those beyond them, for a table that went otherwise; s. */
+const BETWEEN_S = 14;
+const BEYOND_S = { shorter: [0], longer: [30, 60, 120] } as const;
 /** The second coat is on before the first is brittle by this much, s. */
 const BEFORE_BRITTLE_S = 4;
 
@@ -35,13 +36,16 @@ export const solveSecondCoat = (input: SkinHeatInput, restS: number): SkinHeat =
 /**
  * Set windows of two coats by the rest between them.
  * @param input slab of both coats together, mm; touch of each, °C
+ * @param rests those that are planned, or all that a table may come to
  */
-export function solveCoats(input: Omit<SkinHeatInput, 'endS'>): CoatHeat {
+export function solveCoats(input: Omit<SkinHeatInput, 'endS'>, rests: 'planned' | 'all' = 'planned'): CoatHeat {
   const whole = { ...input, endS: LATEST_PULL_CAP_S };
   const coatMm = input.thicknessMm / 2;
   const alone = solveSkinHeat({ ...whole, thicknessMm: coatMm });
   const restMaxS = Math.max(REST_S.min, Math.min(REST_S.max, Math.floor(alone.latestPullS - BEFORE_BRITTLE_S)));
-  const afterRest = RESTS_S.map((restS): SetAfterRest => {
+  const planned = [...new Set([REST_S.min, Math.min(BETWEEN_S, restMaxS), restMaxS])];
+  const wanted = rests === 'planned' ? planned : [...BEYOND_S.shorter, ...planned, ...BEYOND_S.longer];
+  const afterRest = wanted.map((restS): SetAfterRest => {
     const { setAfterS, latestPullS } = solveSecondCoat(whole, restS);
     return { restS, setS: { min: Math.ceil(setAfterS ?? LATEST_PULL_CAP_S), max: Math.floor(latestPullS) } };
   });

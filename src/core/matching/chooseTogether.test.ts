@@ -1,76 +1,135 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { chooseTogether, type ZoneOptions } from './chooseTogether';
-import type { Option } from './types';
+import type { ZoneId } from '../anatomy';
+import { chooseTogether, type VisitChoice, type VisitZone } from './chooseTogether';
+import type { Ranked } from './matchZone';
 
-/** A pot more costs this much score (engines: few pots hot). */
-const POT = 0.06;
+/** Minutes of a pot more and of a product more on a limb (engines: few pots hot, one product on a limb). */
+const [POT, LIMB] = [4, 3];
+const ZONES_OF: readonly ZoneId[] = ['lower-leg-front', 'underarm', 'thigh-front', 'chin', 'knee'];
+const LEG: readonly ZoneId[] = ['lower-leg-front', 'thigh-front', 'knee'];
 
 /** Only what the choice looks at. */
-const option = (product: string, score: number, more: Partial<Option> = {}): Option =>
-  ({ product: { id: product }, way: 'with', eligible: true, tier: 0, score, ...more }) as unknown as Option;
+const option = (product: string, cost: number, more: Partial<Ranked> = {}): Ranked =>
+  ({
+    product: { id: product },
+    way: 'with',
+    eligible: true,
+    tier: 0,
+    staysShare: 0,
+    cost,
+    ...more,
+  }) as unknown as Ranked;
 
-const zoneOf = (scores: readonly number[]): ZoneOptions => ({
-  options: scores.map((s, i) => option(`p${i}`, s)).sort((a, b) => (b.score ?? 0) - (a.score ?? 0)),
-  stopped: false,
-});
-const valueOf = (picks: readonly (Option | null)[]): number =>
-  picks.reduce((sum, p) => sum + (p?.score ?? 0), 0) -
-  POT * new Set(picks.flatMap((p) => (p ? [p.product.id] : []))).size;
+function zoneOf(zone: ZoneId, costs: readonly number[], more: Partial<VisitZone> = {}): VisitZone {
+  const options = costs.map((c, i) => option(`p${i}`, c)).sort((a, b) => a.cost - b.cost);
+  const best = options[0] ?? null;
+  return {
+    zone,
+    side: 'left',
+    stopped: false,
+    match: { options, best, within: options, cheapest: best, decided: [], yielded: [] },
+    ...more,
+  };
+}
 
-/** Every way of giving each zone one product. */
-function bestByHand(zones: readonly (readonly number[])[]): number {
-  const products = zones[0]?.length ?? 0;
-  let best = -Infinity;
-  for (let code = 0; code < products ** zones.length; code++) {
+const totalOf = (
+  zones: readonly ZoneId[],
+  picks: readonly { readonly product: string; readonly cost: number }[],
+): number => {
+  const leg = new Set(picks.flatMap((p, i) => (LEG.includes(zones[i] ?? 'chin') ? [p.product] : [])));
+  return (
+    picks.reduce((s, p) => s + p.cost, 0) +
+    POT * new Set(picks.map((p) => p.product)).size +
+    LIMB * Math.max(0, leg.size - 1)
+  );
+};
+const taken = (picks: readonly (VisitChoice | null)[]) =>
+  picks.flatMap((p) => (p ? [{ product: p.option.product.id, cost: p.option.cost }] : []));
+
+/** Every way of giving each zone one product that is at most a quarter or two minutes dearer than its own best. */
+function bestByHand(zones: readonly ZoneId[], costs: readonly (readonly number[])[]): number {
+  const products = costs[0]?.length ?? 0;
+  let best = Infinity;
+  for (let code = 0; code < products ** costs.length; code++) {
     let rest = code;
-    let value = 0;
-    const used = new Set<number>();
-    for (const scores of zones) {
+    const picks = costs.map((own) => {
       const p = rest % products;
       rest = Math.floor(rest / products);
-      value += scores[p] ?? 0;
-      used.add(p);
-    }
-    best = Math.max(best, value - POT * used.size);
+      const least = Math.min(...own);
+      const cost = own[p] ?? Infinity;
+      return { product: `p${p}`, cost: cost <= Math.max(1.25 * least, least + 2) ? cost : Infinity };
+    });
+    best = Math.min(best, totalOf(zones, picks));
   }
   return best;
 }
 
 describe('chooseTogether', () => {
   it('is as good as trying every product on every zone', () => {
-    const score = fc.integer({ min: 0, max: 30 }).map((n) => n / 100);
+    const cost = fc.integer({ min: 20, max: 90 }).map((n) => n / 10);
     const visits = fc
       .tuple(fc.integer({ min: 1, max: 5 }), fc.integer({ min: 1, max: 5 }))
       .chain(([zones, products]) =>
-        fc.array(fc.array(score, { minLength: products, maxLength: products }), { minLength: zones, maxLength: zones }),
+        fc.array(fc.array(cost, { minLength: products, maxLength: products }), { minLength: zones, maxLength: zones }),
       );
     let ran = 0;
     fc.assert(
-      fc.property(visits, (zones) => {
+      fc.property(visits, (costs) => {
         ran++;
-        expect(valueOf(chooseTogether(zones.map(zoneOf)))).toBeCloseTo(bestByHand(zones), 9);
+        const zones = ZONES_OF.slice(0, costs.length);
+        const picks = chooseTogether(costs.map((c, i) => zoneOf(zones[i] ?? 'chin', c)));
+        expect(totalOf(zones, taken(picks))).toBeCloseTo(bestByHand(zones, costs), 9);
       }),
       { seed: 15, numRuns: 400 },
     );
     expect(ran).toBe(400);
   });
-  it('comes to an end with a whole wholesaler on the shelf: 40 zones, 200 products', () => {
-    const scores = Array.from({ length: 40 }, (_, z) =>
-      Array.from({ length: 200 }, (_, p) => ((z * 7919 + p * 104_729) % 997) / 1000),
+  it('comes to an end with a whole wholesaler on the shelf: 28 zones, 60 products', () => {
+    const zones = Array.from({ length: 28 }, (_, z) =>
+      zoneOf(
+        `z${z}` as ZoneId,
+        Array.from({ length: 60 }, (_, p) => 4 + ((z * 7919 + p * 104_729) % 997) / 100),
+      ),
     );
-    const picks = chooseTogether(scores.map(zoneOf));
+    const picks = chooseTogether(zones);
     expect(picks.every((p) => p !== null)).toBe(true);
-    const alone = valueOf(scores.map((s) => option(`p${s.indexOf(Math.max(...s))}`, Math.max(...s))));
-    expect(valueOf(picks)).toBeGreaterThanOrEqual(alone);
+    const alone = zones.map((z) => ({ product: z.match.best?.product.id ?? '', cost: z.match.best?.cost ?? 0 }));
+    const ids = zones.map((z) => z.zone);
+    expect(totalOf(ids, taken(picks))).toBeLessThanOrEqual(totalOf(ids, alone));
   });
-  it('among products that are alike takes the first, and one for all zones', () => {
-    const zones = Array.from({ length: 6 }, () => zoneOf(Array.from({ length: 30 }, () => 0.5)));
-    expect(chooseTogether(zones).map((o) => o?.product.id)).toEqual(['p0', 'p0', 'p0', 'p0', 'p0', 'p0']);
+  it('gives both sides one product and way, and says so where one alone would have had another', () => {
+    const [left, right] = chooseTogether([
+      zoneOf('underarm', [6, 6.5]),
+      zoneOf('underarm', [7, 6.2], { side: 'right' }),
+    ]);
+    expect([left?.option.product.id, right?.option.product.id]).toEqual(['p1', 'p1']);
+    expect([left?.moved, right?.moved]).toEqual(['both-sides', null]);
   });
-  it('never takes a lower tier to save a pot, nor what is not eligible', () => {
-    const strict: ZoneOptions = { options: [option('a', 0.1), option('b', 0.9, { tier: 1 })], stopped: false };
-    const other: ZoneOptions = { options: [option('b', 0.9), option('a', 0.1, { eligible: false })], stopped: false };
-    expect(chooseTogether([strict, other]).map((o) => o?.product.id)).toEqual(['a', 'b']);
+  it('works one limb with one product, two of them only where it is worth both the pot and the change', () => {
+    const near = chooseTogether([zoneOf('lower-leg-front', [8, 9]), zoneOf('thigh-front', [9, 8])]);
+    expect(new Set(taken(near).map((t) => t.product)).size).toBe(1);
+    const far = chooseTogether([zoneOf('lower-leg-front', [8, 40]), zoneOf('thigh-front', [40, 8])]);
+    expect(taken(far).map((t) => t.product)).toEqual(['p0', 'p1']);
+  });
+  it('never leaves a zone’s tier or more hair behind to save a pot, nor takes what is not eligible', () => {
+    const strict = zoneOf('chin', [6]);
+    const clean = option('p1', 5.5, { staysShare: 0.02 });
+    const withDirty = {
+      ...strict,
+      match: { ...strict.match, options: [...strict.match.options, clean], within: [...strict.match.within, clean] },
+    };
+    const other = zoneOf('underarm', [Infinity, 5]);
+    const [chin] = chooseTogether([withDirty, { ...other, match: { ...other.match, within: [option('p1', 5)] } }]);
+    expect(chin?.option.product.id).toBe('p0');
+  });
+  it('chooses nothing for a stopped zone and obeys what is forced', () => {
+    const [none, forced] = chooseTogether([
+      zoneOf('chin', [5, 6], { stopped: true }),
+      zoneOf('underarm', [5, 60], { force: { product: 'p1' } }),
+    ]);
+    expect(none).toBeNull();
+    expect(forced).toMatchObject({ moved: 'by-hand', option: { product: { id: 'p1' } } });
+    expect(chooseTogether([])).toEqual([]);
   });
 });

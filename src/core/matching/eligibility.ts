@@ -1,7 +1,7 @@
 // What rules an option out, as codes; the sentences are in sentences.ts. Exclusions come before any score.
 
 import type { Zone } from '../anatomy';
-import { ENOUGH_SHARE, tooLongShare, workableShare, type Hair } from '../hair';
+import { ENOUGH_SHARE, tooLongShare, workableShare, type Hair, type LengthRange } from '../hair';
 import type { WorkingWindow } from '../heat';
 import { isLaterOnly, type Manner, type Product, type Way } from '../products';
 import type { ZoneJudgement } from '../screening';
@@ -60,6 +60,14 @@ export interface EligibilityInput {
 const MUCH_CROSSING = 0.15;
 
 /**
+ * Up to this share long enough for the plain lay the crossed one stays possible: no cliff where the plain one begins.
+ */
+const PLAIN_HOLDS_SHARE = 0.95;
+
+const shortOfPlain = (hair: Hair, range: LengthRange): boolean =>
+  workableShare(hair, range) < PLAIN_HOLDS_SHARE && tooLongShare(hair, range.longestMm) < 1 - PLAIN_HOLDS_SHARE;
+
+/**
  * Hair that the plain lay does not hold: short, flat, in layers, crossing, or in tight curls that lie across each
  * other.
  */
@@ -67,7 +75,7 @@ const needsCrossing = ({ manner, zone, hair, crossingShare }: EligibilityInput):
   hair.curl >= 4 ||
   crossingShare >= MUCH_CROSSING ||
   (hair.flags ?? []).some((f) => f === 'flat' || f === 'layers') ||
-  isTooShort(hair, lengthRange(manner, zone, 'with'));
+  shortOfPlain(hair, lengthRange(manner, zone, 'with'));
 
 function schoolCode(input: EligibilityInput): string | null {
   const { product, way, zone, schools } = input;

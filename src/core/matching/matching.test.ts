@@ -4,11 +4,13 @@ import { ZONES } from '../anatomy';
 import type { Hair } from '../hair';
 import { SHIPPED_PRODUCTS, type Product } from '../products';
 import type { ZoneJudgement } from '../screening';
-import { chooseTogether } from './chooseTogether';
+import { recaller } from '../shared';
+import { costOf, costParts, SHIPPED_COUNTS } from './cost';
 import { lengthRange, needsTrim, sugarWayFor } from './eligibility';
-import { laterWindow, matchZone, type MatchInput } from './matchZone';
-import { brokenShare, removedShare, skinLoad, type RemovalInput } from './removal';
-import { scoreOf } from './score';
+import type { MatchInput } from './matchInput';
+import { matchZone } from './matchZone';
+import { laterWindow } from './optionHeat';
+import { brokenShare, leftShare, skinLoad as loadOf, type RemovalInput } from './removal';
 import { choiceReasons, exclusionSentence, noChoiceReasons } from './sentences';
 import type { Option, Schools } from './types';
 
@@ -49,9 +51,15 @@ const usual: MatchInput = {
   hairAreaCm2: 90,
   hairsPerCm2: ZONES.underarm.hairsPerCm2,
   rateMmPerDay: 0.3,
-  stripFacts: () => ({ strips: 6, scheduleS: 120, massG: 20, costMinor: 48, meanAngleErrorDeg: 3 }),
+  windows: recaller(500),
+  heats: recaller(500),
+  coats: recaller(500),
+  stripFacts: () => ({ strips: 6, scheduleS: 120, massG: 20, meanAngleErrorDeg: 3 }),
 };
-const match = (more: Partial<MatchInput> = {}): readonly Option[] => matchZone({ ...usual, ...more });
+const match = (more: Partial<MatchInput> = {}): readonly Option[] => matchZone({ ...usual, ...more }).options;
+const removedShare = (input: RemovalInput, passes: number): number => 1 - leftShare(input, passes);
+const skinLoad = (adhesion: number, ground: number, zone: Parameters<typeof loadOf>[1], sensitivity: number): number =>
+  loadOf({ adhesion, ground, way: 'with' }, zone, sensitivity);
 const option = (options: readonly Option[], id: string, way: string): Option => {
   const found = options.find((o) => o.product.id === id && o.way === way);
   if (!found) throw new Error(`${id}/${way}`);
@@ -70,12 +78,12 @@ describe('a further pass', () => {
     ]);
     expect(passesOf('film-hard', 'with', { sensitivity: 5 })).toBe(2);
   });
-  it('is never a third on the face, of any product, nor a second where the screening allows one or the lay is crossed', () => {
+  it('is never a third on the face, of any product, nor a second where the screening allows one; the crossed lay counts as one', () => {
     const short: Hair = { ...much, lengthMm: 2.6, flags: ['flat'] };
     expect(passesOf('sugar-firm', 'moulded', { hair: short })).toBe(3);
     expect(passesOf('sugar-firm', 'moulded', { hair: short, zone: ZONES.chin })).toBe(2);
     expect(passesOf('sugar-firm', 'moulded', { judgement: { ...free, onePass: true } })).toBe(1);
-    expect(passesOf('film-hard', 'crossed', { hair: { ...much, flags: ['flat'] } })).toBe(1);
+    expect(passesOf('film-hard', 'crossed', { hair: { ...much, lengthMm: 4, flags: ['flat'] } })).toBe(2);
     expect(passesOf('soft', 'with')).toBe(1);
   });
   it('wherever an option has one, it has its heat', () => {
@@ -83,7 +91,7 @@ describe('a further pass', () => {
       [1, 3, 4, 5].flatMap((sensitivity) => {
         const input: MatchInput = { ...usual, zone, hair: much, sensitivity };
         return matchZone(input)
-          .filter((o) => o.passes > 1 && laterWindow(input, o.product, o.manner, o.way).empty)
+          .options.filter((o) => o.passes > 1 && laterWindow(input, o.product, o.manner, o.way).empty)
           .map((o) => `${zone.id} ${sensitivity} ${o.product.id} ${o.way}`);
       }),
     );
@@ -138,6 +146,7 @@ describe('what rules an option out', () => {
           hair: { ...hair, flags: flat ? ['flat'] : [] },
           shortestMm: 4,
           meanAngleErrorDeg: 3,
+          roomC: 22,
         },
         1,
       );
@@ -201,16 +210,17 @@ describe('what rules an option out', () => {
       expect(words).not.toBe(code);
       expect(words.endsWith('.')).toBe(true);
     }
-    expect(exclusionSentence('hair.too-short', film)).toMatch(/from 4 mm; only \d+ %/);
+    expect(exclusionSentence('hair.too-short', film)).toMatch(/from 4 mm; \d+ % is long enough, 70 % is needed/);
   });
 });
 
 describe('how options are ranked', () => {
-  it('eligible ones first and by score, the rest without one', () => {
+  it('the choice first, then what can be used by its cost, then the rest', () => {
     const options = match();
-    const scores = options.filter((o) => o.eligible).map((o) => o.score ?? 0);
-    expect([...scores].sort((a, b) => b - a)).toEqual(scores);
-    expect(options.slice(scores.length).every((o) => !o.eligible && o.score === null)).toBe(true);
+    const costs = options.filter((o) => o.eligible && o !== options[0]).map((o) => o.cost);
+    expect(costs.length).toBeGreaterThan(2);
+    expect([...costs].sort((a, b) => a - b)).toEqual(costs);
+    expect(options.slice(costs.length + 1).every((o) => !o.eligible)).toBe(true);
   });
   it('soft wax on very reactive skin comes after everything else', () => {
     const open = match({ sensitivity: 5, hair: { ...hair, coarseness: 1 } }).filter((o) => o.eligible);
@@ -229,19 +239,30 @@ describe('how options are ranked', () => {
     expect(option(match(), 'film-hard', 'with').coats).toBe(1);
     expect(option(match({ hair: { ...hair, coarseness: 5 } }), 'cream-hard', 'with').coats).toBe(1);
   });
-  it('more breakage costs more on skin that grows hairs in', () => {
-    const base = {
-      product: product('soft'),
-      hair,
-      sensitivity: 3,
-      removedShare: 0.95,
-      brokenShare: 0.06,
-      skinLoad: 0.4,
-      slowness: 1,
-      dearness: 1,
-      pasteOffK: 0,
-    };
-    expect(scoreOf({ ...base, ingrownProne: true })).toBeLessThan(scoreOf({ ...base, ingrownProne: false }));
+  it('counts everything in minutes: the parts add up, more breakage costs four times on skin that grows hairs in', () => {
+    const figures = { allMinutes: 5, skinLoad: 0.4, brokenShare: 0.06, staysShare: 0.02, tweezed: 20, costMinor: 150 };
+    const parts = costParts(figures, { sensitivity: 3, ingrownProne: false });
+    // engines.md §7.4: 8 min a whole load, .4 a percent broken, 4 a percent left, .05 a hair, .3 a unit of money
+    const shown = Object.entries(parts).map(([name, value]) => [name, Math.round(1000 * value) / 1000]);
+    expect(Object.fromEntries(shown)).toEqual({
+      minutes: 5,
+      load: 3.2,
+      broken: 2.4,
+      left: 8,
+      tweezed: 1,
+      material: 0.45,
+    });
+    expect(costOf(parts)).toBeCloseTo(20.05, 9);
+    expect(costParts(figures, { sensitivity: 5, ingrownProne: true })).toMatchObject({
+      load: 2 * parts.load,
+      broken: 4 * parts.broken,
+    });
+    const most = { sensitivity: 3, ingrownProne: false };
+    expect(costParts(figures, { ...most, matters: 'quickest' })).toMatchObject({ minutes: 15, load: parts.load });
+    expect(costParts(figures, { ...most, counts: { ...SHIPPED_COUNTS, left: 0 } })).toMatchObject({
+      left: 0,
+      tweezed: parts.tweezed,
+    });
   });
 });
 
@@ -253,6 +274,7 @@ describe('removal and load', () => {
     hair,
     shortestMm: 4,
     meanAngleErrorDeg: 0,
+    roomC: 22,
     ...more,
   });
   it('never remove more of shorter hair, nor less in another pass', () => {
@@ -295,46 +317,14 @@ describe('removal and load', () => {
   });
 });
 
-describe('choosing for several zones together', () => {
-  it('takes one pot for both where the loss is small, and two where it is not', () => {
-    const options = match();
-    const [best, second] = options.filter((o) => o.eligible);
-    if (!best || !second) throw new Error('two options');
-    const reordered = (a: Option, b: Option, gap: number): readonly Option[] => [
-      { ...a, score: 1 },
-      { ...b, score: 1 - gap },
-    ];
-    const near = chooseTogether([
-      { options: reordered(best, second, 0.01), stopped: false },
-      { options: reordered(second, best, 0.2), stopped: false },
-    ]);
-    expect(new Set(near.map((o) => o?.product.id)).size).toBe(1);
-    const apart = chooseTogether([
-      { options: reordered(best, second, 0.3), stopped: false },
-      { options: reordered(second, best, 0.3), stopped: false },
-    ]);
-    expect(new Set(apart.map((o) => o?.product.id)).size).toBe(2);
-  });
-  it('chooses nothing for a stopped zone and obeys what is forced', () => {
-    const options = match();
-    const [none, soft] = chooseTogether([
-      { options, stopped: true },
-      { options, stopped: false, force: { product: 'soft' } },
-    ]);
-    expect(none).toBeNull();
-    expect(soft?.product.id).toBe('soft');
-    expect(chooseTogether([])).toEqual([]);
-  });
-});
-
 describe('in words', () => {
-  it('names the choice, its share, the runner-up and the house rule', () => {
+  it('names the choice, the share in its lengths beside what comes off, and the house rule', () => {
     const options = match();
     const [best] = options;
     if (!best) throw new Error('an option');
-    const words = choiceReasons(best, options, schools, true).join(' ');
+    const words = choiceReasons(best, schools, true).join(' ');
     expect(words).toMatch(/\d+ % of the hair is between/);
-    expect(words).toContain('Next best');
+    expect(words).toMatch(/about \d+ % of all comes off/);
     expect(words).toContain('reference adult');
   });
   it('says from when something holds where nothing does today', () => {

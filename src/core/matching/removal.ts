@@ -16,15 +16,16 @@ export interface RemovalInput {
   /** Shortest hair that this product and way hold here, mm. */
   readonly shortestMm: number;
   readonly meanAngleErrorDeg: number;
+  readonly roomC: number;
 }
 
 /** Loss of hold for every step of coarseness above 3. */
 const COARSE_LOSS: Readonly<Record<string, number>> = {
-  'film-1': 0.05,
-  'film-2': 0.005,
-  cream: 0,
-  soft: 0.05,
-  sugar: 0.05,
+  'film-1': 0.12,
+  'film-2': 0.01,
+  cream: 0.005,
+  soft: 0.08,
+  sugar: 0.1,
 };
 
 /** Share broken of usual hair, by family, and what the way of the lay adds. */
@@ -45,30 +46,50 @@ function coarseLoss(product: Product, coats: number): number {
 /** Loss of hold on hair that lies flat, where the lay does not wrap it from both sides. */
 const FLAT_LOSS = 0.06;
 
+/** Soft wax takes fine hair better than its grip alone says, for every step of coarseness below 3. */
+const SOFT_FINE = 0.015;
+/** Paste softer or firmer than the room wants, on the scale soft 0, firm 1, hard 2; loss of hold a step. */
+const FIRMNESS: Readonly<Partial<Record<Product['body'], number>>> = {
+  'soft-paste': 0,
+  'firm-paste': 1,
+  'hard-paste': 2,
+};
+const OFF_FIRMNESS = 0.04;
+/** Soft paste below about 18 °C, hard above 25. */
+const wantedFirmness = (roomC: number): number => clamp((roomC - 15.5) / 7, 0, 2);
+
 /** Share of well-held hair that comes out at one pull, 0–1. */
-function holdAtPull({ product, way, coats, hair, meanAngleErrorDeg }: RemovalInput): number {
+function holdAtPull({ product, way, coats, hair, meanAngleErrorDeg, roomC }: RemovalInput): number {
   const base = 0.8 + 0.2 * product.grip;
   const coarse = coarseLoss(product, coats) * Math.max(0, hair.coarseness - 3);
   const crossing = 0.1 * (meanAngleErrorDeg / 45);
   const curl = way === 'crossed' ? 0 : 0.006 * (hair.curl - 1);
   const flat = hair.flags?.includes('flat') && way !== 'crossed' && product.family !== 'sugar' ? FLAT_LOSS : 0;
-  return clamp(base - coarse - crossing - curl - flat, 0.1, 0.995);
+  const fine = product.family === 'soft' ? SOFT_FINE * Math.max(0, 3 - hair.coarseness) : 0;
+  const firmness = way === 'moulded' ? FIRMNESS[product.body] : undefined;
+  const paste = firmness === undefined ? 0 : OFF_FIRMNESS * Math.abs(firmness - wantedFirmness(roomC));
+  return clamp(base - coarse - crossing - curl - flat + fine - paste, 0.1, 0.995);
 }
 
 /**
  * What a pull of soft wax left is mostly cleared with a clean cloth, which finishes the same pass: this share of it
- * stays (from memory).
+ * stays.
  */
-const CLOTH_LEAVES = 0.4;
+const CLOTH_LEAVES = 0.3;
+/** A later pass takes this share of what a first would: the softest of these numbers. */
+const LATER_HOLD = 0.8;
 
-/** Share of today's hair gone after `passes` passes, 0–1: logistic in length over the shortest workable length. */
-export function removedShare(input: RemovalInput, passes: number): number {
+/** Share of today's hair left after `passes` passes, 0–1: logistic in length over the shortest workable length. */
+export function leftShare(input: RemovalInput, passes: number): number {
   const p = holdAtPull(input);
   const width = 0.09 * input.shortestMm + 0.1;
   const lengths = lengthStrata(input.hair);
-  const gone = lengths.map((mm) => 1 - (1 - p / (1 + Math.exp(-(mm - 0.75 * input.shortestMm) / width))) ** passes);
-  const whole = gone.reduce((a, b) => a + b, 0) / gone.length;
-  return input.product.family === 'soft' ? 1 - CLOTH_LEAVES * (1 - whole) : whole;
+  const left = lengths.map((mm) => {
+    const held = p / (1 + Math.exp(-(mm - 0.75 * input.shortestMm) / width));
+    return (1 - held) * (1 - LATER_HOLD * held) ** (passes - 1);
+  });
+  const whole = left.reduce((a, b) => a + b, 0) / left.length;
+  return input.product.family === 'soft' ? CLOTH_LEAVES * whole : whole;
 }
 
 export interface BreakageInput {
@@ -93,11 +114,15 @@ export function brokenShare({ product, way, hair, skin, aboveCoolK }: BreakageIn
   return base + lay + fine + dry + cool + mixed + 0.004 * (hair.curl - 1);
 }
 
-/** A later pass covers only what is left: half a pass of load. */
-const LATER_PASS_LOAD = 0.5;
+/** The second stroke of a crossed lay presses and draws back. */
+const CROSSED_LOAD = 1.3;
 
-/** Load on the skin, 0–1: adhesion × passes × zone × sensitivity. */
-export function skinLoad(adhesion: number, passes: number, zone: Zone, sensitivity: number): number {
-  const times = 1 + LATER_PASS_LOAD * (passes - 1);
+/** Load on the skin, 0–1: adhesion × ground of all passes × zone × sensitivity. */
+export function skinLoad(
+  { adhesion, ground, way }: { readonly adhesion: number; readonly ground: number; readonly way: Way },
+  zone: Zone,
+  sensitivity: number,
+): number {
+  const times = ground - 1 + (way === 'crossed' ? CROSSED_LOAD : 1);
   return 1 - Math.exp(-0.65 * adhesion * times * zone.pullWeight * (0.5 + 0.25 * (sensitivity - 1)));
 }

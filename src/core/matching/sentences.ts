@@ -1,5 +1,6 @@
 // Exclusion codes and choices in words, with the numbers that decided.
 
+import { ENOUGH_SHARE } from '../hair';
 import { roundTo } from '../shared';
 import { boundWords, type Opener } from '../heat';
 import type { Option, Schools } from './types';
@@ -49,7 +50,7 @@ export function exclusionSentence(code: string, option: Option, openers: readonl
     case 'way.later-pass':
       return 'Only for what a first pass left.';
     case 'hair.too-short':
-      return `Holds hair from ${roundTo(option.shortestMm, 1)} mm; only ${percent(option.workableShare)} is long enough.${option.readyOn ? ` From ${option.readyOn}.` : ''}`;
+      return `Holds hair from ${roundTo(option.shortestMm, 1)} mm; ${percent(option.workableShare)} is long enough, ${percent(ENOUGH_SHARE)} is needed.${option.readyOn ? ` From ${option.readyOn}.` : ''}`;
     case 'heat.no-window': {
       const { low, high } = boundWords(w);
       return `No working heat: it ${low}, ${high}.${openers.map((o) => ` ${o.text}`).join('')}`;
@@ -65,47 +66,15 @@ export function exclusionSentence(code: string, option: Option, openers: readonl
   }
 }
 
-/** The two numbers in which two options differ most, first the one's, then the other's. */
-export function deciders(choice: Option, next: Option): string {
-  const gaps: readonly (readonly [number, string])[] = [
-    [
-      Math.abs(choice.skinLoad - next.skinLoad) * 0.3,
-      `skin load ${roundTo(choice.skinLoad, 2)} against ${roundTo(next.skinLoad, 2)}`,
-    ],
-    [
-      Math.abs(choice.tableMinutes - next.tableMinutes) * 0.02,
-      `${roundTo(choice.tableMinutes, 1)} min against ${roundTo(next.tableMinutes, 1)}`,
-    ],
-    [
-      Math.abs(choice.removedShare - next.removedShare),
-      `${percent(choice.removedShare)} removed against ${percent(next.removedShare)}`,
-    ],
-    [
-      Math.abs(choice.brokenShare - next.brokenShare) * 1.5,
-      `${percent(choice.brokenShare)} broken against ${percent(next.brokenShare)}`,
-    ],
-  ];
-  return [...gaps]
-    .sort((a, b) => b[0] - a[0])
-    .slice(0, 2)
-    .map(([, text]) => text)
-    .join(', ');
-}
-
-/** Why this choice: the hair it holds, the runner-up and the two numbers that differ most. */
-export function choiceReasons(
-  choice: Option,
-  options: readonly Option[],
-  schools: Schools,
-  assumedAdult: boolean,
-): readonly string[] {
+/** What goes with a choice: the hair it holds, what is done beside, the rules that bind it. */
+export function choiceReasons(choice: Option, schools: Schools, assumedAdult: boolean): readonly string[] {
   const out: string[] = [
-    `${choice.product.name}, ${WAY_WORDS[choice.way] ?? choice.way}: ${percent(choice.workableShare)} of the hair is between ${roundTo(choice.shortestMm, 1)} and ${choice.longestMm} mm.`,
+    `${choice.product.name}, ${WAY_WORDS[choice.way] ?? choice.way}: ${percent(choice.workableShare)} of the hair is between ${roundTo(choice.shortestMm, 1)} and ${choice.longestMm} mm; of shorter hair it still takes some, so that in ${choice.passes === 1 ? 'one pass' : `${choice.passes} passes`} about ${percent(choice.removedShare)} of all comes off.`,
   ];
   if (choice.coats === 2) out.push('Two coats: film wax in one coat stretches on coarse hair.');
   if (choice.trimFirst) out.push('Trim to about 6 mm first: long hair tangles and hurts more.');
-  const next = options.find((o) => o.eligible && o.product.id !== choice.product.id);
-  if (next) out.push(`Next best ${next.product.name.toLowerCase()}: ${deciders(choice, next)}.`);
+  const stays = choice.leftHairs - choice.tweezed;
+  if (stays > 0) out.push(`About ${stays} hairs stay for next time: more than ${choice.tweezed} are not tweezed.`);
   if (choice.family === 'hard') {
     out.push(`House rule: ${WAY_WORDS[choice.way] ?? choice.way}, at most ${schools.maxHardPasses} passes.`);
   }

@@ -3,6 +3,7 @@
 import type { Family } from '../anatomy';
 import type { CoatRest } from '../hands';
 import type { WorkingWindow } from '../heat';
+import type { CostParts } from './cost';
 import type { Manner, Product, Way } from '../products';
 import type { CivilDate } from '../shared';
 
@@ -32,7 +33,6 @@ export interface StripFacts {
   readonly strips: number;
   readonly scheduleS: number;
   readonly massG: number;
-  readonly costMinor: number;
   readonly meanAngleErrorDeg: number;
 }
 
@@ -43,14 +43,14 @@ export interface Option {
   readonly manner: Manner;
   readonly eligible: boolean;
   readonly excludedBy: readonly string[];
-  readonly score: number | null;
-  /** 0 = ranked by score, 1 = only where nothing of rank 0 is left (soft on very reactive skin). */
-  readonly tier: number;
   readonly passes: number;
   readonly coats: 1 | 2;
   readonly removedShare: number;
   readonly brokenShare: number;
-  readonly toTweeze: number;
+  /** Hairs that the strips leave; of them so many are tweezed, and this share of all stays for next time. */
+  readonly leftHairs: number;
+  readonly tweezed: number;
+  readonly staysShare: number;
   readonly skinLoad: number;
   readonly workableShare: number;
   readonly shortestMm: number;
@@ -64,7 +64,18 @@ export interface Option {
   /** Rest between two coats; null of one. */
   readonly rest: CoatRest | null;
   readonly strips: number;
+  /** Strips of the first pass and tweezing, min. */
   readonly tableMinutes: number;
+  /** Ground of all passes as a multiple of the first's. */
+  readonly ground: number;
+  /** Later passes, s. */
+  readonly laterS: number;
+  /** All passes and tweezing, min. */
+  readonly allMinutes: number;
+  /** Of all passes. */
   readonly massG: number;
   readonly costMinor: number;
+  /** What it costs the client, min: the sum of its parts. */
+  readonly cost: number;
+  readonly parts: CostParts;
 }

@@ -3,12 +3,16 @@
 // then. Never proposes what safety excludes.
 
 import { addDays, daysBetween, type CivilDate } from '../shared';
-import { evaluate, rawScore, tierOf, yardstickOf, type MatchInput, type Raw, type Yardstick } from './matchZone';
+import { evaluate } from './evaluate';
+import type { MatchInput } from './matchInput';
+import { matchOptions, type Ranked, type ZoneMatch } from './matchZone';
 import type { Option } from './types';
 
 export interface WhatElse {
-  /** The option as it would be then, with its score on the scale of today's. */
-  readonly option: Option;
+  /** The option as it would be then. */
+  readonly option: Ranked;
+  /** What it is compared with: today's choice on the hair of that day; null where nothing can be used. */
+  readonly against: Ranked | null;
   readonly kind: 'later' | 'other-family';
   /** From when; null where no day changes it. */
   readonly fromOn: CivilDate | null;
@@ -16,14 +20,14 @@ export interface WhatElse {
   readonly afterPatchTest: boolean;
 }
 
-/** Better by less than this is not worth a sentence. */
-const WORTH_SAYING = 0.02;
+/** Cheaper by less than this, as a share, is not worth a sentence. */
+const WORTH_SAYING = 0.05;
 /** A patch test is read after 24–48 h: on the third day the product is known. */
 const PATCH_DAYS = 2;
 const IN_TIME: readonly string[] = ['hair.too-short', 'patch.new-product'];
 const OTHER_FAMILY: readonly string[] = ['studio.family'];
 
-const only = (o: Raw, allowed: readonly string[]): boolean =>
+const only = (o: Option, allowed: readonly string[]): boolean =>
   o.excludedBy.length > 0 && o.excludedBy.every((c) => allowed.includes(c));
 
 function grown(input: MatchInput, days: number): MatchInput {
@@ -45,18 +49,26 @@ function grown(input: MatchInput, days: number): MatchInput {
 const LOOK_AGAIN_DAYS = [0, 3, 7, 14] as const;
 
 interface Candidate {
-  readonly raw: Raw;
+  readonly option: Ranked;
+  readonly against: Ranked | null;
   readonly fromOn: CivilDate | null;
   readonly afterPatchTest: boolean;
-  /** Today's best on the same hair, for a fair comparison. */
-  readonly against: Raw | null;
+}
+
+/** The two side by side, where the first would be chosen and is worth a word; null else. */
+function preferred(input: MatchInput, o: Option, against: Option | null): Pick<Candidate, 'option' | 'against'> | null {
+  const { best, options, decided } = matchOptions(input, against ? [o, against] : [o]);
+  if (!best || best.product !== o.product || best.way !== o.way) return null;
+  const other = options.find((x) => x !== best && x.eligible) ?? null;
+  const saves = other === null || decided.length > 0 || best.cost < other.cost * (1 - WORTH_SAYING);
+  return saves || other.tier > best.tier ? { option: best, against: other } : null;
 }
 
 /**
- * The option from the first day on which it would beat today's best on the hair of that day; undefined where it never
- * does.
+ * The option from the first day on which it would be chosen before today's best on the hair of that day; undefined
+ * where it never is.
  */
-function later(input: MatchInput, o: Raw, best: Raw | undefined): Candidate | undefined {
+function later(input: MatchInput, o: Option, best: Option | null): Candidate | undefined {
   const byHair = o.excludedBy.includes('hair.too-short') ? o.readyOn : input.on;
   if (byHair === null) return undefined;
   const afterPatchTest = o.excludedBy.includes('patch.new-product');
@@ -66,57 +78,35 @@ function later(input: MatchInput, o: Raw, best: Raw | undefined): Candidate | un
   for (const more of LOOK_AGAIN_DAYS) {
     const fromOn = addDays(firstOn, more);
     const then = grown(known, daysBetween(input.on, fromOn));
-    const raw = evaluate(then, o.product, o.way, o.manner);
+    const made = evaluate(then, o.product, o.way, o.manner);
     const against = best ? evaluate(then, best.product, best.way, best.manner) : null;
-    if (raw.eligible && beats(input, raw, against)) return { raw, fromOn, afterPatchTest, against };
+    const found = made.eligible ? preferred(then, made, against) : null;
+    if (found) return { ...found, fromOn, afterPatchTest };
   }
   return undefined;
 }
 
-const worth = (input: MatchInput, o: Raw, than: Yardstick): number =>
-  rawScore(input, o, than) - 10 * tierOf(o, input.sensitivity);
-
-function beats(input: MatchInput, raw: Raw, against: Raw | null): boolean {
-  if (!against) return true;
-  const than = yardstickOf([raw, against]);
-  return worth(input, raw, than) > worth(input, against, than) + WORTH_SAYING;
-}
-
 /** At most one of each kind: the best later on, and the best of a family that the studio leaves out. */
-export function whatElse(input: MatchInput, raw: readonly Raw[], options: readonly Option[]): readonly WhatElse[] {
-  const [first] = options.filter((o) => o.eligible);
-  const best = first && raw.find((o) => o.product === first.product && o.way === first.way);
+export function whatElse(input: MatchInput, all: readonly Option[], match: ZoneMatch): readonly WhatElse[] {
+  const { best } = match;
   const take = (kind: WhatElse['kind'], candidates: readonly Candidate[]): readonly WhatElse[] => {
-    const than = yardstickOf(candidates.map((c) => c.raw));
-    const [top] = [...candidates].sort((a, b) => worth(input, b.raw, than) - worth(input, a.raw, than));
-    return top
-      ? [
-          {
-            kind,
-            fromOn: top.fromOn,
-            afterPatchTest: top.afterPatchTest,
-            option: {
-              ...top.raw,
-              tier: tierOf(top.raw, input.sensitivity),
-              score: rawScore(input, top.raw, yardstickOf([top.raw, ...(top.against ? [top.against] : [])])),
-            },
-          },
-        ]
-      : [];
+    const top = matchOptions(
+      input,
+      candidates.map((c) => c.option),
+    ).best;
+    const found = candidates.find((c) => c.option.product === top?.product && c.option.way === top.way);
+    return found ? [{ kind, ...found }] : [];
   };
-  const otherFamily = raw
+  const otherFamily = all
     .filter((o) => only(o, OTHER_FAMILY))
-    .map((o): Candidate => ({
-      raw: { ...o, eligible: true },
-      fromOn: null,
-      afterPatchTest: false,
-      against: best ?? null,
-    }))
-    .filter((c) => beats(input, c.raw, c.against));
+    .flatMap((o): Candidate[] => {
+      const found = preferred(input, { ...o, eligible: true, excludedBy: [] }, best);
+      return found ? [{ ...found, fromOn: null, afterPatchTest: false }] : [];
+    });
   return [
     ...take(
       'later',
-      raw.filter((o) => only(o, IN_TIME)).flatMap((o) => later(input, o, best) ?? []),
+      all.filter((o) => only(o, IN_TIME)).flatMap((o) => later(input, o, best) ?? []),
     ),
     ...take('other-family', otherFamily),
   ];

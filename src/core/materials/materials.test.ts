@@ -83,10 +83,11 @@ describe('use', () => {
 
 describe('time', () => {
   it('books every part up to the next five minutes, a newcomer longer', () => {
-    const usual = visitParts(420, 10, 2, 1, false);
+    const work = { scheduleS: 420, laterS: 140, hairs: 10, zones: 2, newcomer: false };
+    const usual = visitParts(work);
     expect(bookingMinutes(usual) % 5).toBe(0);
     expect(bookingMinutes(usual)).toBeGreaterThanOrEqual(Object.values(usual).reduce((a, b) => a + b, 0));
-    expect(bookingMinutes(visitParts(420, 10, 2, 1, true))).toBeGreaterThan(bookingMinutes(usual));
+    expect(bookingMinutes(visitParts({ ...work, newcomer: true }))).toBeGreaterThan(bookingMinutes(usual));
     expect(tableMinutes(420, 10)).toBeCloseTo(7.5, 9);
   });
 });

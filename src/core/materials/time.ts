@@ -23,18 +23,22 @@ export interface VisitParts {
   readonly turnoverMin: number;
 }
 
-/** The real parts of a visit, minutes. `passes` later rounds take a third of the first each. */
-export function visitParts(
-  scheduleS: number,
-  hairs: number,
-  zones: number,
-  extraPasses: number,
-  newcomer: boolean,
-): VisitParts {
+export interface VisitWork {
+  /** First pass of all zones, and later passes, s. */
+  readonly scheduleS: number;
+  readonly laterS: number;
+  /** Hairs tweezed. */
+  readonly hairs: number;
+  readonly zones: number;
+  readonly newcomer: boolean;
+}
+
+/** The real parts of a visit, minutes. */
+export function visitParts({ scheduleS, laterS, hairs, zones, newcomer }: VisitWork): VisitParts {
   const factor = newcomer ? NEWCOMER_FACTOR : 1;
   return {
     prepareMin: ((CONSULT_S + PREPARE_ZONE_S * zones) / 60) * factor,
-    layPullMin: ((scheduleS * (1 + extraPasses / 3)) / 60) * factor,
+    layPullMin: ((scheduleS + laterS) / 60) * factor,
     readMin: (tweezeS(hairs) / 60) * factor,
     finishMin: (FINISH_ZONE_S * zones) / 60,
     turnoverMin: TURNOVER_S / 60,

@@ -16,6 +16,8 @@ export interface StripUse {
   readonly areaCm2: number;
   readonly thicknessMm: number;
   readonly coats: number;
+  /** Ground of all passes as a multiple of this one; absent: one pass. */
+  readonly ground?: number;
 }
 
 /** Product lying on the skin for one strip, g. */
@@ -65,7 +67,10 @@ export function materialsFor({ strips, areaCm2, prep, clothReuse }: UseInput): r
   if (strips.length === 0) return [];
   const grams = new Map<string, { product: Product; grams: number }>();
   for (const s of strips) {
-    grams.set(s.product.id, { product: s.product, grams: (grams.get(s.product.id)?.grams ?? 0) + massUsedG(s) });
+    grams.set(s.product.id, {
+      product: s.product,
+      grams: (grams.get(s.product.id)?.grams ?? 0) + (s.ground ?? 1) * massUsedG(s),
+    });
   }
   const products = [...grams.values()].map(({ product, grams: g }): MaterialLine => ({
     item: product.id,
@@ -73,7 +78,7 @@ export function materialsFor({ strips, areaCm2, prep, clothReuse }: UseInput): r
     unit: 'g',
     costMinor: productCostMinor(g, product.priceMinorPerKg),
   }));
-  const dips = strips.reduce((n, s) => n + dipsFor(s), 0);
+  const dips = Math.ceil(strips.reduce((n, s) => n + (s.ground ?? 1) * dipsFor(s), 0) - 1e-9);
   const cloths = Math.ceil(strips.filter((s) => s.manner === 'cloth').length / clothReuse);
   const productCount = grams.size;
   return [

@@ -2,7 +2,7 @@
 // from today's value on both sides until another product or way is chosen. Length is found to 0.1 mm; the other two go
 // by whole steps of their scale.
 
-import { exclusionSentence, deciders, type Option } from '../matching';
+import { becauseOf, exclusionSentence, forWords, type Option, type VisitChoice, type ZoneMatch } from '../matching';
 import { roundTo, type Result } from '../shared';
 import { chooseVisit, type CaseError, type PlanSettings } from './planVisit';
 import { planMemory } from './planMemory';
@@ -55,17 +55,21 @@ const unforced = (visit: VisitCase, index: number): VisitCase => ({
 });
 
 interface Chosen {
+  readonly made: VisitChoice | null;
   readonly choice: Option | null;
-  readonly options: readonly Option[];
+  readonly match: ZoneMatch | null;
 }
 
 const same = (a: Option | null, b: Option | null): boolean => a?.product.id === b?.product.id && a?.way === b?.way;
 
-function whyOf(before: Option, { choice, options }: Chosen): string {
-  const old = options.find((o) => o.product.id === before.product.id && o.way === before.way);
+function whyOf(before: Option, { made, choice, match }: Chosen): string {
+  const old = match?.options.find((o) => o.product.id === before.product.id && o.way === before.way);
   const [code] = old?.excludedBy ?? [];
   if (old && code !== undefined) return `${before.product.name}: ${exclusionSentence(code, old)}`;
-  return old && choice ? `${deciders(choice, old)}.` : '';
+  if (!old || !choice || !made || !match) return '';
+  const words = forWords(choice, old);
+  const decided = match.decided.length > 0 || made.moved !== null;
+  return decided || words === '' ? (becauseOf(made, match)[0]?.text ?? '') : `${words}.`;
 }
 
 /**
@@ -81,12 +85,12 @@ export function choiceFlips(
   const base = unforced(visit, index);
   const choose = (at: VisitCase): Result<Chosen, CaseError> => {
     const found = chooseVisit(at, { ...settings, memory, choiceOnly: true });
-    return found.ok
-      ? {
-          ok: true,
-          value: { choice: found.value.choices[index] ?? null, options: found.value.zones[index]?.options ?? [] },
-        }
-      : found;
+    if (!found.ok) return found;
+    const made = found.value.choices[index] ?? null;
+    return {
+      ok: true,
+      value: { made, choice: made?.option ?? null, match: found.value.zones[index]?.found ?? null },
+    };
   };
   const today = choose(base);
   const zone = base.zones[index];
@@ -161,5 +165,5 @@ function narrow(
   // a tenth that surely flips: away from what keeps
   const value = (lost > keep ? Math.ceil(lost * 10 - 1e-6) : Math.floor(lost * 10 + 1e-6)) / 10;
   const found = at(value);
-  return { value, found: found.ok ? found.value : { choice: null, options: [] } };
+  return { value, found: found.ok ? found.value : { made: null, choice: null, match: null } };
 }

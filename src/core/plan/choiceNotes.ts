@@ -1,7 +1,7 @@
 // Sentences about a choice that need more than the options side by side: heat as it was asked for or learned, and what
 // would be better.
 
-import { WAY_WORDS, deciders, type MatchInput, type Option, type WhatElse } from '../matching';
+import { forWords, WAY_WORDS, type MatchInput, type Option, type WhatElse } from '../matching';
 import { roundTo } from '../shared';
 import type { PlanHeat } from './planTypes';
 
@@ -35,9 +35,10 @@ export function heatReasons(heat: PlanHeat, match: MatchInput): readonly string[
 }
 
 export function betterReasons(others: readonly WhatElse[], choice: Option | null): readonly string[] {
-  return others.map(({ option, kind, fromOn, afterPatchTest }) => {
+  return others.map(({ option, against, kind, fromOn, afterPatchTest }) => {
     const name = `${option.product.name}, ${WAY_WORDS[option.way] ?? option.way}`;
-    const gain = choice ? `: ${deciders(option, choice)}` : '';
+    const words = against ? forWords(option, against) : '';
+    const gain = words === '' ? '' : `: ${words}`;
     if (kind === 'other-family') {
       return choice
         ? `Lost by the families this studio works with: ${name} would suit better${gain}.`

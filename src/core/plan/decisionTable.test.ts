@@ -4,7 +4,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { ZONE_IDS, ZONES, sidesOf, type Family, type ZoneId } from '../anatomy';
-import { SHIPPED_WEIGHTS, WEIGHT_NAMES } from '../matching';
+import { COST_PARTS, MOST_COUNT } from '../matching';
 import { choiceFlips } from './choiceFlips';
 import { planMemory } from './planMemory';
 import { chooseVisit, planVisit } from './planVisit';
@@ -29,7 +29,7 @@ const caseOf = ({ zone, hair = {}, client = {}, studio }: Given): VisitCase => (
 const chosen = (given: Given) => {
   const found = chooseVisit(caseOf(given), { memory });
   if (!found.ok) throw new Error(found.error.code);
-  return { choice: found.value.choices[0] ?? null, options: found.value.zones[0]?.options ?? [] };
+  return { choice: found.value.choices[0]?.option ?? null, options: found.value.zones[0]?.found.options ?? [] };
 };
 const family = (given: Given): Family | null => chosen(given).choice?.family ?? null;
 
@@ -112,16 +112,14 @@ describe('which product for whom', () => {
 });
 
 describe('what no weight and no wish moves', () => {
-  const weights = fc.record(
-    Object.fromEntries(
-      WEIGHT_NAMES.map((name) => [name, fc.double({ min: 0, max: 5 * SHIPPED_WEIGHTS[name], noNaN: true })]),
-    ),
+  const counts = fc.record(
+    Object.fromEntries(COST_PARTS.map((name) => [name, fc.double({ min: 0, max: MOST_COUNT, noNaN: true })])),
   );
 
-  it('in the ear only hard wax, whatever the weights', () => {
+  it('in the ear only hard wax, whatever counts', () => {
     fc.assert(
       fc.property(
-        weights,
+        counts,
         fc.integer({ min: 1, max: 5 }),
         fc.double({ min: 2, max: 20, noNaN: true }),
         (w, sensitivity, lengthMm) => {
@@ -129,7 +127,7 @@ describe('what no weight and no wish moves', () => {
             zone: 'ear',
             hair: { lengthMm },
             client: { sensitivity },
-            studio: { weights: w },
+            studio: { counts: w, preferences: { reactiveMild: false } },
           });
           if (choice) expect(choice.family).toBe('hard');
           for (const o of options.filter((x) => x.family === 'soft')) {
@@ -140,10 +138,10 @@ describe('what no weight and no wish moves', () => {
       { seed: 21, numRuns: 25 },
     );
   });
-  it('at sensitivity 5 soft wax is never first while anything else works, whatever the weights', () => {
+  it('at sensitivity 5 soft wax is never first while anything else works, whatever counts', () => {
     fc.assert(
       fc.property(
-        weights,
+        counts,
         fc.constantFrom<ZoneId>('lower-leg-front', 'forearm', 'upper-back', 'upper-lip', 'underarm'),
         fc.integer({ min: 1, max: 5 }),
         fc.double({ min: 4, max: 12, noNaN: true }),
@@ -152,7 +150,7 @@ describe('what no weight and no wish moves', () => {
             zone,
             hair: { lengthMm, coarseness },
             client: { sensitivity: 5 },
-            studio: { weights: w },
+            studio: { counts: w, preferences: { reactiveMild: false } },
           });
           if (options.some((o) => o.eligible && o.family !== 'soft')) expect(choice?.family).not.toBe('soft');
         },
@@ -164,7 +162,7 @@ describe('what no weight and no wish moves', () => {
     for (const zone of ZONE_IDS) {
       const visit = caseOf({ zone });
       const forced = chooseVisit({ ...visit, zones: visit.zones.map((z) => ({ ...z, product: 'soft' })) }, { memory });
-      const choice = forced.ok ? forced.value.choices[0] : null;
+      const choice = forced.ok ? forced.value.choices[0]?.option : null;
       if (choice) expect(ZONES[zone].families).toContain('soft');
       expect(ZONES.ear.families).not.toContain('soft');
     }

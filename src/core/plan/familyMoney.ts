@@ -29,8 +29,8 @@ export function familyMoney(plan: Plan, priceMinor: number, rates: Rates): reado
     }));
     const notOn = best.filter((b) => !b.option).map((b) => zoneKey(b.zone));
     const sum = (of: (o: PlanOption) => number): number => best.reduce((s, b) => s + (b.option ? of(b.option) : 0), 0);
-    const tableMinutes = sum((o) => o.tableMinutes);
-    const minutes = Math.max(1, plan.time.bookingMinutes - plan.time.tableMinutes + tableMinutes);
+    const tableMinutes = sum((o) => o.allMinutes);
+    const minutes = Math.max(1, plan.time.bookingMinutes - plan.time.allMinutes + tableMinutes);
     return {
       family,
       notOn,

@@ -5,6 +5,7 @@ import type { CareItem } from '../care';
 import type { Exclusion } from '../field';
 import type { CoatRest } from '../hands';
 import type { MaterialLine, VisitParts } from '../materials';
+import type { Because, BoundedCode, CostParts } from '../matching';
 import type { Way } from '../products';
 import type { Outcome, Reason } from '../screening';
 import type { CivilDate, Ring, Vec } from '../shared';
@@ -19,15 +20,27 @@ export interface PlanOption {
   readonly excludedBy: readonly string[];
   /** The exclusions in words. */
   readonly why: readonly string[];
+  /** Minutes of cost with the sign turned: the higher the better; null where it is excluded. */
   readonly score: number | null;
+  /** What it costs the client, min, and its parts. */
+  readonly cost: number;
+  readonly parts: CostParts;
+  /** Preferences of the house that speak for it. */
+  readonly preferred: readonly BoundedCode[];
   readonly passes: number;
   readonly coats: number;
   readonly strips: number;
+  /** First pass and tweezing; all passes and tweezing. */
   readonly tableMinutes: number;
+  readonly allMinutes: number;
+  /** Of all passes, as the load. */
   readonly massG: number;
   readonly costMinor: number;
   readonly removedShare: number;
   readonly brokenShare: number;
+  /** Hairs that the strips leave; how many of them are tweezed (`toTweeze` is the same, from before). */
+  readonly leftHairs: number;
+  readonly tweezed: number;
   readonly toTweeze: number;
   readonly skinLoad: number;
   readonly workableShare: number;
@@ -132,6 +145,8 @@ export interface PlanZone {
     readonly way: Way;
     readonly coats: number;
     readonly passes: number;
+    /** Why it stands first, weightiest first; never a figure against it. */
+    readonly because: readonly Because[];
   } | null;
   readonly heat: PlanHeat | null;
   readonly options: readonly PlanOption[];
@@ -169,6 +184,11 @@ export interface PlanRegrowth {
 export interface WorkGroup {
   readonly product: string;
   readonly strips: readonly string[];
+  /** Heat of the pot, °C; null in a plan from before, or without a pot. */
+  readonly touchC: number | null;
+  readonly potC: number | null;
+  /** How long the pot comes down before it, s. */
+  readonly coolS: number;
 }
 
 export interface Plan {
@@ -191,7 +211,14 @@ export interface Plan {
     readonly events: readonly ScheduleEvent[];
   };
   readonly materials: readonly MaterialLine[];
-  readonly time: { readonly tableMinutes: number; readonly bookingMinutes: number; readonly parts: VisitParts };
+  readonly time: {
+    readonly tableMinutes: number;
+    /** All passes and tweezing; of it laying and pulling. */
+    readonly allMinutes: number;
+    readonly layPullMinutes: number;
+    readonly bookingMinutes: number;
+    readonly parts: VisitParts;
+  };
   readonly cost: { readonly materialsMinor: number; readonly currency: string };
   readonly care: readonly CareItem[];
   readonly regrowth: readonly PlanRegrowth[];

@@ -5,7 +5,7 @@
 import type { Family } from '../anatomy';
 import { careList, returnDate } from '../care';
 import { bookingMinutes, materialsFor, tableMinutes, totalMinor, visitParts } from '../materials';
-import { chooseTogether, type Option } from '../matching';
+import { chooseTogether, type Option, type VisitChoice } from '../matching';
 import { mannerName, SHIPPED_PRODUCTS, type Product } from '../products';
 import type { LearnedGrowth } from '../hair';
 import { isStopped, judge, ruleSetOf, type Judgement, type ZoneJudgement } from '../screening';
@@ -18,6 +18,7 @@ import { pressFor, stripJobs } from './stripJobs';
 import { blackoutsOf, studioFacts, type VisitCase } from './visitCase';
 import { visitSchedule, type ZoneJobs } from './visitSchedule';
 import { learnedOf, NOTHING_LEARNED, zoneOptions } from './zoneOptions';
+import { atPotHeat, potStages } from './potHeat';
 import { planRegrowth } from './regrowthPlan';
 import { planZone } from './zonePlan';
 import { hairOf, prepareZone, type ZoneWork } from './zoneWork';
@@ -67,7 +68,7 @@ export interface ChosenVisit {
     readonly judgement: ZoneJudgement;
     readonly learned: LearnedGrowth;
   } & ReturnType<typeof zoneOptions>)[];
-  readonly choices: readonly (Option | null)[];
+  readonly choices: readonly (VisitChoice | null)[];
 }
 
 export interface ChooseSettings extends PlanSettings {
@@ -111,13 +112,16 @@ export function chooseVisit(visit: VisitCase, settings: ChooseSettings = {}): Re
           learned,
           memory,
           choiceOnly,
+          matters: visit.matters,
         }),
       },
     ];
   });
   const choices = chooseTogether(
     zones.map((z) => ({
-      options: z.options,
+      zone: z.work.zone.id,
+      side: z.work.input.side,
+      match: z.found,
       stopped: isStopped(z.judgement.outcome) || z.work.hairAreaCm2 < LEAST_HAIR_CM2,
       force: z.match.force,
     })),
@@ -133,15 +137,20 @@ export function planVisit(visit: VisitCase, settings: PlanSettings = {}): Result
   const found = chooseVisit(visit, settings);
   if (!found.ok) return found;
   const { studio, judgement, memory, zones, choices } = found.value;
-  const chosen = zones.flatMap((z, i) => {
-    const choice = choices[i];
-    return choice ? [{ ...z, choice }] : [];
+  const own = zones.map((z, i) => {
+    const made = choices[i];
+    return made ? { ...z, made, choice: made.option } : null;
   });
+  const stages = potStages(own);
+  const stageOf = (index: number): number => stages.findIndex((s) => s.zones.includes(index));
+  const atHeat = own.map((z, i) => z && atPotHeat(z, stages[stageOf(i)]?.touchC ?? z.choice.window.targetC));
+  const chosen = atHeat.flatMap((z, i) => (z ? [{ ...z, stage: stageOf(i) }] : []));
   const schedule = visitSchedule(
-    chosen.map((z): ZoneJobs => zoneJobs(z.work, z.choice, z.judgement, studio.level)),
+    chosen.map((z): ZoneJobs => zoneJobs(z, studio.level)),
     studio.maxOnSkin,
     studio.walkS,
     memory,
+    stages,
   );
   const orderOf = new Map<string, number>();
   for (const e of schedule.events) {
@@ -152,7 +161,8 @@ export function planVisit(visit: VisitCase, settings: PlanSettings = {}): Result
       ...z,
       client: visit.client,
       memory,
-      choice: choices[i] ?? null,
+      chosen: atHeat[i] ?? null,
+      pot: stages.find((s) => s.zones.includes(i) && s.zones.length > 1) ?? null,
       orderOf,
       level: studio.level,
       withField: settings.withField ?? false,
@@ -167,16 +177,17 @@ export function planVisit(visit: VisitCase, settings: PlanSettings = {}): Result
         areaCm2: s.areaCm2,
         thicknessMm: choice.window.thicknessMm,
         coats: choice.coats,
+        ground: choice.ground,
       })),
     ),
     areaCm2: chosen.reduce((s, z) => s + z.work.hairAreaCm2, 0),
     prep: studio.schools.prep,
     clothReuse: Math.max(1, ...chosen.map((z) => CLOTH_REUSE[z.choice.family])),
   });
-  const hairs = chosen.reduce((s, z) => s + z.choice.toTweeze, 0);
-  const extraPasses = Math.max(0, ...chosen.map((z) => z.choice.passes - 1));
+  const hairs = chosen.reduce((s, z) => s + z.choice.tweezed, 0);
+  const laterS = chosen.reduce((s, z) => s + z.choice.laterS, 0);
   const newcomer = visit.zones.every((z) => (z.hair.history ?? 'regular') === 'first');
-  const parts = visitParts(schedule.endS, hairs, chosen.length, extraPasses, newcomer);
+  const parts = visitParts({ scheduleS: schedule.endS, laterS, hairs, zones: chosen.length, newcomer });
   const { endS, lowerBoundS, bound, maxOnSkin, groups, events } = schedule;
   return ok({
     version: 1,
@@ -194,10 +205,18 @@ export function planVisit(visit: VisitCase, settings: PlanSettings = {}): Result
       chosen.length === 0
         ? {
             tableMinutes: 0,
+            allMinutes: 0,
+            layPullMinutes: 0,
             bookingMinutes: 0,
             parts: { prepareMin: 0, layPullMin: 0, readMin: 0, finishMin: 0, turnoverMin: 0 },
           }
-        : { tableMinutes: roundTo(tableMinutes(endS, hairs), 1), bookingMinutes: bookingMinutes(parts), parts },
+        : {
+            tableMinutes: roundTo(tableMinutes(endS, hairs), 1),
+            allMinutes: roundTo(tableMinutes(endS + laterS, hairs), 1),
+            layPullMinutes: roundTo((endS + laterS) / 60, 1),
+            bookingMinutes: bookingMinutes(parts),
+            parts,
+          },
     cost: { materialsMinor: totalMinor(materials), currency: settings.currency ?? 'EUR' },
     care: careList(
       chosen.map((z) => z.work.zone.id),
@@ -206,7 +225,7 @@ export function planVisit(visit: VisitCase, settings: PlanSettings = {}): Result
     regrowth,
     returnOn: returnDate(
       returnWindows(
-        zones.map((z, i) => ({ work: z.work, options: z.options, choice: choices[i] ?? null })),
+        zones.map((z, i) => ({ work: z.work, options: z.found.options, choice: choices[i]?.option ?? null })),
         regrowth,
       ),
       blackoutsOf(visit.client),
@@ -214,9 +233,17 @@ export function planVisit(visit: VisitCase, settings: PlanSettings = {}): Result
   });
 }
 
-const zoneJobs = (work: ZoneWork, choice: Option, judgement: ZoneJudgement, level: HandLevel): ZoneJobs => ({
+interface WorkedZone {
+  readonly work: ZoneWork;
+  readonly choice: Option;
+  readonly judgement: ZoneJudgement;
+  readonly stage: number;
+}
+
+const zoneJobs = ({ work, choice, judgement, stage }: WorkedZone, level: HandLevel): ZoneJobs => ({
   zone: work.zone.id,
   product: choice.product.id,
+  stage,
   jobs: stripJobs({
     strips: work.layout(choice.product, choice.way).strips,
     side: work.input.side,

@@ -8,7 +8,11 @@ import { handworkOf, patchesOf, type HandLevel, type Strip } from '../strips';
 export const USUAL_PRESS_S = 3;
 /** How long the palm stays on, s: the usual, or longer where the screening asks for it. */
 export const pressFor = (askedS: number): number => Math.max(USUAL_PRESS_S, askedS);
-/** Seconds to load and lay the smallest and the largest strip; paste takes two or three strokes by hand. */
+/**
+ * Seconds to load and lay the smallest and the largest strip. Paste by hand takes 10–14 s for each 5 × 8 cm and time:
+ * three moulding strokes, a flick, the lump gathered anew (from memory). With its flick and press a first pass comes to
+ * about 25 s for that ground, the two times that it is usually taken; the third is a later pass.
+ */
 const LAY_S: Readonly<Record<MannerName, readonly [number, number]>> = { tab: [8, 15], cloth: [8, 12], hand: [13, 24] };
 /** Area that takes the longest lay, cm². */
 const LARGE_CM2: Readonly<Record<MannerName, number>> = { tab: 60, cloth: 140, hand: 80 };

@@ -6,7 +6,22 @@ import type { Blackout } from '../care';
 import type { DensityPlace, Mark, Stroke } from '../field';
 import type { HairFlag, HairHistory, PastLength } from '../hair';
 import type { FeltVisit } from '../heat';
-import { SHIPPED_WEIGHTS, WEIGHT_NAMES, type HeatWish, type Schools, type Weights } from '../matching';
+import {
+  COST_PARTS,
+  SHIPPED_COUNTS,
+  SHIPPED_LEFTOVERS,
+  SHIPPED_PREFERENCES,
+  fromFormerWeights,
+  type CostPart,
+  type Counts,
+  type FormerWeights,
+  type HeatWish,
+  type Leftovers,
+  type Matters,
+  type Preferences,
+  type Schools,
+  type Worked,
+} from '../matching';
 import { SHIPPED_PRODUCT_IDS, SHIPPED_PRODUCTS, type Product, type Way } from '../products';
 import type { CivilDate } from '../shared';
 import type { FoundFact, Override, RuleChange } from '../screening';
@@ -49,8 +64,14 @@ export interface StudioCase {
   readonly walkS?: number | undefined;
   readonly schools?: { readonly [K in keyof Schools]?: Schools[K] | undefined } | undefined;
   readonly products?: readonly string[] | undefined;
-  /** What counts when products are compared; what is absent counts as shipped. */
-  readonly weights?: { readonly [K in keyof Weights]?: number | undefined } | undefined;
+  /** How many times each part of the cost counts, 0–5; what is absent counts once. */
+  readonly counts?: { readonly [K in CostPart]?: number | undefined } | undefined;
+  /** As cases of before said it; what `counts` and `preferences` say goes first. */
+  readonly weights?: FormerWeights | undefined;
+  /** What the house would rather use; what is absent is as shipped. */
+  readonly preferences?: { readonly [K in keyof Preferences]?: Preferences[K] | undefined } | undefined;
+  /** How many hairs are tweezed at most, and what becomes of more. */
+  readonly leftovers?: { readonly [K in keyof Leftovers]?: Leftovers[K] | undefined } | undefined;
   /** The studio's own changes of the screening rules, in the order in which they were made. */
   readonly rules?: readonly RuleChange[] | undefined;
 }
@@ -79,6 +100,8 @@ export interface ZoneCase {
   readonly sheetCm?: readonly [number, number] | undefined;
   readonly product?: string | undefined;
   readonly way?: Way | undefined;
+  /** Used here last time, with a good reading and nothing felt wrong. */
+  readonly worked?: Worked | undefined;
   /** Slab and touch asked for by hand for one product. */
   readonly heat?: HeatWish | undefined;
   /** The zone's border is thinned out in dabs (shoulder, hard wax). */
@@ -97,6 +120,8 @@ export interface HandStrips {
 export interface VisitCase {
   readonly version: 1;
   readonly on: CivilDate;
+  /** What matters most today; absent: nothing more than usual. */
+  readonly matters?: Matters | undefined;
   readonly client: ClientCase;
   readonly studio?: StudioCase | undefined;
   readonly zones: readonly ZoneCase[];
@@ -109,17 +134,24 @@ export interface StudioFacts {
   readonly walkS: number;
   readonly schools: Schools;
   readonly products: readonly Product[];
-  readonly weights: Weights;
+  readonly counts: Counts;
+  readonly preferences: Preferences;
+  readonly leftovers: Leftovers;
 }
 
 const MAX_ON_SKIN: Readonly<Record<HandLevel, number>> = { trainee: 2, practised: 3, expert: 4 };
+
+/** What is given, and the default of the rest. */
+const withDefaults = <T extends object>(
+  defaults: T,
+  given: { readonly [K in keyof T]?: T[K] | undefined } = {},
+): T => ({ ...defaults, ...Object.fromEntries(Object.entries(given).filter(([, v]) => v !== undefined)) });
 
 /** The studio of a case with every default filled in. `catalogue` replaces the shipped products. */
 export function studioFacts(studio: StudioCase = {}, catalogue: readonly Product[] = SHIPPED_PRODUCTS): StudioFacts {
   const level = studio.level ?? 'practised';
   const wanted = studio.products ?? (catalogue === SHIPPED_PRODUCTS ? SHIPPED_PRODUCT_IDS : catalogue.map((p) => p.id));
-  const weights: { -readonly [K in keyof Weights]: number } = { ...SHIPPED_WEIGHTS };
-  for (const name of WEIGHT_NAMES) weights[name] = studio.weights?.[name] ?? weights[name];
+  const former = fromFormerWeights(studio.weights ?? {});
   const families: readonly Family[] = studio.schools?.families ?? FAMILIES;
   return {
     roomC: studio.roomC ?? 22,
@@ -135,7 +167,11 @@ export function studioFacts(studio: StudioCase = {}, catalogue: readonly Product
       families,
     },
     products: catalogue.filter((p) => wanted.includes(p.id)),
-    weights,
+    counts: Object.fromEntries(
+      COST_PARTS.map((p) => [p, studio.counts?.[p] ?? former.counts[p] ?? SHIPPED_COUNTS[p]]),
+    ) as Counts,
+    preferences: withDefaults({ ...SHIPPED_PREFERENCES, ...former.preferences }, studio.preferences),
+    leftovers: withDefaults(SHIPPED_LEFTOVERS, studio.leftovers),
   };
 }
 

@@ -24,6 +24,7 @@ const jobs = (prefix: string, n: number, side: StripJob['side'] = null): readonl
 const zone = (id: ZoneJobs['zone'], product: string, list: readonly StripJob[]): ZoneJobs => ({
   zone: id,
   product,
+  stage: 0,
   jobs: list,
 });
 

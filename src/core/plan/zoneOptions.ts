@@ -2,17 +2,18 @@
 
 import { scheduleHands } from '../hands';
 import { learnGrowth, MEDIAN_PERSON, observationsOf, type LearnedGrowth } from '../hair';
-import { massUsedG, productCostMinor } from '../materials';
+import { massUsedG } from '../materials';
 import { learnFelt } from '../heat';
 import {
   evaluateAll,
-  matchZone,
+  matchOptions,
   sugarWayFor,
   whatElse,
   type MatchInput,
-  type Option,
   type StripFacts,
+  type Matters,
   type WhatElse,
+  type ZoneMatch,
 } from '../matching';
 import { mannerName, type Product, type Way } from '../products';
 import { isSpread } from '../strips';
@@ -47,10 +48,21 @@ export interface ZoneOptionsInput {
   readonly learned: LearnedGrowth;
   readonly memory: PlanMemory;
   readonly choiceOnly: boolean;
+  readonly matters: Matters | undefined;
 }
 
-export function zoneOptions({ work, on, client, studio, judgement, learned, memory, choiceOnly }: ZoneOptionsInput): {
-  readonly options: readonly Option[];
+export function zoneOptions({
+  work,
+  on,
+  client,
+  studio,
+  judgement,
+  learned,
+  memory,
+  choiceOnly,
+  matters,
+}: ZoneOptionsInput): {
+  readonly found: ZoneMatch;
   readonly match: MatchInput;
   readonly else: readonly WhatElse[];
 } {
@@ -89,7 +101,6 @@ export function zoneOptions({ work, on, client, studio, judgement, learned, memo
       strips: layout.strips.length,
       scheduleS,
       massG,
-      costMinor: productCostMinor(massG, product.priceMinorPerKg),
       meanAngleErrorDeg: layout.cover.meanAngleErrorDeg + work.crossing.addsDeg,
     };
   };
@@ -120,10 +131,14 @@ export function zoneOptions({ work, on, client, studio, judgement, learned, memo
     coats: memory.coats,
     feltShiftK: learnFelt(client.heatFelt ?? []).shiftK,
     heat: work.input.heat,
-    weights: studio.weights,
+    counts: studio.counts,
+    preferences: studio.preferences,
+    leftovers: studio.leftovers,
+    matters,
+    worked: work.input.worked,
     ...(force ? { force } : {}),
   };
-  const raw = evaluateAll(match);
-  const options = matchZone(match, raw);
-  return { options, match, else: choiceOnly ? [] : whatElse(match, raw, options) };
+  const all = evaluateAll(match);
+  const found = matchOptions(match, all);
+  return { found, match, else: choiceOnly ? [] : whatElse(match, all, found) };
 }

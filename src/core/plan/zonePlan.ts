@@ -2,7 +2,17 @@
 // windows.
 
 import { nodeCentre, nodeDirection, type GrowthField } from '../field';
-import { choiceReasons, noChoiceReasons, type MatchInput, type Option, type WhatElse } from '../matching';
+import {
+  becauseOf,
+  choiceReasons,
+  noChoiceReasons,
+  type MatchInput,
+  type Option,
+  type Ranked,
+  type VisitChoice,
+  type WhatElse,
+  type ZoneMatch,
+} from '../matching';
 import type { ZoneJudgement } from '../screening';
 import { isStopped } from '../screening';
 import { largestStrip, stripFaults, zoneShapes, type HandLevel } from '../strips';
@@ -13,6 +23,7 @@ import { at4, at6, ring4 } from './rounded';
 import { planStrips } from './stripPlan';
 import { hairNotes } from './hairNotes';
 import type { PlanMemory } from './planMemory';
+import type { PotStage } from './potHeat';
 import type { PlanZone } from './planTypes';
 import { betterReasons, heatReasons } from './choiceNotes';
 import { pressFor } from './stripJobs';
@@ -68,8 +79,11 @@ function handFacts(
 export interface ZonePlanInput {
   readonly work: ZoneWork;
   readonly judgement: ZoneJudgement;
-  readonly options: readonly Option[];
-  readonly choice: Option | null;
+  readonly found: ZoneMatch;
+  /** What is taken for the whole visit, at the heat of its pot; null where nothing is. */
+  readonly chosen: { readonly made: VisitChoice; readonly choice: Ranked; readonly match: MatchInput } | null;
+  /** The pot that it shares with other zones. */
+  readonly pot: PotStage | null;
   readonly match: MatchInput;
   readonly client: ClientCase;
   readonly memory: PlanMemory;
@@ -79,23 +93,19 @@ export interface ZonePlanInput {
   readonly withField: boolean;
 }
 
-/** Said where the best of this zone alone was not taken. */
-function togetherReason(choice: Option, options: readonly Option[], forced: boolean): readonly string[] {
-  const [best] = options;
-  if (!best || best === choice) return [];
-  return forced
-    ? [`Chosen by hand; ${best.product.name.toLowerCase()} was the proposal.`]
-    : [
-        `${best.product.name} would score a little higher here alone; one pot for more zones and fewer changes weigh more.`,
-      ];
-}
+/** One pot, one heat: said where other zones decide with. */
+const potReason = (pot: PotStage | null): readonly string[] =>
+  pot === null
+    ? []
+    : [`One pot, one heat: ${roundTo(pot.touchC, 0)} °C at touch suits all ${pot.zones.length} zones worked from it.`];
 
 export function planZone({
   work,
   judgement,
-  options,
-  choice,
-  match,
+  found,
+  chosen,
+  pot,
+  match: asked,
   client,
   memory,
   else: others,
@@ -103,13 +113,18 @@ export function planZone({
   level,
   withField,
 }: ZonePlanInput): PlanZone {
+  const { options } = found;
+  const choice = chosen?.choice ?? null;
+  const match = chosen?.match ?? asked;
+  const because = chosen ? becauseOf(chosen.made, found) : [];
   const heat = choice ? planHeat(choice, match, client) : null;
   const cover = choice ? work.layout(choice.product, choice.way).cover : null;
   const reasonsOf = (): readonly string[] => {
     if (choice) {
       return [
-        ...choiceReasons(choice, options, match.schools, work.sheet.basis === 'reference-adult'),
-        ...togetherReason(choice, options, work.input.product !== undefined),
+        ...because.map((b) => b.text),
+        ...choiceReasons(choice, match.schools, work.sheet.basis === 'reference-adult'),
+        ...potReason(pot),
         ...(heat ? heatReasons(heat, match) : []),
         ...betterReasons(others, choice),
       ];
@@ -136,6 +151,7 @@ export function planZone({
           way: choice.way,
           coats: choice.coats,
           passes: choice.passes,
+          because,
         }
       : null,
     heat,

@@ -1,4 +1,4 @@
 export { USUAL_POT } from './pot';
 export type { Pot } from './pot';
-export { pulsesFromCold, readyAfterS, refilled, switchDown } from './ready';
+export { coolsInS, pulsesFromCold, readyAfterS, refilled, switchDown } from './ready';
 export type { HeatingInput, PotWindow, Refilled, SwitchDown } from './ready';

@@ -173,3 +173,20 @@ export function pulsesFromCold(
   }
   return pulses;
 }
+
+/** Longest that a switched-down pot is watched, s. */
+const MOST_COOLING_S = 7200;
+
+/** How long a stirred pot, switched down, takes from one heat to a lower one, s; null where it does not get there. */
+export function coolsInS(
+  product: Product,
+  pot: Pot,
+  { fromC, toC, roomC }: { readonly fromC: number; readonly toC: number; readonly roomC: number },
+): number | null {
+  let state = evenPot(product, pot.waxG, fromC);
+  for (let timeS = 0; timeS <= MOST_COOLING_S; timeS += STEP_S) {
+    if (temps(product, stirred(state)).coreC <= toC) return timeS;
+    ({ state } = potStep(product, pot, state, false, null, roomC, STEP_S));
+  }
+  return null;
+}

@@ -1,28 +1,17 @@
 'use client';
 
-import { Button, Checkbox, Modal, Slider } from 'antd';
+import { Button, Checkbox, Modal } from 'antd';
 import Link from 'next/link';
 import { useRef, useState } from 'react';
-import { MOST_WEIGHT_FACTOR, SHIPPED_WEIGHTS, WEIGHT_NAMES, type Weights } from '@/core/matching';
 import type { Catalogue, CatalogueRow, ProductImport } from '@/server/services/catalogue';
 import { sendJson } from '@/ui/sendJson';
 import { plural } from '@/ui/words';
+import { Choosing } from './Choosing.client';
 import { MANNER_WORDS } from './fields';
 import { Fault } from '@/ui/Fault';
 import styles from './Products.module.css';
 
 const FAMILY_WORDS = { hard: 'hard wax', soft: 'soft wax', sugar: 'sugar' } as const;
-const WEIGHT_WORDS: Readonly<Record<keyof Weights, readonly [string, string]>> = {
-  removed: ['What comes out', 'the share of hair removed'],
-  broken: ['What stays whole', 'less breakage, most of all on skin that grows hairs in'],
-  load: ['What the skin bears', 'less load on the skin'],
-  minutes: ['Time', 'fewer minutes at the table'],
-  cost: ['Material', 'cheaper material'],
-  coarseHard: ['Hard for coarse hair', 'the school that coarse hair wants hard wax'],
-  fineSoft: ['Soft for fine hair', 'the school that fine hair wants soft wax'],
-  paste: ['Paste to the room', 'a paste that suits the room’s heat'],
-};
-
 const DOES_WORDS: Readonly<Record<ProductImport['lines'][number]['does'], string>> = {
   new: 'new',
   changes: 'replaces what stands here',
@@ -117,7 +106,7 @@ export function ProductsView({ first }: { readonly first: Catalogue }) {
           />
         ))}
       </div>
-      <Weighing catalogue={catalogue} onAnswer={answer} />
+      <Choosing catalogue={catalogue} onAnswer={answer} />
       {incoming ? (
         <Modal
           open
@@ -188,69 +177,5 @@ function ProductRow({
         </Link>
       </div>
     </article>
-  );
-}
-
-function Weighing({
-  catalogue,
-  onAnswer,
-}: {
-  readonly catalogue: Catalogue;
-  readonly onAnswer: (sent: Awaited<ReturnType<typeof sendJson<Catalogue>>>) => void;
-}) {
-  const [weights, setWeights] = useState(catalogue.weights);
-  const wanted = useRef<Weights | null>(null);
-  const version = useRef(catalogue.studioVersion);
-  const busy = useRef(false);
-  // one save after the other, each with the version that the last one gave; of quick steps only the latest goes
-  const send = async (next: Weights): Promise<void> => {
-    setWeights(next);
-    wanted.current = next;
-    if (busy.current) return;
-    busy.current = true;
-    while (wanted.current) {
-      const going: Weights = wanted.current;
-      wanted.current = null;
-      const sent = await sendJson<Catalogue>('PUT', '/api/products/weights', {
-        version: version.current,
-        weights: going,
-      });
-      if (sent.ok) version.current = sent.value.studioVersion;
-      onAnswer(sent);
-    }
-    busy.current = false;
-  };
-  const isShipped = WEIGHT_NAMES.every((n) => weights[n] === SHIPPED_WEIGHTS[n]);
-  return (
-    <section className={styles.weighing} aria-label="What counts">
-      <div className={styles.line}>
-        <h2>What counts when products are compared</h2>
-        {isShipped ? null : <Button onClick={() => void send(SHIPPED_WEIGHTS)}>As shipped</Button>}
-      </div>
-      <p className="quiet">
-        What is left out stays out whatever counts here: allergies, the screening, the zone, the label, hair that is too
-        short. 1 × is as shipped.
-      </p>
-      <div className={styles.weights}>
-        {WEIGHT_NAMES.map((n) => (
-          <label key={n} id={`weight-${n}`} className={styles.weight}>
-            <span>
-              <strong>{WEIGHT_WORDS[n][0]}</strong> {(weights[n] / SHIPPED_WEIGHTS[n]).toFixed(1)} ×
-              <small>{WEIGHT_WORDS[n][1]}</small>
-            </span>
-            <Slider
-              min={0}
-              max={MOST_WEIGHT_FACTOR}
-              step={0.25}
-              value={weights[n] / SHIPPED_WEIGHTS[n]}
-              onChange={(f) => setWeights({ ...weights, [n]: f * SHIPPED_WEIGHTS[n] })}
-              onChangeComplete={(f) => void send({ ...weights, [n]: f * SHIPPED_WEIGHTS[n] })}
-              tooltip={{ open: false }}
-              ariaLabelledByForHandle={`weight-${n}`}
-            />
-          </label>
-        ))}
-      </div>
-    </section>
   );
 }

@@ -48,9 +48,12 @@ export function PlanSlip({ bench, at }: { readonly bench: Bench; readonly at: st
               <strong>{zone.strips.length}</strong> here, {strips} in all
               {zone.choice.passes > 1 ? `, ${plural(zone.choice.passes, 'pass', 'passes')} at most` : ', one pass'}
             </Row>
-            <Row name="Table">
-              <strong>{Math.round(plan.time.tableMinutes)} min</strong>
-              {plan.zones.length > 1 ? ', all zones' : ''}
+            <Row name="On the table">
+              <strong>{Math.round(plan.time.allMinutes)} min</strong>
+              <span className="quiet">
+                {plan.zones.length > 1 ? ', all zones' : ''}; {Math.round(plan.time.layPullMinutes)} laying and pulling,{' '}
+                {plan.time.bookingMinutes} booked
+              </span>
             </Row>
             {grams.map((m) => (
               <Row key={m.item} name={`${productName(bench, m.item)} needed`}>

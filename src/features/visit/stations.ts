@@ -58,7 +58,7 @@ export function stationResult(bench: Bench, station: Station): string {
           .join(', ') || 'nothing fits yet'
       );
     case 'strips':
-      return strips === 0 ? '' : `${plural(strips, 'strip')} · ${Math.round(plan.time.tableMinutes)} min`;
+      return strips === 0 ? '' : `${plural(strips, 'strip')} · ${Math.round(plan.time.allMinutes)} min`;
     case 'work': {
       const pulled =
         bench.journal.filter((e) => e.kind === 'pulled').length -

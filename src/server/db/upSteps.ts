@@ -1,8 +1,9 @@
 // Stored documents of an older shape, brought up to the present one. Nothing is dropped; what was not known gets its
 // empty value.
 
+import { fromFormerWeights, type FormerWeights } from '../../core/matching';
 import { USUAL_PRESS_S, type Plan } from '../../core/plan';
-import type { ClientProfile, Consult } from './schema/documents';
+import type { ClientProfile, Consult, StudioSettings } from './schema/documents';
 
 /** A document as it lies in the file: its version is known, the rest may be older than the types say. */
 interface Stored {
@@ -28,6 +29,14 @@ export function upConsult(stored: Stored): Consult {
     judged: null,
     agreed: { howMuch: [], coldPack: false, company: 'either', tweezing: tweezingAllowed, words: agreed },
   } as unknown as Consult; // the rest of version 1 is unchanged in version 2
+}
+
+/** The studio's settings: what counted in the comparison was kept as weights of a sum once. */
+export function upSettings(stored: StudioSettings & { readonly weights?: FormerWeights }): StudioSettings {
+  const { weights, ...rest } = stored;
+  return weights === undefined || rest.choosing !== undefined
+    ? rest
+    : { ...rest, choosing: fromFormerWeights(weights) };
 }
 
 /** A card of which nothing is known yet. */
@@ -65,12 +74,25 @@ const HEAT_BEFORE = {
   rest: null,
 };
 
+const OPTION_BEFORE = {
+  feltMarginK: null,
+  cost: 0,
+  parts: { minutes: 0, load: 0, broken: 0, left: 0, tweezed: 0, material: 0 },
+  preferred: [],
+};
+const GROUP_BEFORE = { touchC: null, potC: null, coolS: 0 };
+
 /**
  * A kept plan from before hair could cross, places had names and heat was learned: nothing crossed, no place is named,
  * nothing learned.
  */
 export const upPlan = (plan: Plan): Plan => ({
   ...plan,
+  time: {
+    ...{ allMinutes: plan.time.tableMinutes, layPullMinutes: Math.round(plan.schedule.endS / 6) / 10 },
+    ...plan.time,
+  },
+  schedule: { ...plan.schedule, groups: plan.schedule.groups.map((g) => ({ ...GROUP_BEFORE, ...g })) },
   zones: plan.zones.map((z) => ({
     ...{
       basis: 'reference-adult' as const,
@@ -83,7 +105,12 @@ export const upPlan = (plan: Plan): Plan => ({
     },
     ...z,
     heat: z.heat && { ...HEAT_BEFORE, ...z.heat },
-    options: z.options.map((o) => ({ ...{ feltMarginK: null }, ...o })),
+    choice: z.choice && { ...{ because: [] }, ...z.choice },
+    options: z.options.map((o) => ({
+      ...OPTION_BEFORE,
+      ...{ allMinutes: o.tableMinutes, leftHairs: o.toTweeze, tweezed: o.toTweeze },
+      ...o,
+    })),
     strips: z.strips.map((s) => ({
       ...{
         place: null,

@@ -3,13 +3,17 @@ import { SHIPPED_SERVICES, type Service } from '../../core/agreement';
 import type { Product } from '../../core/products';
 import type { DbOrTx } from '../db/openDatabase';
 import { prepared } from '../db/prepared';
+import { upSettings } from '../db/upSteps';
 import { people, products, ruleChanges, services, studio } from '../db/schema';
 
 export type StudioRow = typeof studio.$inferSelect;
 export type PersonRow = typeof people.$inferSelect;
 
 /** The one studio of this file; undefined before it has been set up. */
-export const readStudio = (db: DbOrTx): StudioRow | undefined => theStudio(db).get();
+export const readStudio = (db: DbOrTx): StudioRow | undefined => {
+  const row = theStudio(db).get();
+  return row && { ...row, settings: upSettings(row.settings) };
+};
 const theStudio = prepared((db) => db.select().from(studio).where(eq(studio.id, 1)).prepare());
 export const readPeople = (db: DbOrTx): PersonRow[] => peopleHere(db).all();
 const peopleHere = prepared((db) => db.select().from(people).where(eq(people.active, true)).prepare());

@@ -25,6 +25,7 @@ import { bodyOf, chartOnSheet } from './chartOnSheet';
 import { changesOf } from './consultRules';
 import { feltBefore } from './feltBefore';
 import { zonePasts, type ZonePast } from './history';
+import { workedBefore } from './workedBefore';
 import { knownProducts } from './knownProducts';
 import { buildCase, planCase, screeningOf, zoneName, type CaseParts, type PlannedCase } from './planCase';
 
@@ -108,11 +109,13 @@ export function partsOf(
   const person = readPerson(db, visit.personId);
   if (!client || !studio || !person) return undefined;
   const pasts = zonePasts(db, client.id, visit);
+  const worked = workedBefore(db, client.id, visit);
   const zones = chartsOf(db, visit.id).map((c) => ({
     zone: c.zone as ZoneId,
     side: c.side,
     data: c.data,
     past: pasts.get(zoneKey(c)),
+    worked: worked.get(zoneKey(c)),
   })); // zones are checked on the way in
   return {
     parts: {

@@ -1,9 +1,9 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { demoStudio } from '../../demo/studioForTests';
-import { SHIPPED_WEIGHTS } from '../../core/matching';
+import { SHIPPED_COUNTS, SHIPPED_LEFTOVERS, SHIPPED_PREFERENCES } from '../../core/matching';
 import type { Product } from '../../core/products';
 import type { OpenDatabase } from '../db/openDatabase';
-import { exportProducts, importProducts, loadCatalogue, saveProduct, saveWeights, type Catalogue } from './catalogue';
+import { exportProducts, importProducts, loadCatalogue, saveChoosing, saveProduct, type Catalogue } from './catalogue';
 import { loadBench, type Bench } from './bench';
 import { saveChart, saveConsult, saveReading } from './asTablet';
 import { closeVisit } from './closeVisit';
@@ -182,24 +182,22 @@ describe('the catalogue', () => {
     );
     expect(exportProducts(open.db)).toBe(before);
   });
-  it('weights move what is planned, and as shipped leave no trace', () => {
-    const { id, bench } = opened('ottilie');
-    const only = {
-      ...SHIPPED_WEIGHTS,
-      removed: 0,
-      minutes: 0,
-      coarseHard: 0,
-      fineSoft: 0,
-      cost: 5 * SHIPPED_WEIGHTS.cost,
-      broken: 5 * SHIPPED_WEIGHTS.broken,
+  it('what counts and what the house would rather use move what is planned, and as shipped leave no trace', () => {
+    const { id, bench: was } = opened('ottilie');
+    const shipped = { counts: SHIPPED_COUNTS, preferences: SHIPPED_PREFERENCES, leftovers: SHIPPED_LEFTOVERS };
+    const own = {
+      counts: { ...SHIPPED_COUNTS, minutes: 0, material: 5 },
+      preferences: { ...SHIPPED_PREFERENCES, coarseHard: false, worked: false, first: 'sugar' as const },
+      leftovers: { ...SHIPPED_LEFTOVERS, bodyMax: 12 },
     };
-    value(saveWeights(open.db, { version: catalogue().studioVersion, weights: only }));
+    value(saveChoosing(open.db, { version: catalogue().studioVersion, ...own }));
     const saved = catalogue();
-    expect(saved.weights).toEqual(only);
-    const [now, was] = [value(loadBench(open.db, id, NOW)), bench];
+    expect(saved).toMatchObject(own);
+    const now = value(loadBench(open.db, id, NOW));
     expect(now.plan.zones[0]?.options.map((o) => o.score)).not.toEqual(was.plan.zones[0]?.options.map((o) => o.score));
-    expect(code(saveWeights(open.db, { version: saved.studioVersion - 1, weights: SHIPPED_WEIGHTS }))).toBe('stale');
-    value(saveWeights(open.db, { version: saved.studioVersion, weights: SHIPPED_WEIGHTS }));
+    expect(now.plan.zones.flatMap((z) => z.options.map((o) => o.tweezed)).every((n) => n <= 12)).toBe(true);
+    expect(code(saveChoosing(open.db, { version: saved.studioVersion - 1, ...shipped }))).toBe('stale');
+    value(saveChoosing(open.db, { version: saved.studioVersion, ...shipped }));
     expect(value(loadBench(open.db, id, NOW)).plan).toEqual(was.plan);
   });
 });

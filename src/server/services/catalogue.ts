@@ -2,7 +2,15 @@
 // and written to one.
 
 import 'server-only';
-import { SHIPPED_WEIGHTS, WEIGHT_NAMES, type Weights } from '../../core/matching';
+import {
+  COST_PARTS,
+  SHIPPED_COUNTS,
+  SHIPPED_LEFTOVERS,
+  SHIPPED_PREFERENCES,
+  type Counts,
+  type Leftovers,
+  type Preferences,
+} from '../../core/matching';
 import { productFaults, SHIPPED_PRODUCTS, type Product } from '../../core/products';
 import { ok } from '../../core/shared';
 import { readProducts as readProductFile, writeProducts } from '../../formats/productFile';
@@ -31,7 +39,9 @@ export interface Catalogue {
   readonly rows: readonly CatalogueRow[];
   readonly currency: string;
   readonly roomC: number;
-  readonly weights: Weights;
+  readonly counts: Counts;
+  readonly preferences: Preferences;
+  readonly leftovers: Leftovers;
   readonly studioVersion: number;
 }
 
@@ -61,13 +71,14 @@ function rowOf({ data, stocked, version }: ProductRow): CatalogueRow {
 export function loadCatalogue(db: Db): ServiceResult<Catalogue> {
   const studio = readStudio(db);
   if (!studio) return notFound('studio');
-  const weights: { -readonly [K in keyof Weights]: number } = { ...SHIPPED_WEIGHTS };
-  for (const name of WEIGHT_NAMES) weights[name] = studio.settings.weights?.[name] ?? weights[name];
+  const { choosing } = studio.settings;
   return ok({
     rows: allProducts(db).map(rowOf),
     currency: studio.currency,
     roomC: studio.settings.roomC,
-    weights,
+    counts: Object.fromEntries(COST_PARTS.map((p) => [p, choosing?.counts?.[p] ?? SHIPPED_COUNTS[p]])) as Counts,
+    preferences: { ...SHIPPED_PREFERENCES, ...given(choosing?.preferences) },
+    leftovers: { ...SHIPPED_LEFTOVERS, ...given(choosing?.leftovers) },
     studioVersion: studio.version,
   });
 }
@@ -154,18 +165,32 @@ export function importProducts(
 
 export const exportProducts = (db: Db): string => writeProducts(allProducts(db).map((p) => p.data.product));
 
-/** Sets what counts when products are compared; a weight as shipped is not kept. */
-export function saveWeights(
+/** What is set in an object. */
+const given = <T extends object>(some: T | undefined): { [K in keyof T]?: Exclude<T[K], undefined> } =>
+  Object.fromEntries(Object.entries(some ?? {}).filter(([, v]) => v !== undefined)) as {
+    [K in keyof T]?: Exclude<T[K], undefined>;
+  };
+
+/** What differs from the shipped; undefined where nothing does. */
+function differing<T extends object>(value: T, shipped: T): Partial<T> | undefined {
+  const own = Object.entries(value).filter(([key, v]) => v !== shipped[key as keyof T]);
+  return own.length === 0 ? undefined : (Object.fromEntries(own) as Partial<T>);
+}
+
+/** Sets what counts when products are compared and what the house would rather use; what is as shipped is not kept. */
+export function saveChoosing(
   db: Db,
-  body: { readonly version: number; readonly weights: Weights },
+  body: { readonly version: number } & Pick<Catalogue, 'counts' | 'preferences' | 'leftovers'>,
 ): ServiceResult<null> {
   return atomically(db, () => {
     const studio = readStudio(db);
     if (!studio) return notFound('studio');
-    const own = Object.fromEntries(
-      WEIGHT_NAMES.filter((n) => body.weights[n] !== SHIPPED_WEIGHTS[n]).map((n) => [n, body.weights[n]]),
-    );
-    const settings = { ...studio.settings, weights: Object.keys(own).length === 0 ? undefined : own };
+    const choosing = given({
+      counts: differing(body.counts, SHIPPED_COUNTS),
+      preferences: differing(body.preferences, SHIPPED_PREFERENCES),
+      leftovers: differing(body.leftovers, SHIPPED_LEFTOVERS),
+    });
+    const settings = { ...studio.settings, choosing: Object.keys(choosing).length === 0 ? undefined : choosing };
     if (studio.version === body.version && setSettings(db, settings, body.version)) return ok(null);
     const newer = loadCatalogue(db);
     return stale(newer.ok ? newer.value : null);

@@ -22,7 +22,7 @@ import type { ZonePast } from './history';
 export interface CaseParts {
   readonly on: string;
   readonly client: ClientRow;
-  readonly consult: Pick<Consult, 'facts' | 'consent' | 'guardianConsent' | 'sensitivity' | 'overrides'>;
+  readonly consult: Pick<Consult, 'facts' | 'consent' | 'guardianConsent' | 'sensitivity' | 'overrides' | 'matters'>;
   readonly rules: readonly RuleChange[];
   /** Products this client has met; null = not known. */
   readonly knownProducts: readonly string[] | null;
@@ -36,6 +36,8 @@ export interface CaseParts {
     readonly side: Side;
     readonly data: ChartData;
     readonly past: ZonePast | undefined;
+    /** Used here last time, where that went well. */
+    readonly worked?: ZoneCase['worked'];
   }[];
 }
 
@@ -67,7 +69,7 @@ function heatWish(data: ChartData, products: readonly Product[]): { readonly hea
 }
 
 function zoneCase(
-  { zone, side, data, past }: CaseParts['zones'][number],
+  { zone, side, data, past, worked }: CaseParts['zones'][number],
   on: string,
   products: readonly Product[],
 ): ZoneCase {
@@ -99,6 +101,7 @@ function zoneCase(
     ...(data.product && stocked(data.product) ? { product: data.product } : {}),
     // checked by the request's schema
     ...(data.way && (!data.product || stocked(data.product)) ? { way: data.way as Way } : {}),
+    ...(worked && stocked(worked.product) ? { worked } : {}),
     ...heatWish(data, products),
     ...(data.fade ? { fade: true } : {}),
     ...(data.handStrips ? { handStrips: data.handStrips } : {}),
@@ -120,6 +123,7 @@ export function buildCase(parts: CaseParts): VisitCase {
   return {
     version: 1,
     on: parts.on,
+    ...(consult.matters ? { matters: consult.matters } : {}),
     client: {
       ...body,
       ...(age === undefined ? {} : { ageYears: age }),
@@ -149,7 +153,7 @@ export function buildCase(parts: CaseParts): VisitCase {
       level: person.level,
       walkS: studio.settings.walkS,
       schools: studio.settings.schools,
-      ...(studio.settings.weights ? { weights: studio.settings.weights } : {}),
+      ...studio.settings.choosing,
       products: products.map((p) => p.id),
       ...(parts.rules.length === 0 ? {} : { rules: parts.rules }),
     },
@@ -168,6 +172,8 @@ const EMPTY_PLAN = (on: string, currency: string): Plan => ({
   materials: [],
   time: {
     tableMinutes: 0,
+    allMinutes: 0,
+    layPullMinutes: 0,
     bookingMinutes: 0,
     parts: { prepareMin: 0, layPullMin: 0, readMin: 0, finishMin: 0, turnoverMin: 0 },
   },

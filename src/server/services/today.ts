@@ -21,6 +21,7 @@ import { changesOf } from './consultRules';
 import { feltBefore } from './feltBefore';
 import { knownProducts } from './knownProducts';
 import { clientMarks, startingChart, zonePasts } from './history';
+import { workedBefore } from './workedBefore';
 import { startingConsult } from './openVisit';
 import { planCase, zoneName, type PlannedCase } from './planCase';
 
@@ -86,10 +87,12 @@ function forecast(
   const on = civilDateAt(booking.startsAtMs, studio.timeZone);
   const pasts = zonePasts(db, client.id);
   const marks = clientMarks(db, client.id);
+  const worked = workedBefore(db, client.id);
   const zones = booking.zones.map((z) => ({
     ...z,
     data: startingChart(z.zone, pasts.get(zoneKey(z)), on, marks.get(zoneKey(z))),
     past: pasts.get(zoneKey(z)),
+    worked: worked.get(zoneKey(z)),
   }));
   // before the client is there, consent is not the question: what is on file is asked for in words
   const consult = { ...startingConsult(client, on, undefined), consent: true };

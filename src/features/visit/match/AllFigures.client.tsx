@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import { COST_PARTS } from '@/core/matching';
 import type { PlanOption } from '@/core/plan';
 import { percent } from '@/ui/words';
 import { WAYS } from './wayWords';
@@ -32,12 +33,15 @@ export function AllFigures({ options, currency, nameOf }: Props) {
                 <th>passes</th>
                 <th>removed</th>
                 <th>broken</th>
-                <th>to tweeze</th>
+                <th>tweezed</th>
+                <th>stay</th>
                 <th>skin load</th>
                 <th>felt margin</th>
-                <th>min</th>
+                <th>min, all passes</th>
                 <th>g</th>
                 <th>material</th>
+                <th>counted, min</th>
+                <th>of it time, skin, broken, left, tweezing, material</th>
               </tr>
             </thead>
             <tbody>
@@ -50,12 +54,15 @@ export function AllFigures({ options, currency, nameOf }: Props) {
                   <td>{o.passes}</td>
                   <td>{percent(o.removedShare)}</td>
                   <td>{percent(o.brokenShare)}</td>
-                  <td>{o.toTweeze}</td>
+                  <td>{o.tweezed}</td>
+                  <td>{o.leftHairs - o.tweezed}</td>
                   <td>{o.skinLoad.toFixed(2)}</td>
                   <td>{o.feltMarginK === null ? '–' : `${o.feltMarginK.toFixed(1)} K`}</td>
-                  <td>{o.tableMinutes.toFixed(1)}</td>
+                  <td>{o.allMinutes.toFixed(1)}</td>
                   <td>{o.massG.toFixed(0)}</td>
                   <td>{money.format(o.costMinor / 100)}</td>
+                  <td>{o.cost.toFixed(1)}</td>
+                  <td>{COST_PARTS.map((p) => o.parts[p].toFixed(1)).join(' + ')}</td>
                 </tr>
               ))}
             </tbody>

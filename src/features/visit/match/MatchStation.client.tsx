@@ -4,7 +4,7 @@ import { zoneKey } from '@/core/anatomy';
 import { Button, Input } from 'antd';
 import Link from 'next/link';
 import { useState } from 'react';
-import type { PlanOption } from '@/core/plan';
+import type { PlanOption, PlanZone } from '@/core/plan';
 import { dayMonth, degrees, percent, plural, withDates } from '@/ui/words';
 import { useGo } from '../useGo';
 import { useBench } from '../BenchContext.client';
@@ -12,6 +12,8 @@ import { useZone } from '../BenchFrame.client';
 import { productName } from '../stations';
 import { StationTop } from '../StationTop';
 import { AllFigures } from './AllFigures.client';
+import { besideWords } from './besideWords';
+import { MattersMost } from './MattersMost.client';
 import { Flips } from './Flips.client';
 import { HeatPanel } from './HeatPanel.client';
 import { HoldCurve } from './HoldCurve';
@@ -39,6 +41,12 @@ function WhyNot({ option: o }: { readonly option: PlanOption }) {
       ) : null}
     </span>
   );
+}
+
+/** Why it stands first, or what it would be beside what does. */
+function rowWords(o: PlanOption, chosen: PlanOption | undefined, choice: PlanZone['choice']): string {
+  if (o === chosen) return choice?.because.map((b) => b.text).join(' ') ?? '';
+  return chosen ? besideWords(o, chosen) : '';
 }
 
 function takeWords(isOther: boolean, name: string | null): string {
@@ -78,6 +86,7 @@ function Comparison() {
   const ruled = options.filter((o) => !o.eligible && isRuled(o));
   const chosenProduct = bench.products.find((p) => p.id === choice?.product);
   const current = choice ? keyOf(choice) : null;
+  const chosen = eligible.find((o) => keyOf(o) === current);
   const selected = options.find((o) => keyOf(o) === (picked ?? current));
   const isOther = picked !== null && picked !== current;
   const take = (): void => {
@@ -114,6 +123,7 @@ function Comparison() {
           </Button>
         }
       />
+      <MattersMost />
       {isOther ? (
         <Input
           aria-label="Why another"
@@ -137,9 +147,9 @@ function Comparison() {
         <div className={styles.row} data-head aria-hidden="true">
           <span>Product and way</span>
           <span>At touch, about</span>
-          <span>Share of hair it can hold</span>
+          <span>Comes off clean</span>
           <span>left to tweeze</span>
-          <span>min</span>
+          <span>min, all passes</span>
           <span>skin load</span>
         </div>
         {eligible.map((o) => (
@@ -165,15 +175,21 @@ function Comparison() {
             </span>
             <span>
               <HoldCurve hair={zone.data.hair} shortestMm={o.shortestMm} longestMm={o.longestMm} />
-              <small>{percent(o.workableShare)}</small>
+              <small>
+                <b>{percent(o.removedShare)}</b>, {percent(o.workableShare)} in its lengths
+              </small>
             </span>
-            <span>{o.toTweeze}</span>
-            <span>{Math.round(o.tableMinutes)}</span>
+            <span>
+              {o.tweezed}
+              {o.leftHairs > o.tweezed ? <small>{o.leftHairs - o.tweezed} stay</small> : null}
+            </span>
+            <span>{Math.round(o.allMinutes)}</span>
             <span>
               <i className={styles.load} role="img" aria-label={`skin load ${Math.round(o.skinLoad * 100)} of 100`}>
                 <i style={{ width: `${100 * o.skinLoad}%` }} />
               </i>
             </span>
+            <em className={styles.because}>{rowWords(o, chosen, choice)}</em>
           </button>
         ))}
         {left.map((o) => (

@@ -113,7 +113,7 @@ function OneZone({ zone, planned }: { readonly zone: BenchZone; readonly planned
           <>
             {sideWord(zone.name, zone.side)}.{' '}
             {option
-              ? `Expected: ${percent(option.removedShare)} removed, ${percent(option.brokenShare)} broken, about ${option.toTweeze} to tweeze.`
+              ? `Expected: ${percent(option.removedShare)} removed, ${percent(option.brokenShare)} broken, about ${option.tweezed} to tweeze.`
               : 'Nothing was planned here.'}
           </>
         }

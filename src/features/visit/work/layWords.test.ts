@@ -12,7 +12,7 @@ const laying = (
 ): Laying => ({
   zone: {
     zone: more.face ? 'upper-lip' : 'lower-leg-front',
-    choice: { product: 'p', family, way, coats: more.coats ?? 1, passes: 1 },
+    choice: { product: 'p', family, way, coats: more.coats ?? 1, passes: 1, because: [] },
   },
   strip: { order: 3, lay: [0, way === 'crossed' ? -1 : 1], thicknessMm: 2, spreadWith: more.spreadWith ?? null },
   coat: more.coat ?? 1,

@@ -4,6 +4,7 @@
 import type { Figure, Side, ZoneId } from '../../../core/anatomy';
 import type { DensityPlace, Mark, Stroke } from '../../../core/field';
 import type { HairFlag, HairHistory } from '../../../core/hair';
+import type { Matters } from '../../../core/matching';
 import type { HandStrips, StudioCase } from '../../../core/plan';
 import type { Fact, FormAnswers, FoundFact, Outcome } from '../../../core/screening';
 
@@ -14,11 +15,18 @@ export interface StudioSettings {
   readonly walkS: number;
   readonly schools: NonNullable<StudioCase['schools']>;
   /** What counts when products are compared; absent = as shipped. */
-  readonly weights?: StudioCase['weights'];
+  readonly choosing?: Choosing | undefined;
   /** Prices of services by their id, and what an hour costs, minor units; absent = not entered. */
   readonly money?: StudioMoney | undefined;
   /** How the studio tells that hard wax is ready. */
   readonly readySign: 'no-thread' | 'no-dent' | 'taps-hard' | 'no-catch';
+}
+
+/** What differs from what is shipped. */
+export interface Choosing {
+  readonly counts?: StudioCase['counts'];
+  readonly preferences?: StudioCase['preferences'];
+  readonly leftovers?: StudioCase['leftovers'];
 }
 
 export interface StudioMoney {
@@ -121,6 +129,8 @@ export interface Consult {
   readonly consent: boolean;
   readonly guardianConsent: boolean;
   readonly sensitivity: number;
+  /** What matters most today; absent: nothing more than usual. */
+  readonly matters?: Matters | undefined;
   readonly services: readonly string[];
   readonly agreed: Agreed;
   readonly overrides: readonly ConsultOverride[];

@@ -1,0 +1,41 @@
+// What was used on each zone at this client's last visit and was good: by the reading and by what the client felt.
+
+import 'server-only';
+import { zoneKey } from '../../core/anatomy';
+import type { ZoneCase } from '../../core/plan';
+import type { Way } from '../../core/products';
+import type { Reading } from '../db/schema';
+import type { DbOrTx } from '../db/openDatabase';
+import type { VisitRow } from '../repos/visitRepo';
+import { workedReadings } from '../repos/workedRepo';
+
+const LATEST_VISITS = 3;
+/** A good reading (from memory): nearly all came off, little broke, the skin was calm and the heat was right. */
+const GOOD = { removedPct: 95, brokenPct: 3 } as const;
+
+const isGood = (r: Reading): boolean =>
+  r.removedPct >= GOOD.removedPct &&
+  r.brokenPct <= GOOD.brokenPct &&
+  (r.skin === 'calm' || r.skin === 'pink') &&
+  r.bleeding !== 'keeps-on' &&
+  r.heatFelt === 'right';
+
+/** By zone and side; a zone whose latest reading was not good has none. */
+export function workedBefore(
+  db: DbOrTx,
+  clientId: string,
+  before?: Pick<VisitRow, 'onDate' | 'id'>,
+): ReadonlyMap<string, NonNullable<ZoneCase['worked']>> {
+  const latest = new Map<string, ReturnType<typeof workedReadings>[number]>();
+  for (const row of workedReadings(db, clientId, LATEST_VISITS, before)) {
+    // zones are checked on the way in
+    const key = zoneKey({ zone: row.zone as ZoneCase['zone'], side: row.side });
+    if (!latest.has(key)) latest.set(key, row);
+  }
+  return new Map(
+    [...latest]
+      .filter(([, row]) => isGood(row.reading))
+      // ways are those of a plan
+      .map(([key, row]) => [key, { product: row.product, way: row.way as Way }]),
+  );
+}
