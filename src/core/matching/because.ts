@@ -5,14 +5,14 @@ import { roundTo } from '../shared';
 import { COST_PARTS, type CostPart } from './cost';
 import type { VisitChoice } from './chooseTogether';
 import type { ZoneMatch } from './matchZone';
-import type { BoundedCode } from './preferences';
+import type { BoundedCode, PreferenceCode } from './preferences';
 import type { Option } from './types';
 
 export type FigureName = 'allMinutes' | 'skinLoad' | 'brokenShare' | 'staysHairs' | 'tweezed';
 
 export interface Because {
   readonly code:
-    | BoundedCode
+    | PreferenceCode
     | 'best.figures'
     | 'best.cost'
     | 'only.kind'
@@ -123,6 +123,15 @@ function yieldedReason(code: BoundedCode, yielding: Option, taken: Option): Beca
   };
 }
 
+const isBounded = <T extends { readonly code: PreferenceCode }>(d: T): d is T & { readonly code: BoundedCode } =>
+  d.code !== 'plain.lay';
+
+const plainReason = (best: Option, crossed: Option): Because => ({
+  code: 'plain.lay',
+  text: `In the crossed lay ${lower(nameOf(crossed))} would take ${minutes(crossed.allMinutes)}; it presses, and the plain lay holds here.`,
+  figures: figuresFor(best, crossed),
+});
+
 function figuresReason(best: Option, other: Option | null): Because {
   if (!other) {
     return { code: 'only.kind', text: `${nameOf(best)}: the only kind that can be used here today.`, figures: [] };
@@ -136,7 +145,7 @@ function figuresReason(best: Option, other: Option | null): Because {
 
 /** Why this is the zone's choice, weightiest first. */
 export function becauseOf({ option, moved }: VisitChoice, match: ZoneMatch): readonly Because[] {
-  const { best, cheapest, decided, yielded } = match;
+  const { best, decided, yielded } = match;
   const gave = yielded.map(({ code, option: o }) => yieldedReason(code, o, option));
   if (moved === 'by-hand') {
     const was = best && best.product.id !== option.product.id ? ` ${nameOf(best)} was the proposal.` : '';
@@ -152,7 +161,8 @@ export function becauseOf({ option, moved }: VisitChoice, match: ZoneMatch): rea
       ...gave,
     ];
   }
-  const [first] = decided;
-  if (first && cheapest) return [preferenceReason(first, option, cheapest), ...gave];
-  return [figuresReason(option, nextKind(option, match.options)), ...gave];
+  const first = decided.find(isBounded);
+  const plain = decided.filter((d) => d.code === 'plain.lay').map((d) => plainReason(option, d.instead));
+  if (first) return [preferenceReason(first.code, option, first.instead), ...plain, ...gave];
+  return [figuresReason(option, nextKind(option, match.options)), ...plain, ...gave];
 }

@@ -67,15 +67,16 @@ const PLAIN_HOLDS_SHARE = 0.95;
 const shortOfPlain = (hair: Hair, range: LengthRange): boolean =>
   workableShare(hair, range) < PLAIN_HOLDS_SHARE && tooLongShare(hair, range.longestMm) < 1 - PLAIN_HOLDS_SHARE;
 
+/** Hair that no length makes right for the plain lay. */
+export const standsAcross = (hair: Hair, crossingShare: number): boolean =>
+  hair.curl >= 4 || crossingShare >= MUCH_CROSSING || (hair.flags ?? []).some((f) => f === 'flat' || f === 'layers');
+
 /**
  * Hair that the plain lay does not hold: short, flat, in layers, crossing, or in tight curls that lie across each
  * other.
  */
 const needsCrossing = ({ manner, zone, hair, crossingShare }: EligibilityInput): boolean =>
-  hair.curl >= 4 ||
-  crossingShare >= MUCH_CROSSING ||
-  (hair.flags ?? []).some((f) => f === 'flat' || f === 'layers') ||
-  shortOfPlain(hair, lengthRange(manner, zone, 'with'));
+  standsAcross(hair, crossingShare) || shortOfPlain(hair, lengthRange(manner, zone, 'with'));
 
 function schoolCode(input: EligibilityInput): string | null {
   const { product, way, zone, schools } = input;

@@ -1,14 +1,17 @@
 // The choice for one zone alone: what is left after the exclusions, in tiers; among the first tier what the preferences
 // ask for, as far as they cost little; and of that the cheapest, counted in minutes.
 
+import { standsAcross } from './eligibility';
 import { evaluateAll } from './evaluate';
 import type { MatchInput } from './matchInput';
 import {
+  isCrossedInVain,
   preferredBy,
   SHIPPED_PREFERENCES,
   speaking,
   strictAgainst,
   type BoundedCode,
+  type PreferenceCode,
   type Preferring,
 } from './preferences';
 import type { Option } from './types';
@@ -20,7 +23,10 @@ export const MOST_OVER = 0.25;
 /** Within this the plain lay goes before the crossed one. */
 const PLAIN_WITHIN = 0.03;
 
-/** 0 = may be chosen, 1 = leaves too much behind, 2 = against a strict preference; each only where nothing lower is. */
+/**
+ * 0 = may be chosen; 1 = leaves too much behind, or is crossed in vain; 2 = against a strict preference; each only
+ * where nothing lower holds.
+ */
 export type Tier = 0 | 1 | 2;
 
 export interface Ranked extends Option {
@@ -38,8 +44,8 @@ export interface ZoneMatch {
   readonly within: readonly Ranked[];
   /** Cheapest of the best's tier, whatever is preferred. */
   readonly cheapest: Ranked | null;
-  /** Preferences that moved the choice away from something cheaper, in the order asked. */
-  readonly decided: readonly BoundedCode[];
+  /** Preferences without which something else would be chosen, in the order asked, with what that would be. */
+  readonly decided: readonly { readonly code: PreferenceCode; readonly instead: Ranked }[];
   /** Preferences that would have cost too much, with what they would have taken. */
   readonly yielded: readonly { readonly code: BoundedCode; readonly option: Ranked }[];
 }
@@ -53,6 +59,7 @@ const preferringOf = (input: MatchInput): Preferring => ({
   ingrownProne: input.ingrownProne,
   hairAreaCm2: input.hairAreaCm2,
   worked: input.worked,
+  standsAcross: standsAcross(input.hair, input.crossingShare ?? 0),
   preferences: input.preferences ?? SHIPPED_PREFERENCES,
 });
 
@@ -60,42 +67,73 @@ function tiered(all: readonly Option[], p: Preferring): readonly Ranked[] {
   const isStrict = (o: Option): boolean => strictAgainst(o.family, p).length > 0;
   const open = all.filter((o) => o.eligible && !isStrict(o));
   const cleanest = Math.min(...open.map((o) => o.staysShare));
+  const isClean = (o: Option): boolean => o.staysShare <= cleanest + CLEAN_WITHIN;
+  const plainHolds = open.some((o) => o.family === 'hard' && o.way !== 'crossed' && isClean(o));
   const tierOf = (o: Option): Tier => {
     if (isStrict(o)) return 2;
-    return o.staysShare > cleanest + CLEAN_WITHIN ? 1 : 0;
+    return isClean(o) && !isCrossedInVain(o.way, plainHolds, p) ? 0 : 1;
   };
   return all.map((o) => ({ ...o, tier: o.eligible ? tierOf(o) : 2, preferred: preferredBy(o, p) }));
 }
 
 /** The cheapest, or a plain lay that is hardly dearer. */
-function withPlainLay(within: readonly Ranked[], plainLay: boolean): Ranked | null {
+function withPlainLay(within: readonly Ranked[]): Ranked | null {
   const best = cheapestOf(within);
-  if (!best || best.way !== 'crossed' || !plainLay) return best;
+  if (!best || best.way !== 'crossed') return best;
   const plain = cheapestOf(within.filter((o) => o.way !== 'crossed'));
   return plain && plain.cost <= best.cost * (1 + PLAIN_WITHIN) ? plain : best;
 }
+
+type Asked = ReturnType<typeof speaking>[number];
+
+/** What preferences leave of a tier, in the order asked; those that would cost too much over the cheapest yield. */
+function preferredOf(
+  tier: readonly Ranked[],
+  asked: readonly Asked[],
+  p: Preferring,
+): Pick<ZoneMatch, 'within' | 'yielded' | 'best'> {
+  const most = (cheapestOf(tier)?.cost ?? 0) * (1 + MOST_OVER);
+  let within = tier;
+  const yielded: { code: BoundedCode; option: Ranked }[] = [];
+  for (const { code, holds } of asked) {
+    const kept = within.filter((o) => holds(o, p));
+    const option = cheapestOf(kept);
+    if (!option || kept.length === within.length) continue;
+    if (option.cost > most) yielded.push({ code, option });
+    else within = kept;
+  }
+  return { within, yielded, best: withPlainLay(within) };
+}
+
+const withoutPlainLay = (input: MatchInput, all: readonly Option[]): Ranked | null =>
+  matchOptions({ ...input, preferences: { ...(input.preferences ?? SHIPPED_PREFERENCES), plainLay: false } }, all).best;
 
 /** Chooses among options that are there already. */
 export function matchOptions(input: MatchInput, all: readonly Option[]): ZoneMatch {
   const p = preferringOf(input);
   const ranked = tiered(all, p);
   const usable = ranked.filter((o) => o.eligible);
-  const tier = Math.min(...usable.map((o) => o.tier));
-  const cheapest = cheapestOf(usable.filter((o) => o.tier === tier));
-  let within = usable.filter((o) => o.tier === tier);
-  const decided: BoundedCode[] = [];
-  const yielded: { code: BoundedCode; option: Ranked }[] = [];
-  for (const { code, holds } of cheapest ? speaking(p) : []) {
-    const kept = within.filter((o) => holds(o, p));
-    const option = cheapestOf(kept);
-    if (!cheapest || !option || kept.length === within.length) continue;
-    if (option.cost > cheapest.cost * (1 + MOST_OVER)) yielded.push({ code, option });
-    else {
-      if (option.cost > (cheapestOf(within)?.cost ?? Infinity)) decided.push(code);
-      within = kept;
-    }
-  }
-  const best = withPlainLay(within, p.preferences.plainLay);
+  const lowest = Math.min(...usable.map((o) => o.tier));
+  const tier = usable.filter((o) => o.tier === lowest);
+  const asked = speaking(p);
+  const { within, yielded, best } = preferredOf(tier, asked, p);
+  const ofThose = asked.flatMap((one) => {
+    const without = preferredOf(
+      tier,
+      asked.filter((other) => other !== one),
+      p,
+    ).best;
+    return without && without !== best ? [{ code: one.code, instead: without }] : [];
+  });
+  // the plain lay puts the crossed one into a tier of its own: what would be chosen without is asked anew
+  const crossed =
+    p.preferences.plainLay && usable.some((o) => o.way === 'crossed') ? withoutPlainLay(input, all) : null;
+  const insteadOfPlain =
+    crossed?.way === 'crossed' ? ranked.find((o) => o.product === crossed.product && o.way === 'crossed') : undefined;
+  const decided =
+    insteadOfPlain && insteadOfPlain !== best
+      ? [...ofThose, { code: 'plain.lay' as const, instead: insteadOfPlain }]
+      : ofThose;
   const rank = (o: Ranked): number => {
     if (o === best) return -1;
     return o.eligible ? o.tier : 3;
@@ -103,7 +141,7 @@ export function matchOptions(input: MatchInput, all: readonly Option[]): ZoneMat
   const options = [...ranked].sort(
     (a, b) => rank(a) - rank(b) || (a.eligible ? a.cost - b.cost : ranked.indexOf(a) - ranked.indexOf(b)),
   );
-  return { options, best, within, cheapest, decided, yielded };
+  return { options, best, within, cheapest: cheapestOf(tier), decided, yielded };
 }
 
 /** The choice for a zone, with every option beside it. */

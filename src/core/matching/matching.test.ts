@@ -217,7 +217,9 @@ describe('what rules an option out', () => {
 describe('how options are ranked', () => {
   it('the choice first, then what can be used by its cost, then the rest', () => {
     const options = match();
-    const costs = options.filter((o) => o.eligible && o !== options[0]).map((o) => o.cost);
+    const { options: ranked } = matchZone(usual);
+    const rest = ranked.filter((o) => o.eligible).slice(1);
+    const costs = rest.map((o) => 1000 * o.tier + o.cost);
     expect(costs.length).toBeGreaterThan(2);
     expect([...costs].sort((a, b) => a - b)).toEqual(costs);
     expect(options.slice(costs.length + 1).every((o) => !o.eligible)).toBe(true);

@@ -43,11 +43,14 @@ export interface Preferring {
   readonly ingrownProne: boolean;
   readonly hairAreaCm2: number;
   readonly worked?: Worked | undefined;
+  /** Flat, crossing, in layers or in tight curls: the crossed lay is needed whatever its length. */
+  readonly standsAcross: boolean;
   readonly preferences: Preferences;
 }
 
 export type StrictCode = 'reactive.never-soft' | 'reactive.hard-or-sugar' | 'ingrown.not-soft';
 export type BoundedCode = 'client.worked' | 'ingrown.sugar' | 'coarse.hard' | 'fine-large.soft' | 'house.first';
+export type PreferenceCode = BoundedCode | 'plain.lay';
 
 type Of = Pick<Option, 'family' | 'way'> & { readonly product: { readonly id: string } };
 
@@ -107,6 +110,10 @@ const BOUNDED: readonly Bounded[] = [
     holds: (o, { preferences }) => (preferences.first === 'sugar') === (o.family === 'sugar'),
   },
 ];
+
+/** The crossed lay waits where hard wax holds as well in the plain one: it presses, and asks more of skin and hand. */
+export const isCrossedInVain = (way: Way, plainHolds: boolean, p: Preferring): boolean =>
+  way === 'crossed' && plainHolds && p.preferences.plainLay && !p.standsAcross;
 
 /** Bounded preferences that speak in this case, in order. */
 export const speaking = (p: Preferring): readonly Bounded[] => BOUNDED.filter((b) => b.speaks(p));

@@ -58,9 +58,10 @@ describe.each(FIRSTS)('500 seeded cases, house first %s', (first) => {
   it('never chooses what is worse on every figure than another of its tier and preferences', () => {
     expect(all.filter(({ best, match }) => match.within.some((o) => isWorse(best, o)))).toEqual([]);
   });
-  it('nor, in more than 2 % and never without a preference’s name, than any other that can be used', () => {
+  it('nor, but for 2 % (the house’s first choice: 4 %) and never without a preference’s name, than any other that can be used', () => {
     const worse = all.filter(({ best, match }) => match.options.some((o) => o.eligible && isWorse(best, o)));
-    expect(worse.length).toBeLessThanOrEqual(0.02 * all.length);
+    // what the house reaches for first may add some, each by its name
+    expect(worse.length).toBeLessThanOrEqual((first === 'none' ? 0.02 : 0.04) * all.length);
     expect(worse.filter(({ match }) => match.decided.length === 0)).toEqual([]);
     const before = new Set(
       chosen('none')
@@ -68,7 +69,7 @@ describe.each(FIRSTS)('500 seeded cases, house first %s', (first) => {
         .map((c) => c.visit),
     );
     const further = worse.filter(({ visit }) => !before.has(visit));
-    expect(further.filter(({ match }) => !match.decided.includes('house.first'))).toEqual([]);
+    expect(further.filter(({ match }) => match.decided.every((d) => d.code !== 'house.first'))).toEqual([]);
   });
   it('says no figure that speaks against the choice', () => {
     const reasons = all.flatMap(({ best, match }) => becauseOf({ option: best, moved: null }, match));

@@ -37,7 +37,7 @@ const SWITCH_WORDS: readonly (readonly [Exclude<keyof Preferences, 'first'>, str
     'sensitivity 4; at 5 soft wax is never first, whatever stands here',
   ],
   ['worked', 'What worked well on this client here last time', 'by the reading and by what was felt'],
-  ['plainLay', 'The plain lay before the crossed one', 'where they cost nearly the same'],
+  ['plainLay', 'The plain lay before the crossed one', 'unless the hair lies flat, crosses or stands in layers'],
 ];
 
 const FIRST_WORDS = { wax: 'wax', sugar: 'sugar', none: 'neither' } as const;

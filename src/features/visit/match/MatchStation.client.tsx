@@ -45,7 +45,7 @@ function WhyNot({ option: o }: { readonly option: PlanOption }) {
 
 /** Why it stands first, or what it would be beside what does. */
 function rowWords(o: PlanOption, chosen: PlanOption | undefined, choice: PlanZone['choice']): string {
-  if (o === chosen) return choice?.because.map((b) => b.text).join(' ') ?? '';
+  if (o === chosen) return choice?.because[0]?.text ?? '';
   return chosen ? besideWords(o, chosen) : '';
 }
 
@@ -149,7 +149,7 @@ function Comparison() {
           <span>At touch, about</span>
           <span>Comes off clean</span>
           <span>left to tweeze</span>
-          <span>min, all passes</span>
+          <span>min in all</span>
           <span>skin load</span>
         </div>
         {eligible.map((o) => (
@@ -173,11 +173,9 @@ function Comparison() {
             <span>
               <b>{o.targetC === null ? '' : degrees(o.targetC)}</b>
             </span>
-            <span>
+            <span className={styles.off} title={`${percent(o.workableShare)} of the hair is in its lengths`}>
               <HoldCurve hair={zone.data.hair} shortestMm={o.shortestMm} longestMm={o.longestMm} />
-              <small>
-                <b>{percent(o.removedShare)}</b>, {percent(o.workableShare)} in its lengths
-              </small>
+              <b>{percent(o.removedShare)}</b>
             </span>
             <span>
               {o.tweezed}
