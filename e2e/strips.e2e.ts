@@ -96,7 +96,7 @@ test('strips are cut, joined, turned, drawn, moved and taken away by mouse, keys
   expect(cut?.cover.coveredShare).toBeGreaterThan(0.98);
   // a finger joins the halves again
   await page.getByRole('button', { name: 'Join', exact: true }).click();
-  for (const dy of [-2.5, 2.5]) {
+  for (const dy of [-1, 1]) {
     const p = await onScreen(mx, my + dy);
     await page.touchscreen.tap(p.x, p.y);
   }

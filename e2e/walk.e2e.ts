@@ -36,7 +36,7 @@ test('a returning client: six taps from Today to the first lay, then the whole v
   );
   const chosen = page.getByRole('radiogroup', { name: 'Products and ways' }).getByRole('radio', { checked: true });
   await expect(chosen).toContainText(
-    `${Math.round((zone.options.find((o) => o.product === zone.choice?.product && o.way === zone.choice.way)?.workableShare ?? 0) * 100)} %`,
+    `${Math.round((zone.options.find((o) => o.product === zone.choice?.product && o.way === zone.choice.way)?.removedShare ?? 0) * 100)} %`,
   );
   await expect(page.getByText(`about ${Math.round(zone.heat.feltPeakC)} °C`)).toBeVisible();
   await tap(/^Take /);

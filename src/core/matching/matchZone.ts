@@ -91,18 +91,23 @@ function preferredOf(
   tier: readonly Ranked[],
   asked: readonly Asked[],
   p: Preferring,
-): Pick<ZoneMatch, 'within' | 'yielded' | 'best'> {
+): Pick<ZoneMatch, 'within' | 'yielded' | 'best'> & { readonly moved: BoundedCode | null } {
   const most = (cheapestOf(tier)?.cost ?? 0) * (1 + MOST_OVER);
   let within = tier;
+  let moved: BoundedCode | null = null;
   const yielded: { code: BoundedCode; option: Ranked }[] = [];
   for (const { code, holds } of asked) {
     const kept = within.filter((o) => holds(o, p));
     const option = cheapestOf(kept);
     if (!option || kept.length === within.length) continue;
-    if (option.cost > most) yielded.push({ code, option });
-    else within = kept;
+    if (option.cost > most) {
+      yielded.push({ code, option });
+      continue;
+    }
+    if (option.cost > (cheapestOf(within)?.cost ?? 0)) moved ??= code;
+    within = kept;
   }
-  return { within, yielded, best: withPlainLay(within) };
+  return { within, yielded, moved, best: withPlainLay(within) };
 }
 
 const withoutPlainLay = (input: MatchInput, all: readonly Option[]): Ranked | null =>
@@ -116,8 +121,9 @@ export function matchOptions(input: MatchInput, all: readonly Option[]): ZoneMat
   const lowest = Math.min(...usable.map((o) => o.tier));
   const tier = usable.filter((o) => o.tier === lowest);
   const asked = speaking(p);
-  const { within, yielded, best } = preferredOf(tier, asked, p);
-  const ofThose = asked.flatMap((one) => {
+  const { within, yielded, best, moved } = preferredOf(tier, asked, p);
+  const bare = preferredOf(tier, [], p).best;
+  const single = asked.flatMap((one) => {
     const without = preferredOf(
       tier,
       asked.filter((other) => other !== one),
@@ -125,6 +131,8 @@ export function matchOptions(input: MatchInput, all: readonly Option[]): ZoneMat
     ).best;
     return without && without !== best ? [{ code: one.code, instead: without }] : [];
   });
+  // two that ask for the same: neither decides alone, the first that moved the choice is named
+  const ofThose = single.length === 0 && moved && bare && bare !== best ? [{ code: moved, instead: bare }] : single;
   // the plain lay puts the crossed one into a tier of its own: what would be chosen without is asked anew
   const crossed =
     p.preferences.plainLay && usable.some((o) => o.way === 'crossed') ? withoutPlainLay(input, all) : null;

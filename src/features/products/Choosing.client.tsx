@@ -22,7 +22,7 @@ const PART_WORDS: Readonly<Record<CostPart, readonly [string, string]>> = {
   minutes: ['Time', 'every minute of all passes and of tweezing'],
   load: ['What the skin bears', 'up to 8 min for the highest load, more on reactive skin'],
   broken: ['What stays whole', '0.4 min for each 1 % broken, four times that on skin that grows hairs in'],
-  left: ['What is left for next time', '4 min for each 1 % of the hair'],
+  left: ['What is left behind', '4 min for each 1 % of the hair'],
   tweezed: ['Tweezing', '3 s more for each hair, beside its own time'],
   material: ['Material', '0.3 min for each 1.00'],
 };
