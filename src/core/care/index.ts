@@ -1,5 +1,5 @@
 export { careList } from './careList';
 export type { CareItem } from './careList';
-export { returnDate } from './returnDate';
+export { noReturnWhy, returnDate } from './returnDate';
 export type { ReturnDate, ZoneWindow, Blackout } from './returnDate';
 export { postponeDates } from './postponeDates';

@@ -1,7 +1,7 @@
 // The date to come back: the best day in the intersection of the zones' ready windows, kept clear of the client's
 // blackout dates; where no day suits all, the day with most zones ready, naming the rest.
 
-import { addDays, daysBetween, laterDate, type CivilDate } from '../shared';
+import { addDays, dateInWords, daysBetween, laterDate, type CivilDate } from '../shared';
 
 export interface ZoneWindow {
   readonly label: string;
@@ -56,4 +56,13 @@ export function returnDate(windows: readonly ZoneWindow[], blackouts: readonly B
       ? ''
       : ` Kept clear of ${blackouts.map((b) => b.why || 'a blocked date').join(', ')}.`;
   return { on: best.on, why: why + moved };
+}
+
+/** Why there is no date to come back; null where there is one. */
+export function noReturnWhy(windows: readonly ZoneWindow[], blackouts: readonly Blackout[]): string | null {
+  if (windows.length === 0) return 'Nothing is long enough again within ten weeks for what was used today.';
+  if (returnDate(windows, blackouts)) return null;
+  const to = windows.reduce((d, w) => laterDate(d, w.toOn), windows[0]?.toOn ?? '');
+  const why = [...new Set(blackouts.map((b) => b.why || 'a blocked date'))].join(', ');
+  return `Every day on which the hair holds, to ${dateInWords(to)}, is blocked: ${why}. Later it only gets longer: trim first, or agree another day.`;
 }

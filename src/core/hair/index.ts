@@ -23,4 +23,4 @@ export {
 export type { PersonalGrowth, RegrowthDay, RegrowthModel, ReadyWindow } from './regrowth';
 export { growthMemory, learnGrowth, observationsOf, typicalVisibleLength } from './learnGrowth';
 export type { GrowthMemory } from './learnGrowth';
-export type { LearnedGrowth, LengthObservation } from './learnGrowth';
+export type { DoubtedLength, LearnedGrowth, LengthObservation } from './learnGrowth';

@@ -1,6 +1,8 @@
-// What this client's own visits say about rate and lag: a Bayesian grid over (rate factor, lag shift).
-// Prior: rate factor log-normal, median 1, CV 0.25 between persons; lag shift normal, sd 1.5 days. The measured typical
-// length is log-normal round the model's median of the visible hair, CV 0.10. All from memory.
+// What this client's own visits say about rate and lag: a Bayesian grid over (rate factor, lag shift, reading noise).
+// Prior: rate factor log-normal, median 1, CV 0.25 between persons; lag shift normal, sd 1.5 days. An interval went one
+// of three ways: waxed and read (the typical length is log-normal round the model's median of the visible hair), shaved
+// somewhere in between (the hair then shows at once and is any length up to what it would be), or misread (any length).
+// What most likely was shaved or misread is named and teaches next to nothing. All numbers from memory.
 // Fixed intervals confound rate and lag; the posterior says so by staying wide.
 
 import {
@@ -17,7 +19,18 @@ import { regrowthModel, VISIBLE_MM, type PersonalGrowth } from './regrowth';
 import type { Hair, HairHistory } from './types';
 
 const BETWEEN_CV = 0.25;
-const MEASURED_CV = 0.1;
+/** How closely lengths are read, CV, and how likely each is. */
+const READ_CVS = [
+  { cv: 0.09, prior: 0.4 },
+  { cv: 0.16, prior: 0.3 },
+  { cv: 0.24, prior: 0.3 },
+] as const;
+/** How likely an interval was shaved, or its length misread; and the lengths that a slip of the pen can give, mm. */
+const SHAVED_PRIOR = 0.05;
+const MISREAD_PRIOR = 0.01;
+const MISREAD_MM = [0.5, 60] as const;
+/** An interval is doubted from this probability on. */
+const DOUBTED_FROM = 0.6;
 const LAG_SD_DAYS = 1.5;
 const RATE_STEPS = 41;
 const LAG_STEPS = 7;
@@ -28,6 +41,16 @@ export interface LengthObservation {
   /** Days since the wax before. */
   readonly days: number;
   readonly lengthMm: number;
+  /** Day on which it was measured. */
+  readonly on?: CivilDate | undefined;
+}
+
+/** A length that does not fit the others. */
+export interface DoubtedLength {
+  readonly on: CivilDate | null;
+  readonly lengthMm: number;
+  readonly maybe: 'shaved' | 'misread';
+  readonly probability: number;
 }
 
 export interface LearnedGrowth {
@@ -35,8 +58,9 @@ export interface LearnedGrowth {
   readonly person: PersonalGrowth;
   /** 5 %, 25 %, 75 %, 95 % points of the rate factor. */
   readonly rateBand: readonly [number, number, number, number];
-  /** How many measured intervals it rests on. */
+  /** How many measured intervals it rests on: those that are not doubted. */
   readonly visits: number;
+  readonly doubts: readonly DoubtedLength[];
 }
 
 /** Median length of the visible hair `days` after a wax, mm. */
@@ -61,11 +85,13 @@ export function typicalVisibleLength(
 }
 
 /**
- * Pairs each measured length with the days since the wax before it. Lengths after a shave say nothing and are left out.
+ * Pairs each measured length with the days since the wax before it. Today's length after a shave says nothing and is
+ * left out; what was measured before stays.
  */
 export function observationsOf(hair: Hair, on: CivilDate): readonly LengthObservation[] {
-  if (hair.history === 'shaved' || hair.history === 'first') return [];
-  const measured = [...hair.past, { on, lengthMm: hair.lengthMm }].sort((a, b) => (a.on < b.on ? -1 : 1));
+  if (hair.history === 'first') return [];
+  const today = hair.history === 'shaved' ? [] : [{ on, lengthMm: hair.lengthMm }];
+  const measured = [...hair.past, ...today].sort((a, b) => (a.on < b.on ? -1 : 1));
   const waxDates = [...new Set([...hair.past.map((v) => v.on), ...(hair.lastWaxOn ? [hair.lastWaxOn] : [])])].sort();
   // both run forward together: a client of twenty years has hundreds
   let passed = 0;
@@ -76,7 +102,7 @@ export function observationsOf(hair: Hair, on: CivilDate): readonly LengthObserv
   return measured.flatMap((v) => {
     const last = before(v.on);
     const days = last ? daysBetween(last, v.on) : 0;
-    return days >= TOO_EARLY_DAYS && days <= 120 ? [{ days, lengthMm: v.lengthMm }] : [];
+    return days >= TOO_EARLY_DAYS && days <= 120 ? [{ days, lengthMm: v.lengthMm, on: v.on }] : [];
   });
 }
 
@@ -110,6 +136,34 @@ export type GrowthMemory = Recall<LengthTable>;
 /** Room for the usual intervals of every zone; a table is a kilobyte. */
 export const growthMemory = (): GrowthMemory => recaller(6000);
 
+const SIGMAS = READ_CVS.map(({ cv, prior }) => ({ sigma: sigmaOfCv(cv), prior }));
+const misreadDensity = MISREAD_PRIOR / Math.log(MISREAD_MM[1] / MISREAD_MM[0]);
+const WAXED_PRIOR = 1 - SHAVED_PRIOR - MISREAD_PRIOR;
+
+/** Densities in the logarithm of the length, by what may have happened in the interval. */
+interface Likely {
+  readonly waxed: number;
+  readonly shaved: number;
+  readonly misread: number;
+}
+
+/** Shaved on any day of the interval: every length up to the whole growth is as likely, in mm. */
+function likely(lengthMm: number, expectedMm: number, grownMm: number, sigma: number): Likely {
+  const z = Math.log(lengthMm / expectedMm) / sigma;
+  return {
+    waxed: (WAXED_PRIOR * Math.exp(-0.5 * z * z)) / (sigma * Math.sqrt(2 * Math.PI)),
+    shaved: lengthMm < grownMm ? (SHAVED_PRIOR * lengthMm) / grownMm : 0,
+    misread: misreadDensity,
+  };
+}
+
+interface Cell {
+  readonly rate: number;
+  readonly lag: number;
+  readonly logWeight: number;
+  readonly ways: readonly Likely[];
+}
+
 /** Posterior of rate and lag from the observations; without any it is the prior. */
 export function learnGrowth(
   growth: GrowthOfZone,
@@ -117,31 +171,61 @@ export function learnGrowth(
   observations: readonly LengthObservation[],
   memory: GrowthMemory = growthMemory(),
 ): LearnedGrowth {
-  const sigma = sigmaOfCv(MEASURED_CV);
+  // a shave today changes nothing of how the hair came back after earlier waxes
+  const usual: HairHistory = history === 'shaved' ? 'regular' : history;
   const tables = observations.map(({ days }) =>
-    memory(JSON.stringify([growth, history, days]), () => lengthTable(growth, history, days)),
+    memory(JSON.stringify([growth, usual, days]), () => lengthTable(growth, usual, days)),
   );
-  const weights = factors.map((_, i) =>
-    lagShifts.map((lagShiftDays) => {
-      const misfit = observations.reduce((total, o, k) => {
-        const row = tables[k]?.[i];
-        const z = Math.log(o.lengthMm / (row ? lengthAt(row, lagShiftDays) : o.lengthMm)) / sigma;
-        return total + 0.5 * z * z;
-      }, 0);
-      return Math.exp(-Math.min(misfit, 600));
-    }),
+  const cells = factors.flatMap((factor, rate) =>
+    lagShifts.flatMap((lagShiftDays, lag) =>
+      SIGMAS.map(({ sigma, prior }): Cell => {
+        const ways = observations.map((o, k) => {
+          const row = tables[k]?.[rate];
+          const expectedMm = row ? lengthAt(row, lagShiftDays) : o.lengthMm;
+          return likely(o.lengthMm, expectedMm, growth.rateMmPerDay * factor * o.days, sigma);
+        });
+        const logWeight = ways.reduce((s, w) => s + Math.log(w.waxed + w.shaved + w.misread), Math.log(prior));
+        return { rate, lag, logWeight, ways };
+      }),
+    ),
   );
-  const rateWeights = weights.map((row) => row.reduce((a, b) => a + b, 0));
-  const total = rateWeights.reduce((a, b) => a + b, 0);
-  const rateFactor = factors.reduce((s, f, i) => s + f * (rateWeights[i] ?? 0), 0) / total;
-  const lagShiftDays =
-    lagShifts.reduce((s, lag, j) => s + lag * weights.reduce((a, row) => a + (row[j] ?? 0), 0), 0) / total;
+  const most = Math.max(...cells.map((c) => c.logWeight));
+  const weights = cells.map((c) => Math.exp(c.logWeight - most));
+  const total = weights.reduce((a, b) => a + b, 0);
+  const along = (values: readonly number[], of: (c: Cell) => number): readonly number[] =>
+    values.map((_, i) => cells.reduce((s, c, n) => (of(c) === i ? s + (weights[n] ?? 0) : s), 0));
+  const rateWeights = along(factors, (c) => c.rate);
+  const meanOf = (values: readonly number[], of: (c: Cell) => number): number =>
+    along(values, of).reduce((s, w, i) => s + w * (values[i] ?? 0), 0) / total;
+  const doubts = doubtsOf(observations, cells, weights);
   const point = (p: number): number => quantileOf(factors, rateWeights, p * total);
   return {
-    person: { rateFactor, lagShiftDays },
+    person: { rateFactor: meanOf(factors, (c) => c.rate), lagShiftDays: meanOf(lagShifts, (c) => c.lag) },
     rateBand: [point(0.05), point(0.25), point(0.75), point(0.95)],
-    visits: observations.length,
+    visits: observations.length - doubts.length,
+    doubts,
   };
+}
+
+/** Lengths that most likely were not simply waxed and read. */
+function doubtsOf(
+  observations: readonly LengthObservation[],
+  cells: readonly Cell[],
+  weights: readonly number[],
+): readonly DoubtedLength[] {
+  const total = weights.reduce((a, b) => a + b, 0);
+  return observations.flatMap(({ on, lengthMm }, k): DoubtedLength[] => {
+    const share = (way: keyof Likely): number =>
+      cells.reduce((s, c, n) => {
+        const w = c.ways[k];
+        return w ? s + ((weights[n] ?? 0) * w[way]) / (w.waxed + w.shaved + w.misread) : s;
+      }, 0) / total;
+    const [shaved, misread] = [share('shaved'), share('misread')];
+    if (shaved + misread < DOUBTED_FROM) return [];
+    return [
+      { on: on ?? null, lengthMm, maybe: shaved >= misread ? 'shaved' : 'misread', probability: shaved + misread },
+    ];
+  });
 }
 
 /** Value at which the running weight reaches `target`, linear between the grid's points. */

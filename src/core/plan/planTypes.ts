@@ -3,6 +3,7 @@
 import type { Family, Side, ZoneId } from '../anatomy';
 import type { CareItem } from '../care';
 import type { Exclusion } from '../field';
+import type { DoubtedLength } from '../hair';
 import type { CoatRest } from '../hands';
 import type { MaterialLine, VisitParts } from '../materials';
 import type { Because, BoundedCode, CostParts } from '../matching';
@@ -177,6 +178,8 @@ export interface PlanRegrowth {
   readonly ready: readonly { readonly family: Family; readonly fromOn: CivilDate; readonly toOn: CivilDate }[];
   /** Measured intervals of this client behind it; 0 = the zone's usual course. */
   readonly learnedFrom: number;
+  /** Lengths of earlier visits, or today's, that do not fit the others. */
+  readonly doubts: readonly DoubtedLength[];
   readonly rateFactor: number;
 }
 
@@ -223,4 +226,6 @@ export interface Plan {
   readonly care: readonly CareItem[];
   readonly regrowth: readonly PlanRegrowth[];
   readonly returnOn: { readonly on: CivilDate; readonly why: string } | null;
+  /** Why there is no date; null where there is one. */
+  readonly returnNote: string | null;
 }

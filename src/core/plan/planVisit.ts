@@ -3,7 +3,7 @@
 // own.
 
 import type { Family } from '../anatomy';
-import { careList, returnDate } from '../care';
+import { careList, noReturnWhy, returnDate } from '../care';
 import { bookingMinutes, materialsFor, tableMinutes, totalMinor, visitParts } from '../materials';
 import { chooseTogether, type Option, type VisitChoice } from '../matching';
 import { mannerName, SHIPPED_PRODUCTS, type Product } from '../products';
@@ -168,7 +168,7 @@ export function planVisit(visit: VisitCase, settings: PlanSettings = {}): Result
       withField: settings.withField ?? false,
     }),
   );
-  const regrowth = zones.map((z) => planRegrowth(z.work, studio, z.learned, visit.on));
+  const regrowth = zones.map((z, i) => planRegrowth(z, studio, visit.on, choices[i]?.option ?? null));
   const materials = materialsFor({
     strips: chosen.flatMap(({ work, choice }) =>
       work.layout(choice.product, choice.way).strips.map((s) => ({
@@ -188,6 +188,11 @@ export function planVisit(visit: VisitCase, settings: PlanSettings = {}): Result
   const laterS = chosen.reduce((s, z) => s + z.choice.laterS, 0);
   const newcomer = visit.zones.every((z) => (z.hair.history ?? 'regular') === 'first');
   const parts = visitParts({ scheduleS: schedule.endS, laterS, hairs, zones: chosen.length, newcomer });
+  const windows = returnWindows(
+    zones.map((z, i) => ({ work: z.work, options: z.found.options, choice: choices[i]?.option ?? null })),
+    regrowth,
+  );
+  const blackouts = blackoutsOf(visit.client);
   const { endS, lowerBoundS, bound, maxOnSkin, groups, events } = schedule;
   return ok({
     version: 1,
@@ -223,13 +228,8 @@ export function planVisit(visit: VisitCase, settings: PlanSettings = {}): Result
       chosen.map((z) => z.choice.family),
     ),
     regrowth,
-    returnOn: returnDate(
-      returnWindows(
-        zones.map((z, i) => ({ work: z.work, options: z.found.options, choice: choices[i]?.option ?? null })),
-        regrowth,
-      ),
-      blackoutsOf(visit.client),
-    ),
+    returnOn: returnDate(windows, blackouts),
+    returnNote: noReturnWhy(windows, blackouts),
   });
 }
 

@@ -1,17 +1,24 @@
 // Regrowth after this visit, by the house's ways.
 
 import { readyWindow, regrowthCurve, regrowthModel, smoothUntilDay, type LearnedGrowth } from '../hair';
-import { usualRange } from '../matching';
+import { usualRange, type Option } from '../matching';
 import { addDays, roundTo } from '../shared';
 import type { PlanRegrowth } from './planTypes';
 import type { StudioFacts } from './visitCase';
 import type { ZoneWork } from './zoneWork';
 
 /** Regrowth after this visit: smooth days and, for every studio family, the window of its shortest-hair product. */
-export function planRegrowth(work: ZoneWork, studio: StudioFacts, learned: LearnedGrowth, on: string): PlanRegrowth {
+export function planRegrowth(
+  { work, learned }: { readonly work: ZoneWork; readonly learned: LearnedGrowth },
+  studio: StudioFacts,
+  on: string,
+  choice: Option | null,
+): PlanRegrowth {
   const model = regrowthModel(work.zone.growth, work.hair.history, learned.person);
   const ready = studio.schools.families.flatMap((family) => {
-    const range = usualRange(family, work.zone, studio.products, studio.schools);
+    const usual = usualRange(family, work.zone, studio.products, studio.schools);
+    // what made today possible, a crossed lay or a product for shorter hair, will next time too
+    const range = choice?.family === family && choice.shortestMm < (usual?.shortestMm ?? Infinity) ? choice : usual;
     const window = range ? readyWindow(regrowthCurve(model, range)) : null;
     return window ? [{ family, fromOn: addDays(on, window.fromDay), toOn: addDays(on, window.toDay) }] : [];
   });
@@ -21,6 +28,7 @@ export function planRegrowth(work: ZoneWork, studio: StudioFacts, learned: Learn
     smoothDays: smoothUntilDay(model),
     ready,
     learnedFrom: learned.visits,
+    doubts: learned.doubts,
     rateFactor: roundTo(learned.person.rateFactor, 3),
   };
 }

@@ -30,7 +30,7 @@ function standFor(product: Product, way: Way, usualSugar: Way): Way {
 }
 
 /** The zone's usual course. */
-export const NOTHING_LEARNED: LearnedGrowth = { person: MEDIAN_PERSON, visits: 0, rateBand: [1, 1, 1, 1] };
+export const NOTHING_LEARNED: LearnedGrowth = { person: MEDIAN_PERSON, visits: 0, rateBand: [1, 1, 1, 1], doubts: [] };
 
 export function learnedOf(work: ZoneWork, on: string, memory: PlanMemory): LearnedGrowth {
   const seen = observationsOf(work.hair, on);

@@ -88,6 +88,8 @@ const GROUP_BEFORE = { touchC: null, potC: null, coolS: 0 };
  */
 export const upPlan = (plan: Plan): Plan => ({
   ...plan,
+  returnNote: plan.returnNote ?? null,
+  regrowth: plan.regrowth.map((r) => ({ ...{ doubts: [] }, ...r })),
   time: {
     ...{ allMinutes: plan.time.tableMinutes, layPullMinutes: Math.round(plan.schedule.endS / 6) / 10 },
     ...plan.time,

@@ -181,6 +181,7 @@ const EMPTY_PLAN = (on: string, currency: string): Plan => ({
   care: [],
   regrowth: [],
   returnOn: null,
+  returnNote: null,
 });
 
 export interface PlannedCase {

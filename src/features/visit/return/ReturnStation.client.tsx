@@ -73,7 +73,7 @@ export function ReturnStation() {
             ? `Back on ${weekday(plan.returnOn.on)} ${dayMonth(plan.returnOn.on)}`
             : 'When the hair is ready again'
         }
-        meta={plan.returnOn?.why ?? 'No window within ten weeks for what was used today.'}
+        meta={plan.returnOn?.why ?? plan.returnNote ?? 'No window within ten weeks for what was used today.'}
       />
       <div className={styles.chart}>
         {growth ? (
@@ -104,6 +104,12 @@ export function ReturnStation() {
               : 'From the usual growth of this zone; the client’s own visits will correct it.'}{' '}
             Often thins over time if the interval is kept.
           </p>
+          {(regrowth?.doubts ?? []).map((d) => (
+            <p key={`${d.on ?? ''}${d.lengthMm}`} className={styles.doubt}>
+              The length of {d.on === null ? 'one visit' : dayMonth(d.on)}, {d.lengthMm} mm, does not fit the others:{' '}
+              {d.maybe === 'shaved' ? 'shaved in between?' : 'mistyped?'} Nothing is learned from it.
+            </p>
+          ))}
         </section>
         {closed ? (
           <section>
