@@ -174,6 +174,7 @@ describe('one pot, one heat', () => {
     });
     if (!made.ok) throw new Error(made.error.message);
     const { zones, schedule } = made.value;
+    expect(zones.every((z) => z.reasons.some((r) => r.startsWith('One pot')))).toBe(true);
     const heats = schedule.groups.map((g) => g.touchC);
     expect(heats.every((t, i) => i === 0 || (t ?? 0) <= (heats[i - 1] ?? 0))).toBe(true);
     for (const g of schedule.groups) {

@@ -18,7 +18,7 @@ import { pressFor, stripJobs } from './stripJobs';
 import { blackoutsOf, studioFacts, type VisitCase } from './visitCase';
 import { visitSchedule, type ZoneJobs } from './visitSchedule';
 import { learnedOf, NOTHING_LEARNED, zoneOptions } from './zoneOptions';
-import { atPotHeat, potStages } from './potHeat';
+import { atPotHeat, potStages, potWords } from './potHeat';
 import { planRegrowth } from './regrowthPlan';
 import { planZone } from './zonePlan';
 import { hairOf, prepareZone, type ZoneWork } from './zoneWork';
@@ -162,7 +162,11 @@ export function planVisit(visit: VisitCase, settings: PlanSettings = {}): Result
       client: visit.client,
       memory,
       chosen: atHeat[i] ?? null,
-      pot: stages.find((s) => s.zones.includes(i) && s.zones.length > 1) ?? null,
+      pot: potWords(
+        stages,
+        i,
+        zones.map((other) => other.work.zone.id),
+      ),
       orderOf,
       level: studio.level,
       withField: settings.withField ?? false,

@@ -104,3 +104,20 @@ export function atPotHeat<T extends OfPot>(chosen: T, touchC: number): T {
     choice: { ...evaluate(shared, choice.product, choice.way, choice.manner), tier, preferred },
   };
 }
+
+/** One pot, one heat: said where other zones decide with, or where the pot comes down between zones; else null. */
+export function potWords(stages: readonly PotStage[], index: number, names: readonly string[]): string | null {
+  const stage = stages.find((s) => s.zones.includes(index));
+  if (!stage) return null;
+  const own = stages.filter((s) => s.product === stage.product);
+  const touch = `${Math.round(stage.touchC)} °C at touch`;
+  if (own.length > 1) {
+    const after = own.indexOf(stage);
+    if (after === 0) return `One pot for zones of unlike heat: this one first, at ${touch}.`;
+    const wait =
+      stage.coolS === null ? 'stir it and wait for the wrist' : `about ${Math.ceil(stage.coolS / 60)} min, stirred`;
+    return `One pot for zones of unlike heat: this one after the warmer ones, at ${touch}; the pot comes down before (${wait}), or a second pot.`;
+  }
+  const unlike = new Set(stage.zones.map((i) => names[i])).size;
+  return unlike > 1 ? `One pot, one heat: ${touch} suits every zone that is worked from it.` : null;
+}

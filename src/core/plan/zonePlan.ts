@@ -23,7 +23,6 @@ import { at4, at6, ring4 } from './rounded';
 import { planStrips } from './stripPlan';
 import { hairNotes } from './hairNotes';
 import type { PlanMemory } from './planMemory';
-import type { PotStage } from './potHeat';
 import type { PlanZone } from './planTypes';
 import { betterReasons, heatReasons } from './choiceNotes';
 import { pressFor } from './stripJobs';
@@ -82,8 +81,8 @@ export interface ZonePlanInput {
   readonly found: ZoneMatch;
   /** What is taken for the whole visit, at the heat of its pot; null where nothing is. */
   readonly chosen: { readonly made: VisitChoice; readonly choice: Ranked; readonly match: MatchInput } | null;
-  /** The pot that it shares with other zones. */
-  readonly pot: PotStage | null;
+  /** What is said of a pot that it shares with other zones. */
+  readonly pot: string | null;
   readonly match: MatchInput;
   readonly client: ClientCase;
   readonly memory: PlanMemory;
@@ -92,12 +91,6 @@ export interface ZonePlanInput {
   readonly level: HandLevel;
   readonly withField: boolean;
 }
-
-/** One pot, one heat: said where other zones decide with. */
-const potReason = (pot: PotStage | null): readonly string[] =>
-  pot === null
-    ? []
-    : [`One pot, one heat: ${roundTo(pot.touchC, 0)} °C at touch suits all ${pot.zones.length} zones worked from it.`];
 
 export function planZone({
   work,
@@ -124,7 +117,7 @@ export function planZone({
       return [
         ...because.map((b) => b.text),
         ...choiceReasons(choice, match.schools, work.sheet.basis === 'reference-adult'),
-        ...potReason(pot),
+        ...(pot === null ? [] : [pot]),
         ...(heat ? heatReasons(heat, match) : []),
         ...betterReasons(others, choice),
       ];
