@@ -1,10 +1,10 @@
 // Tables and plots for docs/choice.md: what the choice does over 500 seeded cases, and along the length of the hair.
 // `node --import tsx scripts/choiceStudy.ts`
 
-import { sidesOf, ZONES, type Family, type ZoneId } from '../src/core/anatomy';
+import type { Family, ZoneId } from '../src/core/anatomy';
 import { matchOptions, SHIPPED_PREFERENCES, type ZoneMatch } from '../src/core/matching';
 import { chooseVisit, planMemory } from '../src/core/plan';
-import { randomCase } from '../src/core/plan/randomCase';
+import { plainCase, randomCase } from '../src/core/plan/randomCase';
 import { seededRandom } from '../src/core/shared';
 import { plot, writePlot, type Series } from './plot';
 
@@ -64,15 +64,7 @@ interface Step {
 function along(zone: ZoneId, coarseness: number): readonly Step[] {
   return Array.from({ length: 81 }, (_, i): Step[] => {
     const lengthMm = Math.round(20 + i) / 10;
-    const made = chooseVisit(
-      {
-        version: 1,
-        on: '2027-05-14',
-        client: { consent: true },
-        zones: [{ zone, side: sidesOf(ZONES[zone])[0] ?? 'middle', hair: { lengthMm, coarseness, density: 3 } }],
-      },
-      { memory, choiceOnly: true },
-    );
+    const made = chooseVisit(plainCase(zone, lengthMm, coarseness), { memory, choiceOnly: true });
     const option = made.ok ? made.value.choices[0]?.option : undefined;
     return option ? [{ lengthMm, leftPercent: 100 * option.staysShare, minutes: option.allMinutes }] : [];
   }).flat();

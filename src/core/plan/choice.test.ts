@@ -2,7 +2,7 @@
 // no figure against the choice, no cliffs. One evaluation of a case serves every setting of the house.
 
 import { describe, expect, it } from 'vitest';
-import { sidesOf, ZONES } from '../anatomy';
+import { ZONES } from '../anatomy';
 import {
   becauseOf,
   COST_PARTS,
@@ -15,7 +15,7 @@ import {
 import { seededRandom } from '../shared';
 import { planMemory } from './planMemory';
 import { chooseVisit, planVisit } from './planVisit';
-import { randomCase } from './randomCase';
+import { plainCase, randomCase } from './randomCase';
 import type { VisitCase } from './visitCase';
 
 const CASES = 500;
@@ -95,15 +95,7 @@ describe('every tenth of a millimetre', () => {
     [1, 3, 5].map((coarseness) =>
       Array.from({ length: 61 }, (_, i) => {
         const lengthMm = Math.round(40 + i) / 10;
-        const made = chooseVisit(
-          {
-            version: 1,
-            on: '2027-05-14',
-            client: { consent: true },
-            zones: [{ zone, side: sidesOf(ZONES[zone])[0] ?? 'middle', hair: { lengthMm, coarseness, density: 3 } }],
-          },
-          { memory, choiceOnly: true },
-        );
+        const made = chooseVisit(plainCase(zone, lengthMm, coarseness), { memory, choiceOnly: true });
         return { zone, coarseness, lengthMm, option: (made.ok ? made.value.choices[0]?.option : null) ?? null };
       }),
     ),

@@ -38,3 +38,11 @@ export function randomCase(random: Random, studio: StudioCase, zone: ZoneId = pi
     ],
   };
 }
+
+/** One zone of a calm client with hair of a length and a coarseness, the rest as usual. */
+export const plainCase = (zone: ZoneId, lengthMm: number, coarseness: number): VisitCase => ({
+  version: 1,
+  on: '2027-05-14',
+  client: { consent: true },
+  zones: [{ zone, side: sidesOf(ZONES[zone])[0] ?? 'middle', hair: { lengthMm, coarseness, density: 3 } }],
+});
