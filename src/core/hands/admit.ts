@@ -3,6 +3,7 @@
 
 import { hasBegun, liveStrips, standing, type LiveGroup, type TableEvent } from './live';
 import { FIRST_COAT, SETTING, UNLAID } from './state';
+import { wristStands } from './wristTest';
 
 export interface ActFault {
   /** Place of the act among those that were sent. */
@@ -33,7 +34,7 @@ function layFault(groups: readonly LiveGroup[], counted: readonly TableEvent[], 
   if (counted.filter((e) => e.kind === 'hold' || e.kind === 'resume').at(-1)?.kind === 'hold') {
     return { code: 'act.held', message: 'The work is held: go on first, then lay.' };
   }
-  if (!counted.some((e) => e.kind === 'wrist' && e.product === group.product)) {
+  if (!wristStands(groups, group, counted)) {
     return { code: 'act.wrist-first', message: 'No wrist test of this product was noted: nothing is laid before it.' };
   }
   if (stage === UNLAID || stage === FIRST_COAT) return null;

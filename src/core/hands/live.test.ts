@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { actFault } from './admit';
 import { liveTable, pressingStrip, type LiveGroup, type TableEvent } from './live';
 import type { StripJob } from './types';
 
@@ -33,10 +34,10 @@ const wrist = (product = 'film-hard', atS = 0): TableEvent => event('wrist', atS
 describe('liveTable', () => {
   const groups = [group([job('a'), job('b'), job('c'), job('d', { needs: [0] })])];
   it('begins with the wrist test of each product and ends done', () => {
-    expect(liveTable(groups, []).act).toEqual({ kind: 'wrist', product: 'film-hard' });
+    expect(liveTable(groups, []).act).toMatchObject({ kind: 'wrist', product: 'film-hard', again: false });
     const two = [group([job('a')]), group([job('s')], 'soft')];
     const done = [wrist(), event('laid', 10, { strip: 'a' }), event('pulled', 40, { strip: 'a' })];
-    expect(liveTable(two, done).act).toEqual({ kind: 'wrist', product: 'soft' });
+    expect(liveTable(two, done).act).toMatchObject({ kind: 'wrist', product: 'soft', again: false });
     expect(
       liveTable(two, [
         ...done,
@@ -240,5 +241,25 @@ describe('what may be laid and what presses', () => {
     ]);
     expect(pressingStrip(table, slow, 205_000)).toEqual({ strip: 'quick', readyAtMs: 165_000, dueAtMs: 200_000 });
     expect(pressingStrip(table, slow, 190_000)?.strip).toBe('quick');
+  });
+});
+
+describe('one pot at two heats', () => {
+  const pot = [
+    { ...group([job('warm')]), heatStage: 0 },
+    { ...group([job('tender')]), heatStage: 1 },
+  ];
+  const done = [wrist(), event('laid', 10, { strip: 'warm' }), event('pulled', 60, { strip: 'warm' })];
+  it('asks for the wrist again before the cooler zone, and takes no lay there without it', () => {
+    expect(liveTable(pot, []).act).toMatchObject({ kind: 'wrist', firstStrip: 'warm', again: false });
+    expect(liveTable(pot, done).act).toMatchObject({ kind: 'wrist', firstStrip: 'tender', again: true });
+    expect(actFault(pot, done, [event('laid', 70, { strip: 'tender' })])?.code).toBe('act.wrist-first');
+    const again = [...done, event('wrist', 200, { product: 'film-hard' })];
+    expect(liveTable(pot, again).act).toMatchObject({ kind: 'lay', strip: 'tender' });
+    expect(actFault(pot, again, [event('laid', 210, { strip: 'tender' })])).toBeNull();
+  });
+  it('asks once where the heat is the same', () => {
+    const same = pot.map((g) => ({ ...g, heatStage: 0 }));
+    expect(liveTable(same, done).act).toMatchObject({ kind: 'lay', strip: 'tender' });
   });
 });

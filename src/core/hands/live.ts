@@ -7,6 +7,7 @@ import { bestPolicy, costOf } from './policies';
 import { searchSchedule } from './search';
 import { canLay, emptyTable, FIRST_COAT, OFF, opsOf, SETTING, step, UNLAID, type TableState } from './state';
 import { COAT_REST_S, mostRestS, setAfter, type HandsInput, type Op, type StripJob } from './types';
+import { isTestedWarmer, wristStands } from './wristTest';
 
 export const MARKS = ['clean', 'some-left', 'broke', 'sore'] as const;
 export type StripMark = (typeof MARKS)[number];
@@ -27,6 +28,8 @@ export interface TableEvent {
 
 export interface LiveGroup extends HandsInput {
   readonly product: string;
+  /** Counts up where the same pot is worked cooler than before; absent = 0. */
+  readonly heatStage?: number;
   /** The plan's acts in order, as job indices: a job's first entry is its lay, its last its pull. */
   readonly sequence?: readonly number[];
 }
@@ -42,7 +45,14 @@ export interface LiveStrip {
 }
 
 export type Act =
-  | { readonly kind: 'wrist'; readonly product: string }
+  | {
+      readonly kind: 'wrist';
+      readonly product: string;
+      /** A strip of what is worked next: its zone says the heat. */
+      readonly firstStrip: string;
+      /** Tested before at a warmer heat: the pot has to come down first. */
+      readonly again: boolean;
+    }
   | {
       readonly kind: 'lay';
       readonly strip: string;
@@ -67,6 +77,8 @@ export interface LiveTable {
   /** The acts after this one, as planned now. */
   readonly ahead: readonly { readonly kind: 'lay' | 'coat' | 'pull'; readonly strip: string; readonly walkS: number }[];
   readonly strips: ReadonlyMap<string, LiveStrip>;
+  /** From when each strip that sets may be pulled, as it was really laid. */
+  readonly readyAtMs: ReadonlyMap<string, number>;
   /** On the skin, oldest first. */
   readonly onSkin: readonly string[];
   readonly lastPulled: string | null;
@@ -189,6 +201,18 @@ export function replan(group: LiveGroup, from: TableState): readonly Op[] {
   return end ? opsOf(end) : [];
 }
 
+function readyTimes(groups: readonly LiveGroup[], strips: ReadonlyMap<string, LiveStrip>): ReadonlyMap<string, number> {
+  return new Map(
+    groups
+      .flatMap((g) => g.jobs)
+      .flatMap((job): [string, number][] => {
+        const strip = strips.get(job.id);
+        const laidAtMs = strip?.stage === SETTING ? strip.laidAtMs : null;
+        return laidAtMs === null ? [] : [[job.id, laidAtMs + windowOf(job, strip).min * 1000]];
+      }),
+  );
+}
+
 /** Folds the journal and plans the next act. Pure: no clock, the time is that of the last event that counts. */
 export function liveTable(groups: readonly LiveGroup[], events: readonly TableEvent[]): LiveTable {
   const counted = standing(events);
@@ -202,6 +226,7 @@ export function liveTable(groups: readonly LiveGroup[], events: readonly TableEv
   const rest = {
     strips,
     onSkin,
+    readyAtMs: readyTimes(groups, strips),
     lastPulled: pulls.at(-1)?.strip ?? null,
     undoable: last?.id ?? null,
     stripCount: strips.size,
@@ -214,8 +239,9 @@ export function liveTable(groups: readonly LiveGroup[], events: readonly TableEv
   if (counted.filter((e) => e.kind === 'hold' || e.kind === 'resume').at(-1)?.kind === 'hold') {
     return flat({ kind: 'held' });
   }
-  if (!counted.some((e) => e.kind === 'wrist' && e.product === group.product)) {
-    return flat({ kind: 'wrist', product: group.product });
+  if (!wristStands(groups, group, counted)) {
+    const firstStrip = group.jobs[0]?.id ?? '';
+    return flat({ kind: 'wrist', product: group.product, firstStrip, again: isTestedWarmer(groups, group, counted) });
   }
   const baseMs = counted[0]?.atMs ?? 0;
   const nowS = ((last?.atMs ?? baseMs) - baseMs) / 1000;

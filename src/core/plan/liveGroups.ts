@@ -4,6 +4,13 @@ import type { LiveGroup, StripJob } from '../hands';
 import type { Plan, PlanStrip, PlanZone } from './planTypes';
 import { pullS } from './stripJobs';
 
+/** How often the pot has come down before a group: the heats of the same product up to it. */
+function heatStage(plan: Plan, place: number): number {
+  const { product } = plan.schedule.groups[place] ?? { product: '' };
+  const heats = plan.schedule.groups.slice(0, place + 1).filter((g) => g.product === product);
+  return heats.filter((g, i) => i > 0 && g.touchC !== heats[i - 1]?.touchC).length;
+}
+
 /** Groups in order of work; lay times are those of the schedule. */
 export function liveGroups(plan: Plan): readonly LiveGroup[] {
   const layS = new Map<string, number>();
@@ -13,7 +20,7 @@ export function liveGroups(plan: Plan): readonly LiveGroup[] {
   const strips = new Map<string, { strip: PlanStrip; zone: PlanZone }>(
     plan.zones.flatMap((zone) => zone.strips.map((strip) => [strip.id, { strip, zone }])),
   );
-  return plan.schedule.groups.map(({ product, strips: ids }): LiveGroup => {
+  return plan.schedule.groups.map(({ product, strips: ids }, place): LiveGroup => {
     const index = new Map(ids.map((id, i) => [id, i]));
     const indices = (list: readonly string[]): readonly number[] => list.flatMap((id) => index.get(id) ?? []);
     const jobs = ids.flatMap((id): StripJob[] => {
@@ -39,6 +46,13 @@ export function liveGroups(plan: Plan): readonly LiveGroup[] {
     const sequence = plan.schedule.events.flatMap((e) =>
       (e.do === 'lay' || e.do === 'pull') && e.strip !== null ? (index.get(e.strip) ?? []) : [],
     );
-    return { product, jobs, sequence, maxOnSkin: plan.schedule.maxOnSkin, walkS: plan.schedule.walkS };
+    return {
+      product,
+      heatStage: heatStage(plan, place),
+      jobs,
+      sequence,
+      maxOnSkin: plan.schedule.maxOnSkin,
+      walkS: plan.schedule.walkS,
+    };
   });
 }

@@ -2,6 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { SHIPPED_PRODUCTS } from '../products';
 import { coolsInS, USUAL_POT } from '../pots';
+import { liveGroups } from './liveGroups';
+import { planVisit } from './planVisit';
 import { potStages, potWords, type OfPot } from './potHeat';
 
 const film = SHIPPED_PRODUCTS[0];
@@ -53,5 +55,33 @@ describe('potStages', () => {
       }),
       { seed: 8, numRuns: 150 },
     );
+  });
+});
+
+describe('a leg warmed by hand and an underarm from one pot', () => {
+  it('goes leg first, waits for the pot, and asks for the wrist again at the table', () => {
+    const hair = { lengthMm: 8, coarseness: 3, density: 3 };
+    const made = planVisit({
+      version: 1,
+      on: '2027-05-14',
+      client: { consent: true },
+      zones: [
+        { zone: 'underarm', side: 'left', hair, product: 'film-hard' },
+        {
+          zone: 'lower-leg-front',
+          side: 'left',
+          hair,
+          product: 'film-hard',
+          heat: { product: 'film-hard', touchC: 61 },
+        },
+      ],
+    });
+    if (!made.ok) throw new Error(made.error.message);
+    const { schedule, zones } = made.value;
+    expect(schedule.groups.map((g) => g.touchC)).toEqual([61, zones[0]?.heat?.workingC.target]);
+    expect([...(schedule.groups[0]?.strips ?? [])].sort()).toEqual(zones[1]?.strips.map((s) => s.id).sort());
+    expect(schedule.groups[1]?.coolS).toBeGreaterThan(60);
+    expect(schedule.events.filter((e) => e.do === 'wait' && e.forS === schedule.groups[1]?.coolS)).toHaveLength(1);
+    expect(liveGroups(made.value).map((g) => g.heatStage)).toEqual([0, 1]);
   });
 });

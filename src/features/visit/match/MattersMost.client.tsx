@@ -1,5 +1,6 @@
 'use client';
 
+import { hasBegun } from '@/core/hands';
 import { MATTERS, type Matters } from '@/core/matching';
 import { useBench } from '../BenchContext.client';
 import styles from './Match.module.css';
@@ -15,6 +16,8 @@ const WORDS: Readonly<Record<Matters, string>> = {
 export function MattersMost() {
   const { bench, saveConsult } = useBench();
   const { consult, status } = bench.visit;
+  // once wax is on the skin the plan stands
+  const stands = status === 'closed' || hasBegun(bench.journal);
   const set = (matters: Matters): void => {
     const { matters: now, ...rest } = consult;
     saveConsult(now === matters ? rest : { ...rest, matters });
@@ -23,13 +26,7 @@ export function MattersMost() {
     <div className={styles.matters} role="group" aria-label="What matters most today">
       <span>Matters most today:</span>
       {MATTERS.map((m) => (
-        <button
-          key={m}
-          type="button"
-          aria-pressed={consult.matters === m}
-          disabled={status === 'closed'}
-          onClick={() => set(m)}
-        >
+        <button key={m} type="button" aria-pressed={consult.matters === m} disabled={stands} onClick={() => set(m)}>
           {WORDS[m]}
         </button>
       ))}

@@ -100,7 +100,7 @@ export function ActPanel(props: Props) {
               const live = table.strips.get(id);
               const info = found.get(id);
               const set = Math.max(0, Math.round((nowMs - (live?.laidAtMs ?? nowMs)) / 1000));
-              const left = (info?.strip.setS.min ?? 0) - set;
+              const left = Math.ceil(((table.readyAtMs.get(id) ?? nowMs) - nowMs) / 1000);
               return (
                 <p key={id}>
                   <strong>{info?.strip.order}</strong> {info?.zone.side === 'middle' ? '' : info?.zone.side}
@@ -147,18 +147,20 @@ function Rest({
 
 function wordsOf({ act, found, plan, productName, readySign, nowMs }: Props): Words {
   if (act.kind === 'wrist') {
-    const zone = plan.zones.find((z) => z.choice?.product === act.product);
+    const zone = found.get(act.firstStrip)?.zone ?? plan.zones.find((z) => z.choice?.product === act.product);
     return {
       where: productName(act.product),
-      title: 'Test on your wrist',
+      title: act.again ? 'Cooler now: test again' : 'Test on your wrist',
       ask: 'Comfortable on the inside of your wrist?',
       button: 'Wrist test done',
       say: '',
       how: (
         <>
-          Stir first: pots are not even. The plan says about{' '}
-          <strong>{zone?.heat ? degrees(zone.heat.workingC.target) : 'warm'}</strong> at touch, the pot near{' '}
-          {zone?.heat ? degrees(zone.heat.potC) : ''}. That is an estimate: the wrist decides.
+          {act.again
+            ? 'The pot comes down for this skin: turn it down, stir, wait. '
+            : 'Stir first: pots are not even. '}
+          The plan says about <strong>{zone?.heat ? degrees(zone.heat.workingC.target) : 'warm'}</strong> at touch, the
+          pot near {zone?.heat ? degrees(zone.heat.potC) : ''}. That is an estimate: the wrist decides.
         </>
       ),
     };
