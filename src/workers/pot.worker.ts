@@ -11,9 +11,12 @@ import {
 } from '../core/pots';
 
 export interface PotAnswer {
-  /** At the target from the start, s; null = not within three hours. */
+  /** Where it holds the target from the start, s; null = not within three hours. */
   readonly steadyS: number | null;
+  /** Left alone. */
   readonly switchDown: SwitchDown | null;
+  /** The same, stirred on the way as far as it moves, s. */
+  readonly stirredS: number | null;
   /** Microwave pulses where paste is warmed so; null for what stands in a pot. */
   readonly pulsesS: readonly number[] | null;
   /** Filled up with cold wax in the middle of the work; null for paste. */
@@ -25,6 +28,7 @@ self.onmessage = ({ data }: MessageEvent<HeatingInput>): void => {
   const answer: PotAnswer = {
     steadyS: paste ? null : readyAfterS(data),
     switchDown: paste ? null : switchDown(data),
+    stirredS: paste ? null : (switchDown({ ...data, stirred: true })?.readyS ?? null),
     pulsesS: paste ? pulsesFromCold(data.product, data.pot.waxG, data.roomC, data.window) : null,
     toppedUp: paste ? null : refilled(data),
   };

@@ -1,10 +1,11 @@
-// A pot of wax or paste as two lumps, the rim at the heated wall and the core: heater with thermostat, losses to the
-// room, melting with its latent heat, and the slow way of the heat from rim to core. Energy is what is integrated, so
-// none is lost or made. All figures of the pot from memory: what it says is an estimate; the probe, the stirred look
-// and the wrist decide.
+// A pot of wax or paste: a can whose wall is heated, losing heat to the room, conducting inward ring by ring and layer
+// by layer, melting with its latent heat and turning over once molten. Energy is what is integrated, so none is lost
+// or made. All figures of the pot from memory: what it says is an estimate; the probe, the stirred look and the wrist
+// decide.
 
-import { normalCdfFast } from '../shared';
-import type { Product, ProductForm } from '../products';
+import { viscosityLaw, type Product } from '../products';
+import { CAN_RADIUS_M, canGrid, type CanGrid } from './canGrid';
+import { enthalpyJkg, moltenShare, waxTable } from './waxTable';
 
 export interface Pot {
   readonly heaterW: number;
@@ -15,130 +16,197 @@ export interface Pot {
 /** A usual counter pot (from memory). */
 export const USUAL_POT: Pot = { heaterW: 100, waxG: 400, lid: true };
 
-/** Joules in each lump, counted from 0 °C. */
+/** Heat content of every cell of the can, J/kg from 0 °C, in the grid's order. */
 export interface PotState {
-  readonly rimJ: number;
-  readonly coreJ: number;
+  readonly jkg: Float64Array;
   readonly waxG: number;
 }
 
-/** Share of the wax that lies at the wall. */
-const RIM_SHARE = 0.35;
+/** Through the housing, W/K, and over the wax, W/m²·K (still air and radiation; from memory). */
 const WALL_W_PER_K = 0.25;
-const OPEN_W_PER_K = 0.35;
-const LID_W_PER_K = 0.12;
-/** Thermostat's play round its setting, K. */
-const PLAY_K = 1;
-/**
- * Rim to core for 400 g of solid wax, W/K; it grows with the wall's area over the way inward, the cube root of the
- * mass. By form: small pieces slump into the melt, a block stands in it.
- */
-const CORE_W_PER_K = 0.72;
-const CORE_OF_G = 400;
-const FORM: Readonly<Record<ProductForm, number>> = { beads: 1.5, tablet: 1.15, can: 1, tub: 1, block: 0.6 };
-/** What is molten carries heat this much better again. */
-const MELT_HELPS = 1.5;
+const OPEN_W_M2K = 14;
+const LID_W_M2K = 6;
+/** A real thermostat plays about its setting, K; the wall is held at its mean, and promises allow for it. */
+export const PLAY_K = 1;
+/** Stiffer than this a stick does not move what is in the can, Pa·s (from memory). */
+const STIRRED_PAS = 30;
+/** Of the longest step that an explicit march bears. */
+const STEP_SHARE = 0.4;
+
+let lastGrid: { readonly volume: number; readonly grid: CanGrid } | null = null;
+
+function gridOf(product: Product, waxG: number): CanGrid {
+  const volume = waxG / 1000 / product.densityKgM3;
+  if (lastGrid?.volume !== volume) lastGrid = { volume, grid: canGrid(volume) };
+  return lastGrid.grid;
+}
 
 export interface Temps {
+  /** Hottest and coldest wax, °C. */
   readonly rimC: number;
   readonly coreC: number;
+  /** Stirred through, °C. */
+  readonly mixedC: number;
   /** Share of the whole that is molten, 0–1; paste and soft wax count as molten where they flow: always 1 here. */
   readonly melted: number;
 }
 
-/** J/kg of a product at a temperature, from 0 °C. */
-export function enthalpyJkg(product: Product, tempC: number): number {
-  const { setting } = product;
-  return (
-    product.heatCapacityJkgK * tempC +
-    (setting ? setting.latentJkg * normalCdfFast((tempC - setting.midC) / setting.widthK) : 0)
-  );
+function whole(grid: CanGrid, jkg: Float64Array): number {
+  let sum = 0;
+  for (let i = 0; i < jkg.length; i++) sum += (jkg[i] ?? 0) * (grid.shares[i] ?? 0);
+  return sum;
 }
-
-export const moltenShare = (product: Product, tempC: number): number =>
-  product.setting ? normalCdfFast((tempC - product.setting.midC) / product.setting.widthK) : 1;
-
-/** The temperature at an enthalpy: rising, so halving finds it. */
-function tempOf(product: Product, jkg: number): number {
-  const latent = product.setting?.latentJkg ?? 0;
-  let [low, high] = [(jkg - latent) / product.heatCapacityJkgK - 1, jkg / product.heatCapacityJkgK + 1];
-  for (let k = 0; k < 36; k++) {
-    const mid = (low + high) / 2;
-    if (enthalpyJkg(product, mid) < jkg) low = mid;
-    else high = mid;
-  }
-  return (low + high) / 2;
-}
-
-const rimKg = (s: PotState): number => (RIM_SHARE * s.waxG) / 1000;
-const coreKg = (s: PotState): number => ((1 - RIM_SHARE) * s.waxG) / 1000;
 
 export function temps(product: Product, state: PotState): Temps {
-  const [rimC, coreC] = [tempOf(product, state.rimJ / rimKg(state)), tempOf(product, state.coreJ / coreKg(state))];
-  return {
-    rimC,
-    coreC,
-    melted: RIM_SHARE * moltenShare(product, rimC) + (1 - RIM_SHARE) * moltenShare(product, coreC),
-  };
+  const grid = gridOf(product, state.waxG);
+  const table = waxTable(product, CAN_RADIUS_M);
+  let [rimC, coreC, melted] = [-Infinity, Infinity, 0];
+  for (let i = 0; i < state.jkg.length; i++) {
+    const c = table.tempC(state.jkg[i] ?? 0);
+    rimC = Math.max(rimC, c);
+    coreC = Math.min(coreC, c);
+    melted += moltenShare(product, c) * (grid.shares[i] ?? 0);
+  }
+  return { rimC, coreC, mixedC: table.tempC(whole(grid, state.jkg)), melted };
 }
+
+/** Heat in the whole pot from 0 °C, J. */
+export const heatJ = (product: Product, state: PotState): number =>
+  (whole(gridOf(product, state.waxG), state.jkg) * state.waxG) / 1000;
 
 /** A pot all at one temperature. */
 export function evenPot(product: Product, waxG: number, tempC: number): PotState {
-  const whole = (enthalpyJkg(product, tempC) * waxG) / 1000;
-  return { rimJ: RIM_SHARE * whole, coreJ: (1 - RIM_SHARE) * whole, waxG };
+  const h = enthalpyJkg(product, tempC);
+  return { jkg: new Float64Array(gridOf(product, waxG).shares.length).fill(h), waxG };
 }
 
-/** Stirred through: both lumps alike, no energy lost. */
-export function stirred(state: PotState): PotState {
-  const whole = state.rimJ + state.coreJ;
-  return { ...state, rimJ: RIM_SHARE * whole, coreJ: (1 - RIM_SHARE) * whole };
+/** Stirred through: alike everywhere, no energy lost. */
+export function stirred(product: Product, state: PotState): PotState {
+  const mean = whole(gridOf(product, state.waxG), state.jkg);
+  return { ...state, jkg: state.jkg.map(() => mean) };
 }
 
-/** Wax added at a temperature: it sinks into the core; the lumps keep their shares of the whole. */
+/** From which heat a stick moves it, °C. */
+export const movesFromC = (product: Product): number => viscosityLaw(product.viscosity).tempForPaS(STIRRED_PAS);
+
+/** Stirred as far as a stick moves it: what is solid or stiffer than a stick can move stays where it is. */
+export function stirredWhereSoft(product: Product, state: PotState): PotState {
+  const grid = gridOf(product, state.waxG);
+  const table = waxTable(product, CAN_RADIUS_M);
+  const softFromC = movesFromC(product);
+  const moves = Array.from(state.jkg, (h) => {
+    const c = table.tempC(h);
+    return c >= softFromC && moltenShare(product, c) >= 0.5;
+  });
+  const share = moves.reduce((sum, m, i) => sum + (m ? (grid.shares[i] ?? 0) : 0), 0);
+  if (share === 0) return state;
+  const mean =
+    whole(
+      grid,
+      state.jkg.map((h, i) => (moves[i] ? h : 0)),
+    ) / share;
+  return { ...state, jkg: state.jkg.map((h, i) => (moves[i] ? mean : h)) };
+}
+
+/** Wax added at a temperature and stirred in. */
 export function toppedUp(product: Product, state: PotState, addG: number, addC: number): PotState {
   const waxG = state.waxG + addG;
-  const moved = (RIM_SHARE * addG) / 1000; // kg of the core that now stand at the wall
-  const coreJkg = state.coreJ / coreKg(state);
-  return {
-    waxG,
-    rimJ: state.rimJ + moved * coreJkg,
-    coreJ: state.coreJ - moved * coreJkg + (enthalpyJkg(product, addC) * addG) / 1000,
-  };
+  const joules = heatJ(product, state) + (enthalpyJkg(product, addC) * addG) / 1000;
+  const mean = joules / (waxG / 1000);
+  return { waxG, jkg: new Float64Array(gridOf(product, waxG).shares.length).fill(mean) };
 }
 
 export interface PotStep {
   readonly state: PotState;
-  readonly on: boolean;
   /** Heat given and lost in the step, J. */
   readonly givenJ: number;
   readonly lostJ: number;
+  /** Hottest that the wall became, °C. */
+  readonly wallC: number;
 }
 
-/** Some seconds of a pot at a thermostat setting (null = off). `stepS` ≤ 10. */
+/**
+ * Some seconds of a pot at a thermostat setting (null = off). The wall has no heat of its own: the heater gives what
+ * holds it at the setting, at most its power; so no part is ever over the setting that was not before.
+ */
 export function potStep(
   product: Product,
   pot: Pot,
   state: PotState,
-  wasOn: boolean,
   setC: number | null,
   roomC: number,
   stepS: number,
 ): PotStep {
-  const t = temps(product, state);
-  const on = setC !== null && (wasOn ? t.rimC < setC + PLAY_K : t.rimC < setC - PLAY_K);
-  const givenJ = on ? pot.heaterW * stepS : 0;
-  const wallJ = WALL_W_PER_K * (t.rimC - roomC) * stepS;
-  const topJ = (pot.lid ? LID_W_PER_K : OPEN_W_PER_K) * (t.coreC - roomC) * stepS;
-  const across =
-    CORE_W_PER_K *
-    Math.cbrt(state.waxG / CORE_OF_G) *
-    FORM[product.form] *
-    (1 + MELT_HELPS * moltenShare(product, (t.rimC + t.coreC) / 2));
-  const inwardJ = across * (t.rimC - t.coreC) * stepS;
-  return {
-    on,
-    givenJ,
-    lostJ: wallJ + topJ,
-    state: { ...state, rimJ: state.rimJ + givenJ - wallJ - inwardJ, coreJ: state.coreJ + inwardJ - topJ },
-  };
+  const grid = gridOf(product, state.waxG);
+  const table = waxTable(product, CAN_RADIUS_M);
+  const kg = state.waxG / 1000;
+  const jkg = Float64Array.from(state.jkg);
+  const [tempC, carries, gain] = [
+    new Float64Array(jkg.length),
+    new Float64Array(jkg.length),
+    new Float64Array(jkg.length),
+  ];
+  const topW = pot.lid ? LID_W_M2K : OPEN_W_M2K;
+  let [givenJ, lostJ, hottest, passed] = [0, 0, -Infinity, 0];
+  while (passed < stepS - 1e-9) {
+    let most = 0;
+    for (let i = 0; i < jkg.length; i++) {
+      tempC[i] = table.tempC(jkg[i] ?? 0);
+      carries[i] = table.carriesWmK(jkg[i] ?? 0);
+      most = Math.max(most, carries[i] ?? 0);
+    }
+    const quickest = most * grid.quickestM;
+    const dt = Math.min(stepS - passed, (STEP_SHARE * kg * product.heatCapacityJkgK) / quickest);
+    gain.fill(0);
+    const { a, b, wayM } = grid.between;
+    for (let l = 0; l < a.length; l++) {
+      const [i, j] = [a[l] ?? 0, b[l] ?? 0];
+      const across = ((carries[i] ?? 0) + (carries[j] ?? 0)) / 2;
+      const w = across * (wayM[l] ?? 0) * ((tempC[j] ?? 0) - (tempC[i] ?? 0));
+      gain[i] = (gain[i] ?? 0) + w;
+      gain[j] = (gain[j] ?? 0) - w;
+    }
+    const wall = wallOf(grid, carries, tempC, { setC, roomC, heaterW: pot.heaterW });
+    for (let l = 0; l < grid.wall.a.length; l++) {
+      const i = grid.wall.a[l] ?? 0;
+      gain[i] = (gain[i] ?? 0) + (carries[i] ?? 0) * (grid.wall.wayM[l] ?? 0) * (wall.tempC - (tempC[i] ?? 0));
+    }
+    let topLoss = 0;
+    for (const { cell, areaM2, halfM } of grid.top) {
+      const outward = 1 / (1 / topW + halfM / (carries[cell] ?? 1));
+      const w = outward * areaM2 * ((tempC[cell] ?? 0) - roomC);
+      gain[cell] = (gain[cell] ?? 0) - w;
+      topLoss += w;
+    }
+    for (let i = 0; i < jkg.length; i++) jkg[i] = (jkg[i] ?? 0) + ((gain[i] ?? 0) * dt) / (kg * (grid.shares[i] ?? 1));
+    givenJ += wall.heaterW * dt;
+    lostJ += (WALL_W_PER_K * (wall.tempC - roomC) + topLoss) * dt;
+    hottest = Math.max(hottest, wall.tempC);
+    passed += dt;
+  }
+  return { state: { ...state, jkg }, givenJ, lostJ, wallC: hottest };
+}
+
+interface Wall {
+  readonly tempC: number;
+  readonly heaterW: number;
+}
+
+/** The wall between heater, wax and housing: at its setting where the heater can, else as warm as its power can. */
+function wallOf(
+  grid: CanGrid,
+  carries: Float64Array,
+  tempC: Float64Array,
+  { setC, roomC, heaterW }: { readonly setC: number | null; readonly roomC: number; readonly heaterW: number },
+): Wall {
+  let [perK, drawnW] = [WALL_W_PER_K, WALL_W_PER_K * roomC];
+  for (let l = 0; l < grid.wall.a.length; l++) {
+    const i = grid.wall.a[l] ?? 0;
+    const g = (carries[i] ?? 0) * (grid.wall.wayM[l] ?? 0);
+    perK += g;
+    drawnW += g * (tempC[i] ?? 0);
+  }
+  const wanted = setC === null ? 0 : setC * perK - drawnW;
+  const given = Math.min(Math.max(wanted, 0), heaterW);
+  return { tempC: (drawnW + given) / perK, heaterW: given };
 }

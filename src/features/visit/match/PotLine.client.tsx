@@ -43,7 +43,7 @@ export function PotLine({
   );
 }
 
-function sentence({ steadyS, switchDown, pulsesS, toppedUp }: PotAnswer, product: Product): string {
+function sentence({ steadyS, switchDown, stirredS, pulsesS, toppedUp }: PotAnswer, product: Product): string {
   const pot = `${USUAL_POT.waxG} g, ${USUAL_POT.heaterW} W, lid on`;
   if (product.family === 'sugar') {
     if (!pulsesS) return 'From room temperature the microwave does not bring it there evenly: use a warmer.';
@@ -53,12 +53,20 @@ function sentence({ steadyS, switchDown, pulsesS, toppedUp }: PotAnswer, product
       : `From room temperature, microwave: ${plural(pulsesS.length, 'pulse')} of at most ${longest} s for ${USUAL_POT.waxG} g, stirred and rested after each.`;
   }
   if (!switchDown) return `From cold this pot (${pot}) does not get there in three hours.`;
-  const steady = steadyS === null ? '' : ` At the target from the start: ${minutes(steadyS)}.`;
-  const more =
-    toppedUp === null
-      ? ''
-      : ` Topped up with ${toppedUp.addG} g at work: right again after ${toppedUp.readyS === null ? 'hours' : minutes(toppedUp.readyS)}, core up to ${Math.round(toppedUp.apartK)} K cooler; stir, and test anew.`;
-  return switchDown.switchDownS === 0
-    ? `From cold: ${minutes(switchDown.readyS)} (${pot}).${more}`
-    : `From cold: full heat for ${minutes(switchDown.switchDownS)}, then down; ready after ${minutes(switchDown.readyS)} (${pot}).${steady} Nothing from the rim before it is stirred.${more}`;
+  const { switchDownS, readyS, highC, holdC } = switchDown;
+  const [high, held] = [`${Math.round(highC)} °C`, `${Math.round(holdC)} °C`];
+  const heat =
+    switchDownS === 0
+      ? `thermostat at ${held}`
+      : `thermostat at ${high} for ${minutes(switchDownS)}, then down to ${held}`;
+  const sooner = stirredS !== null && stirredS < readyS - 60 ? `, ${minutes(stirredS)} if stirred every five` : '';
+  const steady = steadyS === null || switchDownS === 0 ? '' : ` At ${held} from the start: ${minutes(steadyS)}.`;
+  return `From cold: ${heat}; ready after ${minutes(readyS)}${sooner} (${pot}).${steady} Nothing from the rim before it is stirred.${toppedUpWords(toppedUp)}`;
+}
+
+function toppedUpWords(toppedUp: PotAnswer['toppedUp']): string {
+  if (toppedUp === null) return '';
+  const { addG, fallsK, readyS } = toppedUp;
+  const again = readyS === null ? 'hours' : minutes(readyS);
+  return ` Topped up with ${addG} g at work and stirred in: ${Math.round(fallsK)} K cooler, right again after ${again}; test anew.`;
 }
