@@ -72,6 +72,8 @@ export interface PlanStrip {
   readonly tab: Vec;
   readonly tabOn: TabOn;
   readonly tabKind: TabKind;
+  /** Of a fan round the middle of a whorl: combed there, then laid small as the hair lies. */
+  readonly byEye: boolean;
   readonly pass: 1;
   readonly lengthMm: number;
   readonly widthMm: number;

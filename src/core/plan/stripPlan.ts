@@ -11,6 +11,8 @@ import type { PlanHeat, PlanStrip } from './planTypes';
 import { at4, at6, ring4 } from './rounded';
 import type { ZoneWork } from './zoneWork';
 
+const BY_EYE_WORDS = 'Hair turns in a circle here: comb, then lay this small piece by eye as it lies.';
+
 /** Points over a strip, close enough to tell what crosses under it. */
 const strewn = (outline: Ring): readonly Vec[] => samplePoints([outline], 0.4);
 
@@ -79,6 +81,7 @@ export function planStrips(
         tab: at4(s.tab),
         tabOn: s.tabOn,
         tabKind: s.tabKind,
+        byEye: s.byEye ?? false,
         pass: 1,
         lengthMm: roundTo(s.lengthCm * 10, 1),
         widthMm: roundTo(s.widthCm * 10, 1),
@@ -97,7 +100,7 @@ export function planStrips(
         needsBefore: s.needsBefore,
         pulls: hand.pulls,
         pace: hand.pace,
-        handwork: spread.get(s.id)?.words ?? hand.note,
+        handwork: spread.get(s.id)?.words ?? ((s.byEye && BY_EYE_WORDS) || hand.note),
         spreadWith: spread.get(s.id)?.opener ?? null,
         setS: heat.setS,
       };

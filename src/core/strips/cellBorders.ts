@@ -134,6 +134,19 @@ function simplifyChain(points: readonly Vec[], tolerance: number): readonly Vec[
   ).map((p): Vec => [p.x, p.y]);
 }
 
+/** Corners on either side that a border's point is the mean of. */
+const STEPS_WIDE = 4;
+
+/** Stairs of nodes as the line that they mean: each point the mean of its neighbours, the ends where they are. */
+function withoutSteps(chain: readonly Vec[]): readonly Vec[] {
+  return chain.map((at, k) => {
+    const wide = Math.min(STEPS_WIDE, k, chain.length - 1 - k);
+    if (wide === 0) return at;
+    const near = chain.slice(k - wide, k + wide + 1);
+    return [near.reduce((s, p) => s + p[0], 0) / near.length, near.reduce((s, p) => s + p[1], 0) / near.length];
+  });
+}
+
 interface Simplifying {
   readonly lattice: Lattice;
   readonly stops: ReadonlyMap<Corner, readonly number[]>;
@@ -172,13 +185,13 @@ function simplifyRing(
     const length = end > start ? end - start : end + ring.length - start;
     // index kept in range
     const chain = Array.from({ length: length + 1 }, (_, k) => ring[(start + k) % ring.length] as Corner);
-    const other = known ? beyond(lattice, chain[0] ?? 0, chain[1] ?? 0) : OUTSIDE;
+    const other = beyond(lattice, chain[0] ?? 0, chain[1] ?? 0);
     const reversed = (chain[0] ?? 0) > (chain[chain.length - 1] ?? 0);
     const canonical = reversed ? [...chain].reverse() : chain;
     // where the border is known every second corner is enough: between two the known border hardly bends
     const corners = known ? canonical.filter((_, k) => k % 2 === 0 || k === length) : canonical;
     const places = corners.map((corner) => placed(corner, other));
-    const simple = simplifyChain(places, toleranceCm);
+    const simple = simplifyChain(known || other === OUTSIDE ? places : withoutSteps(places), toleranceCm);
     return (reversed ? [...simple].reverse() : simple).slice(0, -1);
   });
 }

@@ -3,7 +3,6 @@
 // simple ring. Slivers join the neighbour with the longest shared border where the joined strip is not too large.
 
 import {
-  angleBetweenDeg,
   boxOf,
   connectedPieces,
   distanceToSegment,
@@ -13,17 +12,20 @@ import {
   regionArea,
   rotate,
   samplePoints,
-  uniteRings,
   type Region,
   type Ring,
   type Vec,
 } from '../shared';
 import { meanDirection, type GrowthField } from '../field';
 import { layAndPull } from '../products';
+import { simpleRings } from './simpleRings';
 import type { LayoutInput, Piece } from './types';
 
-/** Joined strips may exceed the largest size by this factor. */
-const JOIN_EXCESS = 1.15;
+/** Joined strips may exceed the largest size by this factor; no hand pulls longer than 26 cm. */
+export const JOIN_EXCESS = 1.15;
+const LONGEST_CM = 26;
+/** Longest that a strip may come out where the largest is so long, cm. */
+export const mostLengthCm = (longest: number): number => Math.max(longest, Math.min(JOIN_EXCESS * longest, LONGEST_CM));
 
 /** A lane may be wider, a piece longer, by these shares of the largest strip before another is cut. */
 export interface Cutting {
@@ -34,14 +36,13 @@ export interface Cutting {
 export const USUAL_CUTTING: Cutting = { laneSlack: 0.08, pieceSlack: 0.05, extraLanes: 0 };
 /** Where the usual cut gives too many strips: up to the size that joined strips may have. */
 export const GENEROUS_CUTTING: Cutting = { laneSlack: 0.14, pieceSlack: 0.14, extraLanes: 0 };
-const JOIN_TURN_DEG = 35;
 const SLIVER_AREA = 0.3;
 const SLIVER_WIDTH = 0.35;
 /** Below this a leftover is a crumb: always joined, else left to the tweezer, cm². */
 export const CRUMB_CM2 = 0.08;
 
 /** Rectangle from s0 to s1 along `axis` and t0 to t1 along its normal. */
-function band(axis: Vec, s0: number, s1: number, t0: number, t1: number): Ring {
+export function band(axis: Vec, s0: number, s1: number, t0: number, t1: number): Ring {
   const normal = perpendicular(axis);
   const at = (s: number, t: number): Vec => [s * axis[0] + t * normal[0], s * axis[1] + t * normal[1]];
   return [at(s0, t0), at(s1, t0), at(s1, t1), at(s0, t1)];
@@ -72,7 +73,7 @@ export function makePiece(outline: Ring, field: GrowthField, input: LayoutInput,
 export function withoutHoles(piece: Region, axis: Vec): readonly Ring[] {
   const [outer, hole] = piece;
   if (!outer) return [];
-  if (!hole) return [outer];
+  if (!hole) return simpleRings(outer);
   const [low, high] = extentAlong([hole], axis);
   const middle = (low + high) / 2;
   const reach = 1e3;
@@ -105,7 +106,8 @@ export function cutCell(cell: Region, field: GrowthField, input: LayoutInput, cu
     const cut = [band(axis, -reach, reach, lane === 0 ? a - 1 : a, lane === lanes - 1 ? b + 1 : b)];
     for (const part of connectedPieces(intersectRegions(cell, cut))) {
       const [s0, s1] = extentAlong(part, axis);
-      const count = Math.max(1, Math.ceil((s1 - s0) / longest - cutting.pieceSlack));
+      const slack = Math.min(cutting.pieceSlack, mostLengthCm(longest) / longest - 1);
+      const count = Math.max(1, Math.ceil((s1 - s0) / longest - slack - 1e-9));
       for (let k = 0; k < count; k++) {
         const from = k === 0 ? s0 - 1 : s0 + ((s1 - s0) * k) / count;
         const to = k === count - 1 ? s1 + 1 : s0 + ((s1 - s0) * (k + 1)) / count;
@@ -122,9 +124,11 @@ export function cutCell(cell: Region, field: GrowthField, input: LayoutInput, cu
 
 /** Larger than a joined strip may be. */
 export const isTooLarge = (piece: Piece, [widest, longest]: readonly [number, number]): boolean =>
-  piece.widthCm > JOIN_EXCESS * widest || piece.lengthCm > JOIN_EXCESS * longest;
+  piece.widthCm > JOIN_EXCESS * widest || piece.lengthCm > mostLengthCm(longest) + 1e-6;
 
+/** Too small for a strip of its own; small pieces laid by eye are meant so. */
 export function isSliver(piece: Piece, [widest, longest]: readonly [number, number]): boolean {
+  if (piece.byEye) return false;
   return piece.areaCm2 < SLIVER_AREA * widest * longest || piece.widthCm < SLIVER_WIDTH * widest;
 }
 
@@ -155,48 +159,4 @@ export function sharedBorder(a: Ring, b: Ring, withinCm = 0.02, stepCm = 0.1): n
     }
   });
   return length;
-}
-
-function joined(a: Piece, b: Piece, field: GrowthField, input: LayoutInput): Piece | null {
-  const rings = uniteRings([a.outline, b.outline]);
-  const [ring] = rings;
-  if (!ring || rings.length !== 1) return null;
-  return makePiece(ring, field, input, b.growth);
-}
-
-/** Joins slivers to neighbours while the result stays a strip that a hand can lay; others are kept, crumbs dropped. */
-export function joinSlivers(pieces: readonly Piece[], field: GrowthField, input: LayoutInput): readonly Piece[] {
-  const [widest, longest] = input.largestCm;
-  let list = [...pieces];
-  const settled = new Set<Piece>();
-  for (;;) {
-    const sliver = list
-      .filter((p) => isSliver(p, input.largestCm) && !settled.has(p))
-      .sort((a, b) => a.areaCm2 - b.areaCm2)[0];
-    if (!sliver) break;
-    const crumb = sliver.areaCm2 < CRUMB_CM2;
-    const bordering = list
-      .filter((p) => p !== sliver && (crumb || angleBetweenDeg(p.growth, sliver.growth) <= JOIN_TURN_DEG))
-      .map((p) => ({ p, border: sharedBorder(sliver.outline, p.outline) }))
-      .filter(({ border }) => border > 0.05)
-      .sort((x, y) => y.border - x.border);
-    let merged = false;
-    for (const { p } of bordering) {
-      const whole = joined(sliver, p, field, input);
-      if (!whole) continue;
-      const [t0, t1] = extentAlong([whole.outline], perpendicular(whole.lay));
-      const fits =
-        whole.widthCm <= JOIN_EXCESS * widest &&
-        t1 - t0 <= 1.35 * JOIN_EXCESS * widest &&
-        whole.lengthCm <= JOIN_EXCESS * longest;
-      if (!crumb && !fits) continue;
-      list = [...list.filter((x) => x !== sliver && x !== p), whole];
-      merged = true;
-      break;
-    }
-    if (!merged) settled.add(sliver);
-  }
-  // on tiny ground even a crumb counts
-  const crumbCm2 = Math.min(CRUMB_CM2, 0.01 * list.reduce((s, p) => s + p.areaCm2, 0));
-  return list.filter((p) => p.areaCm2 >= crumbCm2);
 }

@@ -28,7 +28,6 @@ import {
   cutCell,
   GENEROUS_CUTTING,
   isSliver,
-  joinSlivers,
   makePiece,
   USUAL_CUTTING,
   withoutHoles,
@@ -37,8 +36,11 @@ import {
 import { costOf, MEAN_DEG, mostStrips } from './layoutCost';
 import { inMirror } from './mirrored';
 import { orderPieces } from './order';
+import { cutTooLong, joinSlivers, shareOutSlivers } from './slivers';
+import { withoutTongues } from './tongues';
 import { doTouch } from './touches';
 import type { Fade, HandStrip, LayoutInput, Piece, Strip } from './types';
+import { fansOf } from './whorls';
 
 export interface Cover {
   readonly coveredShare: number;
@@ -161,6 +163,22 @@ function cutPlanned(
   return { pieces, rest };
 }
 
+/** Where hair turns in circles: fans round their middles and the rest cut as ever, where that is better. */
+function cutRoundWhorls(hair: Region, near: Region, field: GrowthField, input: LayoutInput): readonly Piece[] {
+  const plain = cut(hair, near, field, input);
+  const fans = fansOf(field, hair, input);
+  if (!fans) return plain;
+  const fanned = [...fans.pieces, ...(fans.rest.length === 0 ? [] : cut(fans.rest, fans.rest, field, input))];
+  return costOf(fanned, field, input) < costOf(plain, field, input) ? fanned : plain;
+}
+
+/** What is cut as a hand would lay it: no strip too long, no sliver that its neighbour could share, no tongues. */
+function tidied(pieces: readonly Piece[], field: GrowthField, input: LayoutInput): readonly Piece[] {
+  const whole = joinSlivers(cutTooLong(pieces, field, input), field, input);
+  const laid = shareOutSlivers(whole, field, input);
+  return withoutTongues(laid, field, input);
+}
+
 function cutAll(outline: Ring, field: GrowthField, hair: Region, input: LayoutInput): readonly Piece[] {
   const { pieces, rest } = cutPlanned(hair, field, input);
   // what is planned is even already: only the rest may be laid in the mirror
@@ -169,8 +187,8 @@ function cutAll(outline: Ring, field: GrowthField, hair: Region, input: LayoutIn
       costOf: (made) => costOf(made, field, input),
       cut: (half) => cut(half, half, field, input),
     });
-  if (pieces.length === 0) return mirrored(cut(hair, [outline], field, input), hair);
-  return rest.length === 0 ? pieces : [...pieces, ...mirrored(cut(rest, rest, field, input), rest)];
+  if (pieces.length === 0) return mirrored(cutRoundWhorls(hair, [outline], field, input), hair);
+  return rest.length === 0 ? pieces : [...pieces, ...mirrored(cutRoundWhorls(rest, rest, field, input), rest)];
 }
 
 /** Sorted from the end where pulls start, then across: this is the order in which equal strips are taken. */
@@ -236,7 +254,7 @@ export function layOutZone(
   const hand = input.byHand ? piecesByHand(input.byHand, hair, field, input) : [];
   const byHand = hand.length > 0;
   const border = input.fade ? fadedBorder(input.fade, hair, field, input) : null;
-  const main = byHand ? hand : cutAll(outline, field, border?.rest ?? hair, input);
+  const main = byHand ? hand : tidied(cutAll(outline, field, border?.rest ?? hair, input), field, input);
   const dabs = byHand ? [] : (border?.dabs ?? []);
   const pieces = fromTheStart([...main, ...dabs]);
   const covered = uniteRings(pieces.map((p) => p.outline));
@@ -276,7 +294,8 @@ export function layOutAreas(
   const { hair, excluded } = hairRegion(outline, exclusions);
   const ground = intersectRegions(hair, uniteRings(areas));
   if (regionArea(ground) < CRUMB_CM2) return [];
-  return arrange(fromTheStart(cut(ground, ground, field, input)), [], excluded, input, idPrefix);
+  const pieces = tidied(cut(ground, ground, field, input), field, input);
+  return arrange(fromTheStart(pieces), [], excluded, input, idPrefix);
 }
 
 /** Mean density under a piece, 1–5. */

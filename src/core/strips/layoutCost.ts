@@ -11,6 +11,7 @@ export const mostStrips = (areaCm2: number, [width, length]: readonly [number, n
   (1.6 * areaCm2) / (width * length) + 2;
 
 const OFF_WEIGHT = 20;
+const BY_EYE_SAVES = 0.5;
 
 /** A mean error above this costs extra, so that the layout stays under the 10° that count as following the growth. */
 export const MEAN_DEG = 9.5;
@@ -22,17 +23,21 @@ export function costOf(pieces: readonly Piece[], field: GrowthField, input: Layo
   const slivers = pieces.filter((p) => isSliver(p, input.largestCm)).length;
   // a straight cut by the cell's axis may leave a turned piece longer
   const large = pieces.filter((p) => isTooLarge(p, input.largestCm)).length;
+  // small pieces of a fan are quickly laid, and what they replace are corners and slivers
+  const byEye = pieces.filter((p) => p.byEye).length;
   // strips beyond what the area asks for count twice
   const beyond = Math.max(
     0,
     pieces.length -
+      byEye -
       mostStrips(
         pieces.reduce((s, p) => s + p.areaCm2, 0),
         input.largestCm,
       ),
   );
   return (
-    pieces.length +
+    pieces.length -
+    BY_EYE_SAVES * byEye +
     slivers +
     large +
     beyond +

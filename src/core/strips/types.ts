@@ -16,6 +16,8 @@ export interface Piece {
   readonly pull: Vec;
   /** Turned by hand from how the way lays it, degrees, x towards y; absent = not turned. */
   readonly turnDeg?: number | undefined;
+  /** Of a fan round the middle of a whorl: combed, then laid as the hair lies. */
+  readonly byEye?: true | undefined;
   /** Extent along the lay, and area ÷ extent, cm. */
   readonly lengthCm: number;
   readonly widthCm: number;

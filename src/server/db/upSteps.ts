@@ -121,6 +121,7 @@ export const upPlan = (plan: Plan): Plan => ({
         pace: 'quick' as const,
         handwork: null,
         turnDeg: 0,
+        byEye: false,
         spreadWith: null,
         density: null,
       },
