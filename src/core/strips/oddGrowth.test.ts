@@ -1,4 +1,4 @@
-// Strips where hair grows oddly: a whorl combed into a zone, marks anywhere. What a hand could lay, whatever the growth.
+// Strips where hair grows oddly: a whorl combed into a zone, marks anywhere. What a hand could lay all the same.
 
 import { describe, expect, it } from 'vitest';
 import { sheetFor, sidesOf, ZONE_IDS, ZONES, type Family, type ZoneId } from '../anatomy';
