@@ -5,7 +5,8 @@ import Joi from 'joi';
 import { FAMILIES, ZONE_IDS } from '../core/anatomy';
 import { MARK_KINDS } from '../core/field';
 import { HAIR_FLAGS } from '../core/hair';
-import { COST_PARTS, FIRST_CHOICES, FORMER_NAMES, MATTERS, MOST_COUNT, mostFormer } from '../core/matching';
+import { PRODUCT_BODIES } from '../core/products';
+import { COST_PARTS, FIRST_CHOICES, FORMER_NAMES, MATTERS, MOST_COUNT, MOST_SHIFT, mostFormer } from '../core/matching';
 import type { VisitCase } from '../core/plan';
 import { FACTS, OUTCOMES } from '../core/screening';
 import { isCivilDate } from '../core/shared';
@@ -152,6 +153,7 @@ const studio = Joi.object({
   counts: countsSchema,
   preferences: preferencesSchema,
   leftovers: leftoversSchema,
+  hold: Joi.object(Object.fromEntries(PRODUCT_BODIES.map((body) => [body, number(-MOST_SHIFT, MOST_SHIFT)]))),
   // as cases of before had it
   weights: Joi.object(Object.fromEntries(FORMER_NAMES.map((name) => [name, number(0, mostFormer(name))]))),
 });

@@ -41,6 +41,7 @@ export function evaluate(input: MatchInput, product: Product, way: Way, manner: 
     shortestMm: range.shortestMm,
     meanAngleErrorDeg: facts.meanAngleErrorDeg,
     roomC: input.roomC,
+    holdShift: input.hold?.[product.body],
   };
   const hairs = input.hairAreaCm2 * input.hairsPerCm2;
   const firstS = facts.scheduleS * (way === 'crossed' ? CROSSED_TIME : 1);
@@ -100,6 +101,7 @@ export function evaluate(input: MatchInput, product: Product, way: Way, manner: 
     excludedBy,
     passes: passes.passes,
     coats,
+    holdShift: input.hold?.[product.body] ?? 0,
     removedShare: hairs > 0 ? 1 - passes.leftHairs / hairs : 1 - leftShare(hold, passes.passes),
     brokenShare: broken,
     leftHairs: passes.leftHairs,

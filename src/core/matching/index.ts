@@ -18,6 +18,8 @@ export { FIRST_CHOICES, SHIPPED_PREFERENCES } from './preferences';
 export type { BoundedCode, Preferences, Worked } from './preferences';
 export { FORMER_NAMES, fromFormerWeights, mostFormer } from './formerWeights';
 export type { FormerWeights } from './formerWeights';
+export { holdOf, learnHold, MOST_SHIFT } from './learnHold';
+export type { Hold, HoldShift, LearnedHold, ReadZone } from './learnHold';
 export { SHIPPED_LEFTOVERS } from './passes';
 export type { Leftovers } from './passes';
 export type { Laid, Option, Schools, StripFacts } from './types';

@@ -7,6 +7,7 @@ import type { Product, Way } from '../products';
 import type { ZoneJudgement } from '../screening';
 import type { CivilDate, Recall } from '../shared';
 import type { Counts, Matters } from './cost';
+import type { Hold } from './learnHold';
 import type { Leftovers } from './passes';
 import type { Preferences, Worked } from './preferences';
 import type { Laid, Schools, StripFacts } from './types';
@@ -38,6 +39,8 @@ export interface MatchInput {
   readonly potTouchC?: { readonly product: string; readonly touchC: number } | undefined;
   /** Slab and touch asked for by hand for one product. */
   readonly heat?: HeatWish | undefined;
+  /** What this studio's strips say of the hold of each body, log odds of hair left; absent = as shipped. */
+  readonly hold?: Hold | undefined;
   readonly counts?: Counts | undefined;
   readonly matters?: Matters | undefined;
   readonly preferences?: Preferences | undefined;

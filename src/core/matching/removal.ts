@@ -17,6 +17,8 @@ export interface RemovalInput {
   readonly shortestMm: number;
   readonly meanAngleErrorDeg: number;
   readonly roomC: number;
+  /** Learned from this studio's strips: added to the log odds of what one pull leaves; absent = as shipped. */
+  readonly holdShift?: number | undefined;
 }
 
 /** Loss of hold for every step of coarseness above 3. */
@@ -79,13 +81,19 @@ const CLOTH_LEAVES = 0.3;
 /** A later pass takes this share of what a first would: the softest of these numbers. */
 const LATER_HOLD = 0.8;
 
+/** What is held at a pull, with what the studio's own strips say of it. */
+function learned(held: number, shift = 0): number {
+  if (shift === 0) return held;
+  return held / (held + (1 - held) * Math.exp(shift));
+}
+
 /** Share of today's hair left after `passes` passes, 0–1: logistic in length over the shortest workable length. */
 export function leftShare(input: RemovalInput, passes: number): number {
   const p = holdAtPull(input);
   const width = 0.09 * input.shortestMm + 0.1;
   const lengths = lengthStrata(input.hair);
   const left = lengths.map((mm) => {
-    const held = p / (1 + Math.exp(-(mm - 0.75 * input.shortestMm) / width));
+    const held = learned(p / (1 + Math.exp(-(mm - 0.75 * input.shortestMm) / width)), input.holdShift);
     return (1 - held) * (1 - LATER_HOLD * held) ** (passes - 1);
   });
   const whole = left.reduce((a, b) => a + b, 0) / left.length;

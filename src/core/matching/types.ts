@@ -45,6 +45,8 @@ export interface Option {
   readonly excludedBy: readonly string[];
   readonly passes: number;
   readonly coats: 1 | 2;
+  /** Learned shift of its hold that it is counted with, log odds of hair left. */
+  readonly holdShift: number;
   readonly removedShare: number;
   readonly brokenShare: number;
   /** Hairs that the strips leave; of them so many are tweezed, and this share of all stays for next time. */

@@ -39,6 +39,7 @@ export const planOption = (o: Ranked, openers: readonly Opener[]): PlanOption =>
   allMinutes: roundTo(o.allMinutes, 1),
   massG: roundTo(o.massG, 1),
   costMinor: o.costMinor,
+  holdShift: o.holdShift,
   removedShare: roundTo(o.removedShare, 4),
   brokenShare: roundTo(o.brokenShare, 4),
   leftHairs: o.leftHairs,

@@ -37,6 +37,8 @@ export interface PlanOption {
   /** Of all passes, as the load. */
   readonly massG: number;
   readonly costMinor: number;
+  /** Learned shift of its hold that it is counted with, log odds of hair left; 0 = as shipped. */
+  readonly holdShift: number;
   readonly removedShare: number;
   readonly brokenShare: number;
   /** Hairs that the strips leave; how many of them are tweezed (`toTweeze` is the same, from before). */

@@ -16,6 +16,7 @@ import {
   type Counts,
   type FormerWeights,
   type HeatWish,
+  type Hold,
   type Leftovers,
   type Matters,
   type Preferences,
@@ -70,6 +71,8 @@ export interface StudioCase {
   readonly weights?: FormerWeights | undefined;
   /** What the house would rather use; what is absent is as shipped. */
   readonly preferences?: { readonly [K in keyof Preferences]?: Preferences[K] | undefined } | undefined;
+  /** What the studio's read strips say of each body's hold, log odds of hair left at a pull; absent = as shipped. */
+  readonly hold?: Hold | undefined;
   /** How many hairs are tweezed at most, and what becomes of more. */
   readonly leftovers?: { readonly [K in keyof Leftovers]?: Leftovers[K] | undefined } | undefined;
   /** The studio's own changes of the screening rules, in the order in which they were made. */
@@ -137,6 +140,7 @@ export interface StudioFacts {
   readonly counts: Counts;
   readonly preferences: Preferences;
   readonly leftovers: Leftovers;
+  readonly hold: Hold;
 }
 
 const MAX_ON_SKIN: Readonly<Record<HandLevel, number>> = { trainee: 2, practised: 3, expert: 4 };
@@ -172,6 +176,7 @@ export function studioFacts(studio: StudioCase = {}, catalogue: readonly Product
     ) as Counts,
     preferences: withDefaults({ ...SHIPPED_PREFERENCES, ...former.preferences }, studio.preferences),
     leftovers: withDefaults(SHIPPED_LEFTOVERS, studio.leftovers),
+    hold: studio.hold ?? {},
   };
 }
 

@@ -134,6 +134,7 @@ export function zoneOptions({
     counts: studio.counts,
     preferences: studio.preferences,
     leftovers: studio.leftovers,
+    hold: studio.hold,
     matters,
     worked: work.input.worked,
     ...(force ? { force } : {}),

@@ -23,6 +23,18 @@ const ORIGIN_WORDS: Readonly<Record<CatalogueRow['origin'], string>> = {
   changed: ' · changed here',
 };
 
+/** A factor on what is left that nobody would tell by eye. */
+const NO_DIFFERENCE = 0.05;
+
+/** What the strips read in this studio say of a product's body. */
+function holdWords({ shift, strips }: CatalogueRow['hold']): string {
+  if (strips === 0) return 'No strips of its kind read here yet: it is counted as shipped.';
+  const read = `${plural(strips, 'strip')} of its kind read here`;
+  if (Math.abs(shift) < NO_DIFFERENCE) return `${read}: it leaves as much as shipped.`;
+  const percent = Math.round(100 * Math.abs(Math.exp(shift) - 1));
+  return `${read}: it leaves about ${percent} % ${shift > 0 ? 'more' : 'less'} than shipped; plans count with that.`;
+}
+
 /** The studio's catalogue: what each label says, on the shelf or not, and what counts when products are compared. */
 export function ProductsView({ first }: { readonly first: Catalogue }) {
   const [catalogue, setCatalogue] = useState(first);
@@ -167,6 +179,7 @@ function ProductRow({
             : `Contains ${p.allergens.map((a) => a.replace('-', ' ')).join(', ')}`}{' '}
           · {p.passes.max === 1 ? 'one pass' : `at most ${p.passes.max} passes`} · {price} a kg
         </p>
+        <p className="quiet">{holdWords(row.hold)}</p>
       </div>
       <div className={styles.rowActions}>
         <Checkbox checked={stocked} onChange={onShelf}>

@@ -79,6 +79,7 @@ const OPTION_BEFORE = {
   cost: 0,
   parts: { minutes: 0, load: 0, broken: 0, left: 0, tweezed: 0, material: 0 },
   preferred: [],
+  holdShift: 0,
 };
 const GROUP_BEFORE = { touchC: null, potC: null, coolS: 0 };
 

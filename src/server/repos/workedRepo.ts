@@ -1,10 +1,13 @@
 // What later pages need of closed visits, zone by zone (table `worked`).
 
 import { and, asc, desc, eq, exists, inArray, isNotNull, isNull, lt, ne, sql } from 'drizzle-orm';
+import type { ReadZone } from '../../core/matching';
 import type { Plan } from '../../core/plan';
+import { PRODUCT_BODIES } from '../../core/products';
 import type { DbOrTx } from '../db/openDatabase';
 import { prepared } from '../db/prepared';
 import { NO_DATE } from './pastRepo';
+import { readProduct } from './studioRepo';
 import { readings, visits, worked, type Reading } from '../db/schema';
 
 export type WorkedRow = typeof worked.$inferSelect;
@@ -17,18 +20,26 @@ export function putWorked(db: DbOrTx, visitId: string, plan: Plan, sensitivity: 
   plan.zones.forEach((z, place) => {
     if (!z.choice) return;
     const { heat } = z;
+    const { product, way } = z.choice;
+    const option = z.options.find((o) => o.product === product && o.way === way);
     const limitC = heat ? orNull(heat.limitC) : null;
     const row: WorkedRow = {
       visitId,
       place,
       zone: z.zone,
       side: z.side,
-      product: z.choice.product,
-      way: z.choice.way,
+      product,
+      way,
       touchC: heat?.workingC.target ?? null,
       feltPeakC: heat?.feltPeakC ?? null,
       limitC: limitC === null ? null : limitC - (heat?.learned?.shiftK ?? 0),
       sensitivity,
+      plannedOn: option ? plan.on : null,
+      body: readProduct(db, product)?.data.product.body ?? null,
+      strips: option?.strips ?? null,
+      passes: option?.passes ?? null,
+      expectedLeft: option ? 1 - option.removedShare : null,
+      holdShift: option?.holdShift ?? null,
     };
     db.insert(worked).values(row).onConflictDoNothing().run();
   });
@@ -116,6 +127,31 @@ const warmReadings = prepared((db) =>
     .innerJoin(readings, readToo())
     .where(and(inArray(worked.visitId, latestWarm(db)), isWarm()))
     .orderBy(desc(visits.onDate), desc(visits.createdAtMs), asc(worked.place))
+    .prepare(),
+);
+
+/** Latest zones that were worked by plan and read, of visits of an earlier day, as they stand beside the plan. */
+export function readZones(db: DbOrTx, before: string, most: number): readonly ReadZone[] {
+  return zonesRead(db)
+    .all({ before, most })
+    .flatMap(({ row, reading }) => {
+      const body = PRODUCT_BODIES.find((b) => b === row.body);
+      if (!body || row.strips === null || row.passes === null || row.expectedLeft === null) return [];
+      const { strips, passes, expectedLeft, holdShift } = row;
+      return [
+        { body, strips, passes, expectedLeft, plannedShift: holdShift ?? 0, readLeft: 1 - reading.removedPct / 100 },
+      ];
+    });
+}
+const zonesRead = prepared((db) =>
+  db
+    .select({ row: worked, reading: readings.data })
+    .from(worked)
+    .innerJoin(readings, readToo())
+    .innerJoin(visits, eq(visits.id, worked.visitId))
+    .where(and(isNotNull(worked.plannedOn), lt(worked.plannedOn, sql.placeholder('before')), isNull(visits.endedAs)))
+    .orderBy(desc(worked.plannedOn))
+    .limit(sql.placeholder('most'))
     .prepare(),
 );
 

@@ -25,6 +25,7 @@ import { bodyOf, chartOnSheet } from './chartOnSheet';
 import { changesOf } from './consultRules';
 import { feltBefore } from './feltBefore';
 import { zonePasts, type ZonePast } from './history';
+import { studioHold } from './studioHold';
 import { workedBefore } from './workedBefore';
 import { knownProducts } from './knownProducts';
 import { buildCase, planCase, screeningOf, zoneName, type CaseParts, type PlannedCase } from './planCase';
@@ -123,6 +124,7 @@ export function partsOf(
       client,
       consult: visit.consult,
       studio,
+      hold: studioHold(db, visit.onDate),
       person,
       products: readProducts(db),
       zones,

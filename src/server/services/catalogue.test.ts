@@ -2,6 +2,7 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { demoStudio } from '../../demo/studioForTests';
 import { SHIPPED_COUNTS, SHIPPED_LEFTOVERS, SHIPPED_PREFERENCES } from '../../core/matching';
 import type { Product } from '../../core/products';
+import { addDays } from '../../core/shared';
 import type { OpenDatabase } from '../db/openDatabase';
 import { exportProducts, importProducts, loadCatalogue, saveChoosing, saveProduct, type Catalogue } from './catalogue';
 import { loadBench, type Bench } from './bench';
@@ -14,6 +15,7 @@ import { loadPrices, savePrices } from './prices';
 import { readClient } from '../repos/clientRepo';
 import { readStudio } from '../repos/studioRepo';
 import { closedVisits } from '../repos/visitRepo';
+import { studioHold } from './studioHold';
 
 const NOW = Date.UTC(2027, 4, 8, 8, 0);
 let open: OpenDatabase;
@@ -21,6 +23,20 @@ beforeEach(() => {
   open = demoStudio(NOW);
 });
 afterEach(() => open.close());
+
+/** A reading where all was well; tests say what was not. */
+const ALL_OFF = {
+  v: 1,
+  removedPct: 96,
+  brokenPct: 2,
+  left: 'none',
+  leftKind: 'none',
+  bleeding: 'none',
+  skin: 'pink',
+  tweezed: 0,
+  heatFelt: 'right',
+  note: '',
+} as const;
 
 const value = <T>(result: { ok: true; value: T } | { ok: false; error: { code: string; message: string } }): T => {
   if (!result.ok) throw new Error(`${result.error.code}: ${result.error.message}`);
@@ -208,18 +224,7 @@ describe('how wax felt before', () => {
     const before = feltBefore(open.db, 'ottilie');
     let { version } = bench.visit;
     for (const zone of bench.zones) {
-      const reading = {
-        v: 1,
-        removedPct: 96,
-        brokenPct: 2,
-        left: 'none',
-        leftKind: 'none',
-        bleeding: 'none',
-        skin: 'pink',
-        tweezed: 0,
-        heatFelt: 'too-warm',
-        note: '',
-      } as const;
+      const reading = { ...ALL_OFF, heatFelt: 'too-warm' } as const;
       version = value(saveReading(open.db, id, zone, { version, data: reading }, NOW)).visit.version;
     }
     const consult = { ...bench.visit.consult, confirmedAtMs: NOW };
@@ -247,6 +252,28 @@ describe('how wax felt before', () => {
     expect(after.at(-1)?.marginK).toBeLessThan(0);
     const client = readClient(open.db, 'ottilie');
     expect(client && closedVisits(open.db, client.id).length).toBeGreaterThan(1);
+  });
+  it('and what the strips left stands beside what was planned: with a product its strips, and from the next day on in plans', () => {
+    const { id, bench } = opened('ottilie');
+    const was = catalogue().rows;
+    let { version } = bench.visit;
+    for (const zone of bench.zones) {
+      const data = { ...ALL_OFF, removedPct: 40 };
+      version = value(saveReading(open.db, id, zone, { version, data }, NOW)).visit.version;
+    }
+    const consult = { ...bench.visit.consult, confirmedAtMs: NOW };
+    const { plan, visit } = value(saveConsult(open.db, id, { version, consult }, NOW));
+    value(closeVisit(open.db, id, { version: visit.version, next: null }, NOW));
+    const product = plan.zones[0]?.choice?.product ?? '';
+    const strips = plan.zones.filter((z) => z.choice?.product === product).reduce((n, z) => n + z.strips.length, 0);
+    const before = was.find((r) => r.product.id === product)?.hold;
+    const after = rowOf(product).hold;
+    expect(strips).toBeGreaterThan(0);
+    expect(after.strips).toBe((before?.strips ?? NaN) + strips);
+    expect(after.shift).toBeGreaterThan(before?.shift ?? NaN);
+    // the day's own plans stay as they are
+    const { onDate } = bench.visit;
+    expect(studioHold(open.db, onDate)).not.toEqual(studioHold(open.db, addDays(onDate, 1)));
   });
 });
 

@@ -8,6 +8,8 @@ import {
   SHIPPED_LEFTOVERS,
   SHIPPED_PREFERENCES,
   type Counts,
+  type HoldShift,
+  type LearnedHold,
   type Leftovers,
   type Preferences,
 } from '../../core/matching';
@@ -26,6 +28,7 @@ import {
   updateProduct,
   type ProductRow,
 } from '../repos/studioRepo';
+import { learnedHold } from './studioHold';
 
 export interface CatalogueRow {
   readonly product: Product;
@@ -33,6 +36,8 @@ export interface CatalogueRow {
   readonly version: number;
   /** As shipped, changed from what was shipped, or the studio's own. */
   readonly origin: 'shipped' | 'changed' | 'own';
+  /** What the strips read in this studio say of its body. */
+  readonly hold: HoldShift;
 }
 
 export interface Catalogue {
@@ -44,6 +49,9 @@ export interface Catalogue {
   readonly leftovers: Leftovers;
   readonly studioVersion: number;
 }
+
+/** Everything that was read so far. */
+const EVER = '9999-12-31';
 
 const alike = (a: Product, b: Product): boolean => JSON.stringify(a) === JSON.stringify(b);
 
@@ -59,8 +67,9 @@ function doesTo(row: ProductRow | undefined, product: Product): ProductLines['li
   return alike(row.data.product, product) ? 'same' : 'changes';
 }
 
-function rowOf({ data, stocked, version }: ProductRow): CatalogueRow {
+function rowOf({ data, stocked, version }: ProductRow, learned: LearnedHold): CatalogueRow {
   return {
+    hold: learned[data.product.body],
     product: data.product,
     stocked,
     version,
@@ -72,8 +81,9 @@ export function loadCatalogue(db: Db): ServiceResult<Catalogue> {
   const studio = readStudio(db);
   if (!studio) return notFound('studio');
   const { choosing } = studio.settings;
+  const learned = learnedHold(db, EVER);
   return ok({
-    rows: allProducts(db).map(rowOf),
+    rows: allProducts(db).map((row) => rowOf(row, learned)),
     currency: studio.currency,
     roomC: studio.settings.roomC,
     counts: Object.fromEntries(COST_PARTS.map((p) => [p, choosing?.counts?.[p] ?? SHIPPED_COUNTS[p]])) as Counts,
@@ -107,7 +117,7 @@ export function saveProduct(
       return refused('The last product on the shelf stays there: nothing could be planned without it.', 'stocked');
     }
     if (known.version !== body.version || !updateProduct(db, body.product, body.stocked, body.version)) {
-      return stale(rowOf(known));
+      return stale(rowOf(known, learnedHold(db, EVER)));
     }
     return ok(null);
   });

@@ -3,6 +3,7 @@
 
 import { createHash } from 'node:crypto';
 import { ZONES, type Side, type ZoneId } from '../../core/anatomy';
+import type { Hold } from '../../core/matching';
 import { judgeCase, type ClientCase, type Plan, type VisitCase, type ZoneCase } from '../../core/plan';
 import { allowsThickness, type Product, type Way } from '../../core/products';
 import type { RuleChange } from '../../core/screening';
@@ -29,6 +30,8 @@ export interface CaseParts {
   /** How warm wax felt at past visits. */
   readonly heatFelt: NonNullable<ClientCase['heatFelt']>;
   readonly studio: StudioRow;
+  /** What the studio's read strips say of each body's hold. */
+  readonly hold: Hold;
   readonly person: PersonRow;
   readonly products: readonly Product[];
   readonly zones: readonly {
@@ -154,6 +157,7 @@ export function buildCase(parts: CaseParts): VisitCase {
       walkS: studio.settings.walkS,
       schools: studio.settings.schools,
       ...studio.settings.choosing,
+      ...(Object.keys(parts.hold).length === 0 ? {} : { hold: parts.hold }),
       products: products.map((p) => p.id),
       ...(parts.rules.length === 0 ? {} : { rules: parts.rules }),
     },

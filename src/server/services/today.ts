@@ -3,6 +3,7 @@
 
 import { zoneKey } from '../../core/anatomy';
 import 'server-only';
+import type { Hold } from '../../core/matching';
 import type { Plan } from '../../core/plan';
 import type { Product } from '../../core/products';
 import type { RuleChange } from '../../core/screening';
@@ -21,6 +22,7 @@ import { changesOf } from './consultRules';
 import { feltBefore } from './feltBefore';
 import { knownProducts } from './knownProducts';
 import { clientMarks, startingChart, zonePasts } from './history';
+import { studioHold } from './studioHold';
 import { workedBefore } from './workedBefore';
 import { startingConsult } from './openVisit';
 import { planCase, zoneName, type PlannedCase } from './planCase';
@@ -68,6 +70,7 @@ interface DayFacts {
   readonly studio: StudioRow;
   readonly products: readonly Product[];
   readonly rules: readonly RuleChange[];
+  readonly hold: Hold;
   readonly nowMs: number;
 }
 
@@ -76,7 +79,7 @@ function forecast(
   booking: BookingRow,
   client: ClientRow,
   visit: VisitRow | undefined,
-  { studio, products, rules, nowMs }: DayFacts,
+  { studio, products, rules, hold, nowMs }: DayFacts,
 ): PlannedCase | undefined {
   const known = visit && partsOf(db, visit);
   if (visit && known) {
@@ -103,6 +106,7 @@ function forecast(
       client,
       consult,
       studio,
+      hold,
       person,
       products,
       zones,
@@ -209,7 +213,7 @@ export function loadToday(db: Db, nowMs: number): ServiceResult<Today> {
     instantAt(date, 0, 0, studio.timeZone),
     instantAt(addDays(date, 1), 0, 0, studio.timeZone),
   );
-  const day: DayFacts = { studio, products: readProducts(db), rules: changesOf(db), nowMs };
+  const day: DayFacts = { studio, products: readProducts(db), rules: changesOf(db), hold: studioHold(db, date), nowMs };
   return ok({
     studioName: studio.name,
     timeZone: studio.timeZone,

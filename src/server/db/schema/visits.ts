@@ -141,8 +141,21 @@ export const worked = sqliteTable(
     limitC: real('limit_c'),
     /** Of the skin on that day, 1–5. */
     sensitivity: integer('sensitivity').notNull().default(3),
+    /** What its reading is compared with; null = planned before that was kept. The day is the visit's. */
+    plannedOn: text('planned_on'),
+    body: text('body'),
+    strips: integer('strips'),
+    passes: integer('passes'),
+    /** Share of the hair that the plan said would be left, and the learned shift it was planned with. */
+    expectedLeft: real('expected_left'),
+    holdShift: real('hold_shift'),
   },
-  (t) => [primaryKey({ columns: [t.visitId, t.place] })],
+  (t) => [
+    primaryKey({ columns: [t.visitId, t.place] }),
+    index('worked_planned_on')
+      .on(t.plannedOn)
+      .where(sql`planned_on is not null`),
+  ],
 );
 
 export const careTold = sqliteTable(
