@@ -2,6 +2,7 @@
 
 import Joi from 'joi';
 import { FIGURES, ZONE_IDS } from '../core/anatomy';
+import { FIRST_CHOICES } from '../core/matching';
 import { FACTS, QUESTIONS } from '../core/screening';
 import { MARKS, TABLE_EVENT_KINDS } from '../core/hands';
 import { productSchema } from './productFile';
@@ -354,4 +355,8 @@ export const choosingRequest = Joi.object({
   counts: countsSchema.required(),
   preferences: preferencesSchema.required(),
   leftovers: leftoversSchema.required(),
+  firstOf: Joi.object()
+    .pattern(id, Joi.string().valid(...FIRST_CHOICES))
+    .max(60)
+    .required(),
 }).required();

@@ -105,6 +105,7 @@ export const preferencesSchema = Joi.object({
   worked: Joi.boolean(),
   plainLay: Joi.boolean(),
   first: Joi.string().valid(...FIRST_CHOICES),
+  favourites: Joi.object(Object.fromEntries(ZONE_IDS.map((zone) => [zone, Joi.string().max(60)]))),
 });
 export const leftoversSchema = Joi.object({
   faceMax: Joi.number().integer().min(0).max(200),

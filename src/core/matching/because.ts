@@ -89,6 +89,7 @@ const wordsOf = (figures: Because['figures']): string =>
 export const forWords = (mine: Option, other: Option): string => wordsOf(figuresFor(mine, other));
 
 const PREFERENCE_WORDS: Readonly<Record<Exclude<BoundedCode, 'house.first'>, string>> = {
+  'house.favourite': 'The favourite of this house here',
   'client.worked': 'Worked well here last time',
   'ingrown.sugar': 'Skin that grows hairs in, sugar first',
   'coarse.hard': 'Coarse hair, hard wax first',

@@ -54,6 +54,7 @@ const cheapestOf = (options: readonly Ranked[]): Ranked | null =>
   options.reduce<Ranked | null>((best, o) => (best === null || o.cost < best.cost ? o : best), null);
 
 const preferringOf = (input: MatchInput): Preferring => ({
+  zone: input.zone.id,
   hair: input.hair,
   sensitivity: input.sensitivity,
   ingrownProne: input.ingrownProne,

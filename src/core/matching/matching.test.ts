@@ -10,6 +10,7 @@ import { lengthRange, needsTrim, sugarWayFor } from './eligibility';
 import type { MatchInput } from './matchInput';
 import { matchZone } from './matchZone';
 import { laterWindow } from './optionHeat';
+import { SHIPPED_PREFERENCES } from './preferences';
 import { brokenShare, leftShare, skinLoad as loadOf, type RemovalInput } from './removal';
 import { choiceReasons, exclusionSentence, noChoiceReasons } from './sentences';
 import type { Option, Schools } from './types';
@@ -346,5 +347,27 @@ describe('in words', () => {
     expect(lengthRange(manner, ZONES['upper-lip'], 'with').shortestMm).toBe(3);
     expect(lengthRange(manner, ZONES.underarm, 'with').shortestMm).toBe(4);
     expect(lengthRange(manner, ZONES.underarm, 'crossed').shortestMm).toBe(3);
+  });
+});
+
+describe('a favourite of the house', () => {
+  const shelf = { preferences: { ...SHIPPED_PREFERENCES, favourites: { underarm: 'film-hard' } } };
+  it('is taken on its zone where it costs little more, and named; elsewhere nothing changes', () => {
+    const plain = matchZone(usual);
+    const found = matchZone({ ...usual, ...shelf });
+    expect(plain.best?.product.id).not.toBe('film-hard');
+    expect(found.best?.product.id).toBe('film-hard');
+    expect(found.decided.map((d) => d.code)).toContain('house.favourite');
+    const legs = { zone: ZONES['lower-leg-front'], hairAreaCm2: 500 };
+    expect(matchZone({ ...usual, ...legs, ...shelf }).best?.product.id).toBe(
+      matchZone({ ...usual, ...legs }).best?.product.id,
+    );
+  });
+  it('yields to what the screening leaves out, and one that left the shelf is not missed', () => {
+    const out = matchZone({ ...usual, ...shelf, judgement: { ...free, familiesOut: ['hard'] } });
+    expect(out.best?.product.id).not.toBe('film-hard');
+    expect(out.best).not.toBeNull();
+    const gone = matchZone({ ...usual, ...shelf, products: SHIPPED_PRODUCTS.filter((p) => p.id !== 'film-hard') });
+    expect(gone.best?.product.id).toBe(matchZone(usual).best?.product.id);
   });
 });

@@ -3,7 +3,7 @@
 // of the studio, and the plan names the one that decided.
 
 import type { Hair } from '../hair';
-import type { Family } from '../anatomy';
+import type { Family, ZoneId } from '../anatomy';
 import type { Way } from '../products';
 import type { Option } from './types';
 
@@ -16,6 +16,8 @@ export interface Preferences {
   readonly plainLay: boolean;
   /** What the house reaches for first where both would do. */
   readonly first: 'wax' | 'sugar' | 'none';
+  /** A product that the house reaches for on a zone, by its id. */
+  readonly favourites: { readonly [Z in ZoneId]?: string | undefined };
 }
 
 export const SHIPPED_PREFERENCES: Preferences = {
@@ -26,6 +28,7 @@ export const SHIPPED_PREFERENCES: Preferences = {
   worked: true,
   plainLay: true,
   first: 'wax',
+  favourites: {},
 };
 
 export const FIRST_CHOICES = ['wax', 'sugar', 'none'] as const;
@@ -38,6 +41,7 @@ export interface Worked {
 
 /** What the preferences look at. */
 export interface Preferring {
+  readonly zone: ZoneId;
   readonly hair: Pick<Hair, 'coarseness'>;
   readonly sensitivity: number;
   readonly ingrownProne: boolean;
@@ -49,7 +53,8 @@ export interface Preferring {
 }
 
 export type StrictCode = 'reactive.never-soft' | 'reactive.hard-or-sugar' | 'ingrown.not-soft';
-export type BoundedCode = 'client.worked' | 'ingrown.sugar' | 'coarse.hard' | 'fine-large.soft' | 'house.first';
+export type BoundedCode =
+  'client.worked' | 'ingrown.sugar' | 'coarse.hard' | 'fine-large.soft' | 'house.favourite' | 'house.first';
 export type PreferenceCode = BoundedCode | 'plain.lay';
 
 type Of = Pick<Option, 'family' | 'way'> & { readonly product: { readonly id: string } };
@@ -103,6 +108,11 @@ const BOUNDED: readonly Bounded[] = [
       p.hairAreaCm2 >= LARGE_CM2 &&
       p.sensitivity < CALM_BELOW,
     holds: (o) => o.family === 'soft',
+  },
+  {
+    code: 'house.favourite',
+    speaks: (p) => p.preferences.favourites[p.zone] !== undefined,
+    holds: (o, p) => o.product.id === p.preferences.favourites[p.zone],
   },
   {
     code: 'house.first',

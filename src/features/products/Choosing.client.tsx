@@ -13,10 +13,22 @@ import {
 } from '@/core/matching';
 import type { Catalogue } from '@/server/services/catalogue';
 import { sendJson } from '@/ui/sendJson';
+import { FirstChoice } from './FirstChoice.client';
 import styles from './Products.module.css';
 
-type Choice = Pick<Catalogue, 'counts' | 'preferences' | 'leftovers'>;
-const SHIPPED: Choice = { counts: SHIPPED_COUNTS, preferences: SHIPPED_PREFERENCES, leftovers: SHIPPED_LEFTOVERS };
+export type Choice = Pick<Catalogue, 'counts' | 'preferences' | 'leftovers' | 'firstOf'>;
+const SHIPPED: Choice = {
+  counts: SHIPPED_COUNTS,
+  preferences: SHIPPED_PREFERENCES,
+  leftovers: SHIPPED_LEFTOVERS,
+  firstOf: {},
+};
+
+/** Alike but for the order of what is in them. */
+const isAlike = (a: object, b: object): boolean => {
+  const flat = (o: object): string => JSON.stringify(Object.entries(o).sort(([x], [y]) => x.localeCompare(y)));
+  return flat(a) === flat(b);
+};
 
 const PART_WORDS: Readonly<Record<CostPart, readonly [string, string]>> = {
   minutes: ['Time', 'every minute of all passes and of tweezing'],
@@ -27,7 +39,7 @@ const PART_WORDS: Readonly<Record<CostPart, readonly [string, string]>> = {
   material: ['Material', '0.3 min for each 1.00'],
 };
 
-const SWITCH_WORDS: readonly (readonly [Exclude<keyof Preferences, 'first'>, string, string])[] = [
+const SWITCH_WORDS: readonly (readonly [Exclude<keyof Preferences, 'first' | 'favourites'>, string, string])[] = [
   ['coarseHard', 'Coarse hair: hard wax first', 'coarseness 4 and 5'],
   ['fineSoft', 'Fine hair on a large area: soft wax first', 'coarseness 1 and 2, from 150 cm², calm skin'],
   ['ingrownSugar', 'Skin that grows hairs in: sugar first, never soft wax', ''],
@@ -39,8 +51,6 @@ const SWITCH_WORDS: readonly (readonly [Exclude<keyof Preferences, 'first'>, str
   ['worked', 'What worked well on this client here last time', 'by the reading and by what was felt'],
   ['plainLay', 'The plain lay before the crossed one', 'unless the hair lies flat, crosses or stands in layers'],
 ];
-
-const FIRST_WORDS = { wax: 'wax', sugar: 'sugar', none: 'neither' } as const;
 
 /** What counts in the choice, what the house would rather use, and how many hairs are tweezed. */
 export function Choosing({
@@ -61,13 +71,14 @@ export function Choosing({
     if (busy.current) return;
     busy.current = true;
     while (wanted.current) {
-      const { counts, preferences, leftovers }: Choice = wanted.current;
+      const { counts, preferences, leftovers, firstOf }: Choice = wanted.current;
       wanted.current = null;
       const sent = await sendJson<Catalogue>('PUT', '/api/products/choosing', {
         version: version.current,
         counts,
         preferences,
         leftovers,
+        firstOf,
       });
       if (sent.ok) version.current = sent.value.studioVersion;
       onAnswer(sent);
@@ -75,8 +86,8 @@ export function Choosing({
     busy.current = false;
   };
   const { counts, preferences, leftovers } = choice;
-  const isShipped = (['counts', 'preferences', 'leftovers'] as const).every((k) =>
-    Object.entries(SHIPPED[k]).every(([key, v]) => (choice[k] as unknown as Record<string, unknown>)[key] === v),
+  const isShipped = (['counts', 'preferences', 'leftovers', 'firstOf'] as const).every((k) =>
+    isAlike(choice[k], SHIPPED[k]),
   );
   const hairs = (name: 'faceMax' | 'bodyMax', value: number | null): void => {
     if (value !== null) void send({ ...choice, leftovers: { ...leftovers, [name]: value } });
@@ -114,17 +125,7 @@ export function Choosing({
       <p className="quiet">
         All together may cost up to a quarter more than the cheapest; beyond that they yield, and the plan says so.
       </p>
-      <div className={styles.first} role="group" aria-labelledby="house-first">
-        <strong id="house-first">Where both would do, first</strong>
-        <Radio.Group
-          value={preferences.first}
-          options={(['wax', 'sugar', 'none'] as const).map((value) => ({ value, label: FIRST_WORDS[value] }))}
-          optionType="button"
-          onChange={(e) =>
-            void send({ ...choice, preferences: { ...preferences, first: e.target.value as Preferences['first'] } })
-          }
-        />
-      </div>
+      <FirstChoice choice={choice} catalogue={catalogue} onChange={(next) => void send(next)} />
       <div className={styles.switches}>
         {SWITCH_WORDS.map(([name, words, note]) => (
           <Checkbox

@@ -5,7 +5,7 @@ import type { Product } from '../../core/products';
 import { addDays } from '../../core/shared';
 import type { OpenDatabase } from '../db/openDatabase';
 import { exportProducts, importProducts, loadCatalogue, saveChoosing, saveProduct, type Catalogue } from './catalogue';
-import { loadBench, type Bench } from './bench';
+import { loadBench, partsOf, type Bench } from './bench';
 import { saveChart, saveConsult, saveReading } from './asTablet';
 import { closeVisit } from './closeVisit';
 import { appendJournal } from './appendJournal';
@@ -14,7 +14,8 @@ import { openVisit } from './openVisit';
 import { loadPrices, savePrices } from './prices';
 import { readClient } from '../repos/clientRepo';
 import { readStudio } from '../repos/studioRepo';
-import { closedVisits } from '../repos/visitRepo';
+import { closedVisits, readVisit } from '../repos/visitRepo';
+import { buildCase } from './planCase';
 import { studioHold } from './studioHold';
 
 const NOW = Date.UTC(2027, 4, 8, 8, 0);
@@ -200,11 +201,17 @@ describe('the catalogue', () => {
   });
   it('what counts and what the house would rather use move what is planned, and as shipped leave no trace', () => {
     const { id, bench: was } = opened('ottilie');
-    const shipped = { counts: SHIPPED_COUNTS, preferences: SHIPPED_PREFERENCES, leftovers: SHIPPED_LEFTOVERS };
+    const shipped = {
+      counts: SHIPPED_COUNTS,
+      preferences: SHIPPED_PREFERENCES,
+      leftovers: SHIPPED_LEFTOVERS,
+      firstOf: {},
+    };
     const own = {
       counts: { ...SHIPPED_COUNTS, minutes: 0, material: 5 },
       preferences: { ...SHIPPED_PREFERENCES, coarseHard: false, worked: false, first: 'sugar' as const },
       leftovers: { ...SHIPPED_LEFTOVERS, bodyMax: 12 },
+      firstOf: {},
     };
     value(saveChoosing(open.db, { version: catalogue().studioVersion, ...own }));
     const saved = catalogue();
@@ -215,6 +222,24 @@ describe('the catalogue', () => {
     expect(code(saveChoosing(open.db, { version: saved.studioVersion - 1, ...shipped }))).toBe('stale');
     value(saveChoosing(open.db, { version: saved.studioVersion, ...shipped }));
     expect(value(loadBench(open.db, id, NOW)).plan).toEqual(was.plan);
+  });
+});
+
+describe('what a practitioner reaches for first', () => {
+  it('goes before what the house does, at this practitioner’s table only', () => {
+    const { id } = opened('ottilie');
+    const visit = readVisit(open.db, id);
+    if (!visit) throw new Error('the visit');
+    const { personId } = visit;
+    const put = (firstOf: Catalogue['firstOf']): string | undefined => {
+      const { counts, preferences, leftovers, studioVersion: version } = catalogue();
+      value(saveChoosing(open.db, { version, counts, preferences, leftovers, firstOf }));
+      const found = partsOf(open.db, visit);
+      return found && buildCase(found.parts).studio?.preferences?.first;
+    };
+    expect(put({})).toBeUndefined();
+    expect(put({ [personId]: 'sugar' })).toBe('sugar');
+    expect(put({ 'someone-else': 'sugar' })).toBeUndefined();
   });
 });
 

@@ -1,6 +1,7 @@
 // The studio's catalogue: what it works with, as it is entered, changed, put on or off the shelf, taken in from a file
 // and written to one.
 
+import { isDeepStrictEqual } from 'node:util';
 import 'server-only';
 import {
   COST_PARTS,
@@ -18,10 +19,12 @@ import { ok } from '../../core/shared';
 import { readProducts as readProductFile, writeProducts } from '../../formats/productFile';
 import { atomically, mustWrite } from '../db/atomically';
 import type { Db } from '../db/openDatabase';
+import type { Choosing } from '../db/schema/documents';
 import { notFound, refused, stale, type ServiceResult } from '../errors';
 import {
   allProducts,
   insertProduct,
+  readPeople,
   readProduct,
   readStudio,
   setSettings,
@@ -47,6 +50,9 @@ export interface Catalogue {
   readonly counts: Counts;
   readonly preferences: Preferences;
   readonly leftovers: Leftovers;
+  /** What a practitioner reaches for first, by person; who is not there does as the house. */
+  readonly firstOf: NonNullable<Choosing['firstOf']>;
+  readonly people: readonly { readonly id: string; readonly name: string }[];
   readonly studioVersion: number;
 }
 
@@ -89,6 +95,8 @@ export function loadCatalogue(db: Db): ServiceResult<Catalogue> {
     counts: Object.fromEntries(COST_PARTS.map((p) => [p, choosing?.counts?.[p] ?? SHIPPED_COUNTS[p]])) as Counts,
     preferences: { ...SHIPPED_PREFERENCES, ...given(choosing?.preferences) },
     leftovers: { ...SHIPPED_LEFTOVERS, ...given(choosing?.leftovers) },
+    firstOf: choosing?.firstOf ?? {},
+    people: readPeople(db).map(({ id, name }) => ({ id, name })),
     studioVersion: studio.version,
   });
 }
@@ -183,14 +191,14 @@ const given = <T extends object>(some: T | undefined): { [K in keyof T]?: Exclud
 
 /** What differs from the shipped; undefined where nothing does. */
 function differing<T extends object>(value: T, shipped: T): Partial<T> | undefined {
-  const own = Object.entries(value).filter(([key, v]) => v !== shipped[key as keyof T]);
+  const own = Object.entries(value).filter(([key, v]) => !isDeepStrictEqual(v, shipped[key as keyof T]));
   return own.length === 0 ? undefined : (Object.fromEntries(own) as Partial<T>);
 }
 
 /** Sets what counts when products are compared and what the house would rather use; what is as shipped is not kept. */
 export function saveChoosing(
   db: Db,
-  body: { readonly version: number } & Pick<Catalogue, 'counts' | 'preferences' | 'leftovers'>,
+  body: { readonly version: number } & Pick<Catalogue, 'counts' | 'preferences' | 'leftovers' | 'firstOf'>,
 ): ServiceResult<null> {
   return atomically(db, () => {
     const studio = readStudio(db);
@@ -199,6 +207,7 @@ export function saveChoosing(
       counts: differing(body.counts, SHIPPED_COUNTS),
       preferences: differing(body.preferences, SHIPPED_PREFERENCES),
       leftovers: differing(body.leftovers, SHIPPED_LEFTOVERS),
+      firstOf: Object.keys(body.firstOf).length === 0 ? undefined : body.firstOf,
     });
     const settings = { ...studio.settings, choosing: Object.keys(choosing).length === 0 ? undefined : choosing };
     if (studio.version === body.version && setSettings(db, settings, body.version)) return ok(null);

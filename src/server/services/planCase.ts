@@ -111,6 +111,13 @@ function zoneCase(
   };
 }
 
+/** What counts and is preferred at this practitioner's table. */
+function choosingOf({ settings }: StudioRow, personId: string): Partial<NonNullable<VisitCase['studio']>> {
+  const { firstOf, ...choosing } = settings.choosing ?? {};
+  const first = firstOf?.[personId];
+  return first ? { ...choosing, preferences: { ...choosing.preferences, first } } : choosing;
+}
+
 /** The case in the open format; "export case" writes this very value. */
 export function buildCase(parts: CaseParts): VisitCase {
   const { client, consult, studio, person, products } = parts;
@@ -156,7 +163,7 @@ export function buildCase(parts: CaseParts): VisitCase {
       level: person.level,
       walkS: studio.settings.walkS,
       schools: studio.settings.schools,
-      ...studio.settings.choosing,
+      ...choosingOf(studio, person.id),
       ...(Object.keys(parts.hold).length === 0 ? {} : { hold: parts.hold }),
       products: products.map((p) => p.id),
       ...(parts.rules.length === 0 ? {} : { rules: parts.rules }),

@@ -4,7 +4,7 @@
 import type { Figure, Side, ZoneId } from '../../../core/anatomy';
 import type { DensityPlace, Mark, Stroke } from '../../../core/field';
 import type { HairFlag, HairHistory } from '../../../core/hair';
-import type { Matters } from '../../../core/matching';
+import type { Matters, Preferences } from '../../../core/matching';
 import type { HandStrips, StudioCase } from '../../../core/plan';
 import type { Fact, FormAnswers, FoundFact, Outcome } from '../../../core/screening';
 
@@ -27,6 +27,8 @@ export interface Choosing {
   readonly counts?: StudioCase['counts'];
   readonly preferences?: StudioCase['preferences'];
   readonly leftovers?: StudioCase['leftovers'];
+  /** What a practitioner reaches for first, by person; absent = as the house. */
+  readonly firstOf?: Readonly<Record<string, Preferences['first']>> | undefined;
 }
 
 export interface StudioMoney {
