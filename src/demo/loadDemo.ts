@@ -5,19 +5,29 @@ import { ZONES } from '../core/anatomy';
 import { howMuchFor } from '../core/agreement';
 import { ASKED_EACH_TIME, ASKED_ONCE, judge } from '../core/screening';
 import { typicalVisibleLength, type HairHistory } from '../core/hair';
+import type { Plan } from '../core/plan';
 import { SHIPPED_PRODUCTS } from '../core/products';
-import { addDays, ok, seededRandom, type Random } from '../core/shared';
+import { addDays, clamp, ok, seededRandom, type Random } from '../core/shared';
 import { civilDateAt, instantAt } from '../server/clock';
 import type { Db, DbOrTx } from '../server/db/openDatabase';
-import { people, products, studio, visits, type ChartData, type Consult, type Reading } from '../server/db/schema';
+import {
+  people,
+  products,
+  readings,
+  studio,
+  visits,
+  type ChartData,
+  type Consult,
+  type Reading,
+} from '../server/db/schema';
 import { refused, type ServiceResult } from '../server/errors';
 import { insertBooking, insertClient } from '../server/repos/clientRepo';
 import { readStudio } from '../server/repos/studioRepo';
-import { insertVisit, putChart, putReading, readVisit } from '../server/repos/visitRepo';
+import { insertVisit, putChart, putReading, readingsOf, readVisit } from '../server/repos/visitRepo';
 import { putWorked } from '../server/repos/workedRepo';
 import { partsOf } from '../server/services/bench';
 import { planCase } from '../server/services/planCase';
-import { eq } from 'drizzle-orm';
+import { and, eq } from 'drizzle-orm';
 import { CLIENTS, PEOPLE, REGATTA_IN_DAYS, type DemoClient } from './scenario';
 
 const SEED = 20_270_508;
@@ -289,8 +299,27 @@ export function loadDemo(db: Db, nowMs: number): ServiceResult<{ readonly client
   return ok({ clients: CLIENTS.length });
 }
 
+const READ_SEED = 12;
+
+/** What was read at a planned visit lies about what was planned: this studio's products hold as shipped. */
+function readAsPlanned(db: Db, visitId: string, plan: Plan, random: Random): void {
+  for (const { zone, side, data } of readingsOf(db, visitId)) {
+    const chosen = plan.zones.find((z) => z.zone === zone && z.side === side);
+    const { product, way } = chosen?.choice ?? {};
+    const option = chosen?.options.find((o) => o.product === product && o.way === way);
+    if (!option) continue;
+    const left = (1 - option.removedShare) * Math.exp(0.3 * random.normal());
+    const removedPct = clamp(Math.round(100 * (1 - left)), 80, 99);
+    db.update(readings)
+      .set({ data: { ...data, removedPct } })
+      .where(and(eq(readings.visitId, visitId), eq(readings.zone, zone), eq(readings.side, side)))
+      .run();
+  }
+}
+
 /** The last visit of each client gets its plan, so that the card can say what was used and how warm. */
 function keepLastPlans(db: Db, nowMs: number): void {
+  const random = seededRandom(READ_SEED);
   for (const client of CLIENTS) {
     const visit = readVisit(db, `demo-${client.id}-${client.intervals.length + 1}`);
     const found = visit && partsOf(db, visit);
@@ -298,6 +327,7 @@ function keepLastPlans(db: Db, nowMs: number): void {
     const owner = { kind: 'visit', id: visit.id } as const;
     const { hash, plan } = planCase(db, found.parts, nowMs, { owner, priority: 'ahead' });
     putWorked(db, visit.id, plan, visit.consult.sensitivity);
+    readAsPlanned(db, visit.id, plan, random);
     if (hash !== '') db.update(visits).set({ planHash: hash }).where(eq(visits.id, visit.id)).run();
   }
 }
