@@ -5,29 +5,20 @@ import { ZONES } from '../core/anatomy';
 import { howMuchFor } from '../core/agreement';
 import { ASKED_EACH_TIME, ASKED_ONCE, judge } from '../core/screening';
 import { typicalVisibleLength, type HairHistory } from '../core/hair';
-import type { Plan } from '../core/plan';
 import { SHIPPED_PRODUCTS } from '../core/products';
-import { addDays, clamp, ok, seededRandom, type Random } from '../core/shared';
+import { addDays, ok, seededRandom, type Random } from '../core/shared';
 import { civilDateAt, instantAt } from '../server/clock';
 import type { Db, DbOrTx } from '../server/db/openDatabase';
-import {
-  people,
-  products,
-  readings,
-  studio,
-  visits,
-  type ChartData,
-  type Consult,
-  type Reading,
-} from '../server/db/schema';
+import { people, products, studio, visits, type ChartData, type Consult } from '../server/db/schema';
 import { refused, type ServiceResult } from '../server/errors';
 import { insertBooking, insertClient } from '../server/repos/clientRepo';
 import { readStudio } from '../server/repos/studioRepo';
-import { insertVisit, putChart, putReading, readingsOf, readVisit } from '../server/repos/visitRepo';
+import { insertVisit, putChart, putReading, readVisit } from '../server/repos/visitRepo';
 import { putWorked } from '../server/repos/workedRepo';
 import { partsOf } from '../server/services/bench';
 import { planCase } from '../server/services/planCase';
-import { and, eq } from 'drizzle-orm';
+import { eq } from 'drizzle-orm';
+import { READ_SEED, readAsPlanned, readingFor } from './demoReadings';
 import { CLIENTS, PEOPLE, REGATTA_IN_DAYS, type DemoClient } from './scenario';
 
 const SEED = 20_270_508;
@@ -80,29 +71,6 @@ function chartFor(
     way: null,
     reason: '',
     confirmed: true,
-  };
-}
-
-function readingFor(random: Random, first: boolean): Reading {
-  const left = random.next() < (first ? 0.8 : 0.45) ? 'few' : 'none';
-  return {
-    v: 1,
-    removedPct: Math.round(first ? random.between(84, 93) : random.between(92, 99)),
-    brokenPct: Math.round(random.between(1, first ? 8 : 4)),
-    left,
-    leftKind: left === 'none' ? 'none' : random.pick(['short', 'flat', 'other-way']),
-    bleeding: random.next() < (first ? 0.5 : 0.15) ? 'points' : 'none',
-    skin: random.pick(['calm', 'pink', 'pink']),
-    tweezed: left === 'none' ? 0 : random.whole(3, 16),
-    heatFelt: random.pick(['right', 'right', 'right', 'right', 'right', 'too-warm']),
-    note:
-      left === 'few'
-        ? random.pick([
-            'Upper edge was missed: grows sideways.',
-            'A few short ones left for next time.',
-            'Pressed longer, calm after a minute.',
-          ])
-        : '',
   };
 }
 
@@ -297,24 +265,6 @@ export function loadDemo(db: Db, nowMs: number): ServiceResult<{ readonly client
   });
   keepLastPlans(db, nowMs);
   return ok({ clients: CLIENTS.length });
-}
-
-const READ_SEED = 12;
-
-/** What was read at a planned visit lies about what was planned: this studio's products hold as shipped. */
-function readAsPlanned(db: Db, visitId: string, plan: Plan, random: Random): void {
-  for (const { zone, side, data } of readingsOf(db, visitId)) {
-    const chosen = plan.zones.find((z) => z.zone === zone && z.side === side);
-    const { product, way } = chosen?.choice ?? {};
-    const option = chosen?.options.find((o) => o.product === product && o.way === way);
-    if (!option) continue;
-    const left = (1 - option.removedShare) * Math.exp(0.3 * random.normal());
-    const removedPct = clamp(Math.round(100 * (1 - left)), 80, 99);
-    db.update(readings)
-      .set({ data: { ...data, removedPct } })
-      .where(and(eq(readings.visitId, visitId), eq(readings.zone, zone), eq(readings.side, side)))
-      .run();
-  }
 }
 
 /** The last visit of each client gets its plan, so that the card can say what was used and how warm. */

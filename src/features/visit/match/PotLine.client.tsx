@@ -53,15 +53,22 @@ function sentence({ steadyS, switchDown, stirredS, pulsesS, toppedUp }: PotAnswe
       : `From room temperature, microwave: ${plural(pulsesS.length, 'pulse')} of at most ${longest} s for ${USUAL_POT.waxG} g, stirred and rested after each.`;
   }
   if (!switchDown) return `From cold this pot (${pot}) does not get there in three hours.`;
-  const { switchDownS, readyS, highC, holdC } = switchDown;
-  const [high, held] = [`${Math.round(highC)} °C`, `${Math.round(holdC)} °C`];
-  const heat =
-    switchDownS === 0
-      ? `thermostat at ${held}`
-      : `thermostat at ${high} for ${minutes(switchDownS)}, then down to ${held}`;
-  const sooner = stirredS !== null && stirredS < readyS - 60 ? `, ${minutes(stirredS)} if stirred every five` : '';
-  const steady = steadyS === null || switchDownS === 0 ? '' : ` At ${held} from the start: ${minutes(steadyS)}.`;
-  return `From cold: ${heat}; ready after ${minutes(readyS)}${sooner} (${pot}).${steady} Nothing from the rim before it is stirred.${toppedUpWords(toppedUp)}`;
+  const { switchDownS, readyS, holdC } = switchDown;
+  const sooner =
+    stirredS !== null && stirredS < readyS - 60 ? `, ${Math.round(stirredS / 60)} if stirred every five minutes` : '';
+  const ready = `ready after ${minutes(readyS)}${sooner} (${pot})`;
+  const steady =
+    steadyS === null || switchDownS === 0 ? '' : ` At ${degrees(holdC)} from the start: ${minutes(steadyS)}.`;
+  return `From cold: ${heatWords(switchDown)}, ${ready}.${steady} Nothing from the rim before it is stirred.${toppedUpWords(toppedUp)}`;
+}
+
+const degrees = (c: number): string => `${Math.round(c)} °C`;
+
+/** Where the thermostat stands until the pot is ready, and then. */
+function heatWords({ switchDownS, readyS, highC, holdC }: NonNullable<PotAnswer['switchDown']>): string {
+  if (switchDownS === 0) return `thermostat at ${degrees(holdC)}`;
+  if (readyS - switchDownS < 60) return `thermostat at ${degrees(highC)}, down to ${degrees(holdC)} once it is ready`;
+  return `thermostat at ${degrees(highC)} for ${minutes(switchDownS)}, then down to ${degrees(holdC)}`;
 }
 
 function toppedUpWords(toppedUp: PotAnswer['toppedUp']): string {
