@@ -23,18 +23,10 @@ import {
   type Region,
   type Result,
   type Ring,
-  type Vec,
 } from '../shared';
-import {
-  hairRegion,
-  largestStrip,
-  layOutZone,
-  zoneShapes,
-  type HandLevel,
-  type HandStrip,
-  type Layout,
-} from '../strips';
+import { hairRegion, named, type HandLevel, type HandStrip, type Layout } from '../strips';
 import type { PlanMemory } from './planMemory';
+import { ANY_PREFIX, layoutOf } from './zoneLayout';
 import type { ClientCase, ZoneCase } from './visitCase';
 
 export interface ZoneWork {
@@ -136,51 +128,16 @@ export function prepareZone(
   const exclusions = (input.marks ?? []).map(exclusionOf);
   const { hair } = hairRegion(sheet.value.outline, exclusions);
   const idPrefix = prefixOf(index);
-  const densities = input.densities ?? [];
-  // the zone's own density changes no layout where it is the same everywhere
-  const thin = densities.length === 0 ? null : { densities, usual: input.hair.density };
   const layouts = new Map<string, Layout>();
+  const laying = { input, zone, client, level, smallStrips, memory };
   const layoutWith = (product: Product, way: Way, byHand: readonly HandStrip[] | undefined): Layout => {
     const key = `${product.family}/${mannerName(product.family, way)}/${way}/${byHand ? 'hand' : 'own'}`;
     const known = layouts.get(key);
     if (known) return known;
-    const ground = [
-      zone.id,
-      input.side,
-      sheet.value.widthCm,
-      sheet.value.heightCm,
-      input.strokes ?? [],
-      exclusions,
-      level,
-      smallStrips,
-      idPrefix,
-      input.fade ?? false,
-      byHand ?? null,
-      thin,
-    ];
-    const made = memory.layouts(JSON.stringify([key, ground]), () =>
-      layOutZone(
-        sheet.value.outline,
-        field,
-        exclusions,
-        {
-          way,
-          largestCm: largestStrip(zone, product.family, level, smallStrips),
-          ...zoneShapes({
-            zone: zone.id,
-            side: input.side,
-            family: product.family,
-            sheet: sheet.value,
-            fade: input.fade ?? false,
-          }),
-          byHand,
-          ...(thin ? { densityAt: (at: Vec) => densityAt(thin.densities, thin.usual, at) } : {}),
-        },
-        idPrefix,
-      ),
-    );
-    layouts.set(key, made);
-    return made;
+    const made = layoutOf(laying, { key, family: product.family, way, byHand });
+    const own = named(made, ANY_PREFIX, idPrefix);
+    layouts.set(key, own);
+    return own;
   };
   return ok({
     input,

@@ -21,3 +21,4 @@ export {
 export type { EditResult } from './stripEdits';
 export { stripFaults } from './stripFaults';
 export type { StripFault, StripFaultCode } from './stripFaults';
+export { betterLayout, mirrorLayout, named } from './bothSides';
