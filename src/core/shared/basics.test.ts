@@ -52,6 +52,7 @@ describe('vectors', () => {
 describe('numbers and chance', () => {
   it('round and hold', () => {
     expect(roundTo(1.23456, 2)).toBe(1.23);
+    expect(Object.is(roundTo(-1e-9, 4), 0)).toBe(true);
     expect(clamp(7, 0, 5)).toBe(5);
     expect(sum([1, 2, 3])).toBe(6);
   });

@@ -6,7 +6,8 @@ export const clamp = (x: number, low: number, high: number): number => Math.min(
 /** Rounds to `digits` decimals (half away from zero within floating precision). */
 export function roundTo(x: number, digits: number): number {
   const k = 10 ** digits;
-  return Math.round(x * k) / k;
+  // never −0: it is lost on the way through a file, and then what was kept differs from what is made
+  return Math.round(x * k) / k + 0;
 }
 
 export const sum = (values: readonly number[]): number => values.reduce((a, b) => a + b, 0);

@@ -126,6 +126,37 @@ describe('strips under odd growth', () => {
   });
 });
 
+describe('the middle line of intimate zones', () => {
+  it('is crossed by no strip and no tab lies over it, whatever the growth and the marks; both halves are covered', () => {
+    const laidOut = (['front-complete', 'buttock-crease'] as const).flatMap((id) =>
+      (['hard', 'sugar'] as const).flatMap((family) => [
+        laid(id, family, {}),
+        laid(id, family, { level: 'trainee' }),
+        laid(id, family, { whorlAt: [0.4, 0.4] }),
+        ...[1, 2, 3].map(() => laid(id, family, { exclusions: someMarks() })),
+      ]),
+    );
+    const over = laidOut.flatMap(({ layout, sheet: { widthCm } }) =>
+      layout.strips.filter((s) => {
+        const xs = s.outline.map(([x]) => x - widthCm / 2);
+        return Math.min(...xs) < -1e-3 && Math.max(...xs) > 1e-3;
+      }),
+    );
+    expect(laidOut.length).toBe(24);
+    expect(over).toEqual([]);
+    expect(Math.min(...laidOut.map(({ layout }) => layout.cover.coveredShare))).toBeGreaterThanOrEqual(0.98);
+  });
+  it('leaves halves that are alike laid alike', () => {
+    const { layout, sheet } = laid('front-complete', 'hard', {});
+    const sizes = (isLeft: boolean): readonly string[] =>
+      layout.strips
+        .filter((s) => s.outline.reduce((sum, [x]) => sum + x, 0) / s.outline.length < sheet.widthCm / 2 === isLeft)
+        .map((s) => s.areaCm2.toFixed(2))
+        .sort();
+    expect(sizes(true)).toEqual(sizes(false));
+  });
+});
+
 describe('whorlMiddles', () => {
   it('finds the middle of a combed whorl, and none where hair parts or flows', () => {
     const { field, sheet } = laid('chest', 'hard', { whorlAt: [0.4, 0.45] });

@@ -70,6 +70,8 @@ export interface LayoutInput {
   readonly meanErrorDeg?: number | undefined;
   /** Ground laid as a piece of its own where the growth allows it. */
   readonly planned?: readonly PlannedGround[];
+  /** Upright line, x on the sheet, that no strip crosses: two halves that are worked each for itself. */
+  readonly middleCm?: number | undefined;
   /** The border is thinned out in dabs instead of ending. */
   readonly fade?: Fade | undefined;
   /** Density felt at a point, 1–5; absent where it is the same everywhere. */

@@ -97,6 +97,13 @@ function fadeOf(zone: ZoneId, { widthCm, heightCm, outline }: Ground): Fade | un
 /** Zones whose border can be thinned out. */
 export const canFade = (zone: ZoneId): boolean => zone === 'shoulder';
 
+/** Zones of two halves with a fold or a cleft between them: wax never bridges it. */
+const PARTED: readonly ZoneId[] = ['front-complete', 'buttock-crease'];
+
+/** The middle line of a zone that is worked half by half, x on its sheet; undefined where strips may cross it. */
+export const middleOf = (zone: ZoneId, sheet: { readonly widthCm: number }): number | undefined =>
+  PARTED.includes(zone) ? sheet.widthCm / 2 : undefined;
+
 export interface ZoneShapesInput {
   readonly zone: ZoneId;
   readonly side: Side;
@@ -115,11 +122,12 @@ export function zoneShapes({
   family,
   sheet,
   fade = false,
-}: ZoneShapesInput): Pick<LayoutInput, 'planned' | 'meanErrorDeg' | 'fade'> {
+}: ZoneShapesInput): Pick<LayoutInput, 'planned' | 'meanErrorDeg' | 'middleCm' | 'fade'> {
   // the rim of the ear grows any way: its strips follow the rim, not the hair
   return {
     planned: plannedGrounds(zone, side, family, sheet),
     meanErrorDeg: zone === 'ear' ? 14 : undefined,
+    middleCm: middleOf(zone, sheet),
     fade: fade && family === 'hard' ? fadeOf(zone, sheet) : undefined,
   };
 }
