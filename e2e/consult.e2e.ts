@@ -313,8 +313,10 @@ test('a card is changed with its history, put away and taken out; clients come i
   await ready(page);
   await page.getByRole('button', { name: 'Change the card' }).click();
   await page.getByLabel('Known by').fill('builds skiffs');
-  await page.getByRole('combobox', { name: 'Add a lasting fact' }).click();
-  await page.getByTitle(/^Steroid/).click();
+  const facts = page.getByRole('combobox', { name: 'Add a lasting fact' });
+  await facts.fill('Steroid');
+  await facts.press('Enter');
+  await expect(page.getByRole('button', { name: /^Take off: Steroid/ })).toBeVisible();
   await page.getByRole('button', { name: 'Keep the changes' }).click();
   await expect(page.getByLabel('History of the card')).toContainText('known by: boatwright → builds skiffs');
   await expect(page.getByLabel('Alerts')).toContainText('Steroid');
