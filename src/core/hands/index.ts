@@ -6,3 +6,5 @@ export { actFault, beginsWith } from './admit';
 export type { ActFault } from './admit';
 export { liveTable, hasBegun, pressingStrip, replan, MARKS, TABLE_EVENT_KINDS } from './live';
 export type { LiveTable, LiveGroup, LiveStrip, TableEvent, TableEventKind, StripMark, Act } from './live';
+export { patternSchedule } from './patterns/patternSchedule';
+export type { PatternSheet } from './patterns/patternSchedule';

@@ -1,0 +1,95 @@
+// Orders a hand can remember against the free search, on every zone: what they cost. Prints the table of
+// docs/strips.md: `node --import tsx scripts/patternStudy.ts`
+
+import { sidesOf, ZONE_IDS, ZONES, type ZoneId } from '../src/core/anatomy';
+import { patternSchedule, scheduleHands, type PatternSheet, type StripJob } from '../src/core/hands';
+import { planMemory } from '../src/core/plan/planMemory';
+import { stripJobs } from '../src/core/plan/stripJobs';
+import { prepareZone } from '../src/core/plan/zoneWork';
+import { mannerName, SHIPPED_PRODUCTS, type Way } from '../src/core/products';
+import type { Vec } from '../src/core/shared';
+import { isSpread, type HandLevel } from '../src/core/strips';
+
+interface Worked {
+  readonly product: string;
+  readonly way: Way;
+  /** Set window as it usually comes out, s. */
+  readonly setS: { readonly min: number; readonly max: number };
+}
+
+const WORKED: readonly Worked[] = [
+  { product: 'cream-hard', way: 'with', setS: { min: 25, max: 110 } },
+  { product: 'film-hard', way: 'with', setS: { min: 17, max: 100 } },
+  { product: 'soft', way: 'with', setS: { min: 0, max: 10 } },
+  { product: 'sugar-firm', way: 'moulded', setS: { min: 0, max: 5 } },
+];
+const ON_SKIN: Readonly<Record<HandLevel, number>> = { trainee: 2, practised: 3, expert: 4 };
+const LEVELS: readonly HandLevel[] = ['trainee', 'practised', 'expert'];
+const memory = planMemory();
+
+const middle = (ring: readonly Vec[]): Vec => [
+  ring.reduce((s, [x]) => s + x, 0) / ring.length,
+  ring.reduce((s, [, y]) => s + y, 0) / ring.length,
+];
+
+/** Ends by pattern and by the free search, s. */
+function study(id: ZoneId, { product: wanted, way, setS }: Worked, level: HandLevel) {
+  const product = SHIPPED_PRODUCTS.find((p) => p.id === wanted);
+  if (!product) throw new Error(wanted);
+  const jobs: StripJob[] = [];
+  const sheets: PatternSheet[] = [];
+  sidesOf(ZONES[id]).forEach((side, index) => {
+    const hair = { lengthMm: 8, coarseness: 4, density: 3 };
+    const work = prepareZone({ zone: id, side, hair }, index, { consent: true }, level, memory);
+    if (!work.ok) throw new Error(id);
+    const { strips } = work.value.layout(product, way);
+    const made = stripJobs(
+      {
+        strips,
+        side,
+        manner: mannerName(product.family, way),
+        coats: 1,
+        setS,
+        rest: null,
+        level,
+        face: ZONES[id].face,
+        zone: id,
+        family: product.family,
+        coarseness: hair.coarseness,
+        spread: isSpread(ZONES[id], product.family, way),
+        pressS: 3,
+      },
+      jobs.length,
+    );
+    sheets.push({
+      jobs: made.map((_, k) => jobs.length + k),
+      places: strips.map((s) => ({ at: middle(s.outline), pull: s.pull, lengthCm: s.lengthCm })),
+    });
+    jobs.push(...made);
+  });
+  const input = { jobs, maxOnSkin: ON_SKIN[level], walkS: 6 };
+  const pattern = patternSchedule(input, sheets);
+  return {
+    family: product.family,
+    name: pattern?.name ?? null,
+    pattern: pattern?.end.nowS,
+    free: scheduleHands(input).endS,
+  };
+}
+
+const ends = ZONE_IDS.flatMap((id) => WORKED.flatMap((w) => LEVELS.map((level) => study(id, w, level))));
+const percent = (x: number): string => `${(100 * x).toFixed(1)} %`;
+console.log('| family | plans | without | median | p90 | worst | within 6 % or 15 s |\n|---|---|---|---|---|---|---|');
+for (const family of ['hard', 'soft', 'sugar'] as const) {
+  const own = ends.filter((e) => e.family === family);
+  const over = own.flatMap((e) => (e.pattern === undefined ? [] : [e.pattern / e.free - 1])).sort((a, b) => a - b);
+  const near = own.filter((e) => e.pattern !== undefined && e.pattern <= Math.max(1.06 * e.free, e.free + 15)).length;
+  const at = (share: number): string =>
+    percent(over[Math.min(over.length - 1, Math.floor(share * over.length))] ?? NaN);
+  console.log(
+    `| ${family} | ${own.length} | ${own.length - over.length} | ${at(0.5)} | ${at(0.9)} | ${at(1)} | ${percent(near / own.length)} |`,
+  );
+}
+const names = new Map<string, number>();
+for (const e of ends) names.set(e.name ?? 'none', (names.get(e.name ?? 'none') ?? 0) + 1);
+console.log([...names].map(([name, n]) => `${name} ${n}`).join(', '));
