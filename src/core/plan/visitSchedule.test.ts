@@ -89,7 +89,7 @@ const REACHED: readonly (readonly [ZoneJobs['zone'], readonly Side[], string, Wa
   ['lower-leg-front', ['left'], 'cream-hard', 'with', 'expert', 319],
   ['lower-leg-front', ['left', 'right'], 'cream-hard', 'with', 'practised', 667],
   ['upper-back', ['middle'], 'cream-hard', 'with', 'expert', 291],
-  ['thigh-front', ['left'], 'cream-hard', 'with', 'practised', 395],
+  ['thigh-front', ['left'], 'cream-hard', 'with', 'practised', 410],
   ['chest', ['middle'], 'film-hard', 'with', 'practised', 475],
   ['forearm', ['left', 'right'], 'sugar-firm', 'moulded', 'trainee', 910],
 ];

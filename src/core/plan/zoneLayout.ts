@@ -112,7 +112,9 @@ export function layoutOf(laying: Laying, wanted: Wanted): Layout {
   // mirrored twice, both sides of what was charted alike round to the same figures
   const left = input.side === 'left' ? mirrored(other, widthCm) : other;
   const both = kept(left, 'both', () =>
-    betterLayout(laidOn(laying, left, wanted), mirrorLayout(laidOn(laying, mirrored(left, widthCm), wanted), widthCm)),
+    betterLayout(laidOn(laying, left, wanted), () =>
+      mirrorLayout(laidOn(laying, mirrored(left, widthCm), wanted), widthCm),
+    ),
   );
   return input.side === 'left' ? both : mirrorLayout(both, widthCm);
 }

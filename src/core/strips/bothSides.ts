@@ -1,5 +1,5 @@
-// One limb is laid as the other in the mirror: both are laid out, and the better of the two is taken for both, with its
-// tabs and its order.
+// One limb is laid as the other in the mirror: the left, or the better of both where something is wrong with it, is
+// taken for both, with its tabs and its order.
 
 import type { Ring, Vec } from '../shared';
 import type { Layout } from './layOut';
@@ -49,8 +49,11 @@ const worth = ({ strips, slivers, cover }: Layout): readonly number[] => [
   Math.round(cover.meanAngleErrorDeg),
 ];
 
-/** The better of two layouts of the same ground; the first where they are alike. */
-export function betterLayout(one: Layout, other: Layout): Layout {
+/** The better of two layouts of the same ground; the first where nothing is wrong with it, or they are alike. */
+export function betterLayout(one: Layout, make: () => Layout): Layout {
+  // laying costs time: the other side is laid out only where this one has a sliver or a start on hair
+  if (one.slivers === 0 && one.strips.every((s) => s.tabOn !== 'hair')) return one;
+  const other = make();
   const [a, b] = [worth(one), worth(other)];
   const differs = a.findIndex((x, i) => x !== b[i]);
   return differs >= 0 && (b[differs] ?? 0) < (a[differs] ?? 0) ? other : one;

@@ -2,6 +2,7 @@
 // rings without spikes.
 
 import {
+  boxOf,
   connectedPieces,
   distanceToSegment,
   offsetRing,
@@ -31,6 +32,12 @@ function furthest(from: Ring, region: Region): number {
   );
 }
 
+/** Crumbs of rounded corners are too small to reach anywhere, and there are many of them. */
+function isLong(ring: Ring): boolean {
+  const { x0, x1, y0, y1 } = boxOf([ring]);
+  return Math.hypot(x1 - x0, y1 - y0) > REACH_CM;
+}
+
 interface Trimmed {
   readonly body: readonly Ring[];
   readonly tongues: readonly Ring[];
@@ -42,7 +49,7 @@ function trim(outline: Ring): Trimmed | null {
   if (inner.length === 0) return null;
   const opened = inner.flatMap((ring) => offsetRing(ring, NARROW_CM / 2 + 0.002));
   const tongues = subtractRegions([outline], opened).filter(
-    (ring) => signedArea(ring) > 0 && furthest(ring, opened) > REACH_CM,
+    (ring) => isLong(ring) && signedArea(ring) > 0 && furthest(ring, opened) > REACH_CM,
   );
   if (tongues.length === 0) return null;
   const body = connectedPieces(subtractRegions([outline], tongues)).flatMap(([outer]) =>
