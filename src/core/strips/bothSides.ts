@@ -1,27 +1,26 @@
 // One limb is laid as the other in the mirror: the left, or the better of both where something is wrong with it, is
 // taken for both, with its tabs and its order.
 
-import type { Ring, Vec } from '../shared';
+import type { Vec } from '../shared';
 import type { Layout } from './layOut';
+import { mirrorRing } from './mirrored';
 import type { Strip } from './types';
 
 const mirrorPoint =
   (widthCm: number) =>
   ([x, y]: Vec): Vec => [widthCm - x, y];
 const turned = ([x, y]: Vec): Vec => [0 - x, y];
-/** Turned over, a ring runs the other way round: its points are taken backwards. */
-const mirrorRing = (ring: Ring, widthCm: number): Ring => ring.map(mirrorPoint(widthCm)).reverse();
 
 function mirrorStrip(strip: Strip, widthCm: number): Strip {
   return {
     ...strip,
-    outline: mirrorRing(strip.outline, widthCm),
+    outline: mirrorRing(strip.outline, widthCm / 2),
     growth: turned(strip.growth),
     lay: turned(strip.lay),
     pull: turned(strip.pull),
     ...(strip.turnDeg === undefined ? {} : { turnDeg: 0 - strip.turnDeg }),
     tab: mirrorPoint(widthCm)(strip.tab),
-    tabRing: mirrorRing(strip.tabRing, widthCm),
+    tabRing: mirrorRing(strip.tabRing, widthCm / 2),
   };
 }
 

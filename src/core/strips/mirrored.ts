@@ -29,7 +29,9 @@ const OVER_CM = 0.05;
 /** Strips that working in the mirror is worth. */
 const WORTH = 0.5;
 
-const mirrorRing = (ring: Ring, middle: number): Ring => ring.map(([x, y]): Vec => [2 * middle - x, y]).reverse();
+/** A ring turned over in an upright line; turned over, it runs the other way round: its points are taken backwards. */
+export const mirrorRing = (ring: Ring, middle: number): Ring =>
+  ring.map(([x, y]): Vec => [2 * middle - x, y]).reverse();
 
 function isSame(hair: Region, middle: number, field: GrowthField): boolean {
   const other = hair.map((ring) => mirrorRing(ring, middle));
