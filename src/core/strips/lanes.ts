@@ -132,6 +132,9 @@ export function isSliver(piece: Piece, [widest, longest]: readonly [number, numb
   return piece.areaCm2 < SLIVER_AREA * widest * longest || piece.widthCm < SLIVER_WIDTH * widest;
 }
 
+// a copy of its own: it is read some million times, and a binding of another module is looked up at every read
+const toSegment = distanceToSegment;
+
 /** Length of the border that two rings share, cm: the part of `a`'s outline within `withinCm` of `b`'s. */
 export function sharedBorder(a: Ring, b: Ring, withinCm = 0.02, stepCm = 0.1): number {
   const box = boxOf([a]);
@@ -155,7 +158,7 @@ export function sharedBorder(a: Ring, b: Ring, withinCm = 0.02, stepCm = 0.1): n
         from[0] + ((to[0] - from[0]) * (k + 0.5)) / steps,
         from[1] + ((to[1] - from[1]) * (k + 0.5)) / steps,
       ];
-      if (near.some(([q, r]) => distanceToSegment(p, q, r) <= withinCm)) length += side / steps;
+      if (near.some(([q, r]) => toSegment(p, q, r) <= withinCm)) length += side / steps;
     }
   });
   return length;

@@ -35,15 +35,18 @@ const turnDeg = (from: number, to: number): number => ((((to - from) % 360) + 54
 /** Middles of whorls and four-way partings within the hair. */
 export function whorlMiddles(field: GrowthField, hair: Region): readonly Vec[] {
   const { columns, rows, direction, spacingCm } = field;
-  const heading = (n: number): number => headingDeg([direction[2 * n] ?? 1, direction[2 * n + 1] ?? 0]);
+  const heading = new Float64Array(columns * rows);
+  for (let n = 0; n < heading.length; n++) heading[n] = headingDeg([direction[2 * n] ?? 1, direction[2 * n + 1] ?? 0]);
+  const between = (a: number, b: number): number => turnDeg(heading[a] ?? 0, heading[b] ?? 0);
   const found: Vec[] = [];
   for (let j = 0; j + 1 < rows; j++) {
     for (let i = 0; i + 1 < columns; i++) {
       const n = j * columns + i;
-      const loop = [n, n + 1, n + columns + 1, n + columns].map(heading);
-      const turns = loop.map((from, k) => turnDeg(from, loop[(k + 1) % 4] ?? from));
-      if (turns.some((t) => Math.abs(t) > PARTED_DEG)) continue;
-      if (Math.abs(turns.reduce((s, t) => s + t, 0)) < 180) continue;
+      const [top, right] = [between(n, n + 1), between(n + 1, n + columns + 1)];
+      const [foot, left] = [between(n + columns + 1, n + columns), between(n + columns, n)];
+      // a whole turn or none: what is left of a whole one is rounding
+      if (Math.abs(top + right + foot + left) < 180) continue;
+      if (Math.max(Math.abs(top), Math.abs(right), Math.abs(foot), Math.abs(left)) > PARTED_DEG) continue;
       const [x, y] = nodeCentre(field, n);
       const at: Vec = [x + spacingCm / 2, y + spacingCm / 2];
       if (isInside(hair, at)) found.push(at);
