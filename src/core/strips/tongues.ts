@@ -43,8 +43,21 @@ interface Trimmed {
   readonly tongues: readonly Ring[];
 }
 
+/** A tongue ends in a sharp corner or on a short edge: where there is neither, none is looked for. */
+const SHARP_COS = Math.cos((35 * Math.PI) / 180);
+
+function mayBeNarrow(ring: Ring): boolean {
+  return ring.some((at, i) => {
+    const [before, after] = [ring.at(i - 1) ?? at, ring[(i + 1) % ring.length] ?? at];
+    const [ax, ay, bx, by] = [before[0] - at[0], before[1] - at[1], after[0] - at[0], after[1] - at[1]];
+    const [a, b] = [Math.hypot(ax, ay), Math.hypot(bx, by)];
+    return b < 1.2 * NARROW_CM || ax * bx + ay * by > SHARP_COS * a * b;
+  });
+}
+
 /** A ring without its tongues, and they. Null where it has none, or is nothing else. */
 function trim(outline: Ring): Trimmed | null {
+  if (!mayBeNarrow(outline)) return null;
   const inner = offsetRing(outline, -NARROW_CM / 2);
   if (inner.length === 0) return null;
   const opened = inner.flatMap((ring) => offsetRing(ring, NARROW_CM / 2 + 0.002));
