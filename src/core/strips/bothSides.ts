@@ -50,8 +50,8 @@ const worth = ({ strips, slivers, cover }: Layout): readonly number[] => [
 
 /** The better of two layouts of the same ground; the first where nothing is wrong with it, or they are alike. */
 export function betterLayout(one: Layout, make: () => Layout): Layout {
-  // laying costs time: the other side is laid out only where this one has a sliver or a start on hair
-  if (one.slivers === 0 && one.strips.every((s) => s.tabOn !== 'hair')) return one;
+  // laying costs time: the other side is laid out only where this one has more than one sliver or a start on hair
+  if (one.slivers <= 1 && one.strips.every((s) => s.tabOn !== 'hair')) return one;
   const other = make();
   const [a, b] = [worth(one), worth(other)];
   const differs = a.findIndex((x, i) => x !== b[i]);
