@@ -43,7 +43,7 @@ export function readAsPlanned(db: Db, visitId: string, plan: Plan, random: Rando
     const left = (1 - option.removedShare) * Math.exp(0.3 * random.normal());
     const removedPct = clamp(Math.round(100 * (1 - left)), 80, 99);
     db.update(readings)
-      .set({ data: { ...data, removedPct } })
+      .set({ data: { ...data, removedPct, removedSaid: true } })
       .where(and(eq(readings.visitId, visitId), eq(readings.zone, zone), eq(readings.side, side)))
       .run();
   }

@@ -173,6 +173,7 @@ export const readingRequest = Joi.object({
   data: Joi.object({
     v: Joi.valid(1).required(),
     removedPct: Joi.number().min(0).max(100).required(),
+    removedSaid: Joi.valid(true),
     brokenPct: Joi.number().min(0).max(100).required(),
     left: Joi.string().valid('none', 'few', 'patch', 'many').required(),
     leftKind: Joi.string().valid('none', 'short', 'flat', 'other-way', 'anywhere').required(),

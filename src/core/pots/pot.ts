@@ -4,7 +4,7 @@
 // decide.
 
 import { viscosityLaw, type Product } from '../products';
-import { CAN_RADIUS_M, canGrid, type CanGrid } from './canGrid';
+import { canGrid, type CanGrid } from './canGrid';
 import { enthalpyJkg, moltenShare, waxTable } from './waxTable';
 
 export interface Pot {
@@ -59,7 +59,7 @@ function whole(grid: CanGrid, jkg: Float64Array): number {
 
 export function temps(product: Product, state: PotState): Temps {
   const grid = gridOf(product, state.waxG);
-  const table = waxTable(product, CAN_RADIUS_M);
+  const table = waxTable(product);
   let [rimC, coreC, melted] = [-Infinity, Infinity, 0];
   for (let i = 0; i < state.jkg.length; i++) {
     const c = table.tempC(state.jkg[i] ?? 0);
@@ -92,7 +92,7 @@ export const movesFromC = (product: Product): number => viscosityLaw(product.vis
 /** Stirred as far as a stick moves it: what is solid or stiffer than a stick can move stays where it is. */
 export function stirredWhereSoft(product: Product, state: PotState): PotState {
   const grid = gridOf(product, state.waxG);
-  const table = waxTable(product, CAN_RADIUS_M);
+  const table = waxTable(product);
   const softFromC = movesFromC(product);
   const moves = Array.from(state.jkg, (h) => {
     const c = table.tempC(h);
@@ -138,7 +138,7 @@ export function potStep(
   stepS: number,
 ): PotStep {
   const grid = gridOf(product, state.waxG);
-  const table = waxTable(product, CAN_RADIUS_M);
+  const table = waxTable(product);
   const kg = state.waxG / 1000;
   const jkg = Float64Array.from(state.jkg);
   const [tempC, carries, gain] = [

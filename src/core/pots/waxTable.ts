@@ -3,6 +3,7 @@
 
 import { normalCdfFast } from '../shared';
 import { viscosityLaw, type Product, type ProductForm } from '../products';
+import { CAN_RADIUS_M } from './canGrid';
 
 const FROM_C = -20;
 const TO_C = 160;
@@ -35,9 +36,9 @@ const DRIVE_K = 10;
 const EXPANSION_PER_K = 7e-4;
 const GRAVITY = 9.81;
 
-function turnsOver(product: Product, viscosityPaS: number, radiusM: number): number {
+function turnsOver(product: Product, viscosityPaS: number): number {
   const { conductivityWmK: k, densityKgM3: rho, heatCapacityJkgK: c } = product;
-  const rayleigh = (GRAVITY * EXPANSION_PER_K * DRIVE_K * radiusM ** 3 * rho * rho * c) / (viscosityPaS * k);
+  const rayleigh = (GRAVITY * EXPANSION_PER_K * DRIVE_K * CAN_RADIUS_M ** 3 * rho * rho * c) / (viscosityPaS * k);
   return Math.max(1, 0.18 * rayleigh ** 0.29);
 }
 
@@ -47,7 +48,7 @@ export interface WaxTable {
   carriesWmK(jkg: number): number;
 }
 
-/** Per product, so that equal products of two messages are worked out twice at most. */
+/** By product object: one that comes anew with a message is worked out anew. */
 const known = new WeakMap<Product, WaxTable>();
 
 /** The temperature at an enthalpy: rising, so halving finds it. */
@@ -61,7 +62,7 @@ function tempOf(product: Product, jkg: number): number {
   return (low + high) / 2;
 }
 
-export function waxTable(product: Product, radiusM: number): WaxTable {
+export function waxTable(product: Product): WaxTable {
   const had = known.get(product);
   if (had) return had;
   const [from, to] = [enthalpyJkg(product, FROM_C), enthalpyJkg(product, TO_C)];
@@ -70,7 +71,7 @@ export function waxTable(product: Product, radiusM: number): WaxTable {
   const temps = Float64Array.from({ length: STEPS + 1 }, (_, i) => tempOf(product, from + i * step));
   const carries = temps.map((c) => {
     const molten = moltenShare(product, c);
-    const factor = (1 - molten) * FORM[product.form] + molten * turnsOver(product, law.atC(c), radiusM);
+    const factor = (1 - molten) * FORM[product.form] + molten * turnsOver(product, law.atC(c));
     return product.conductivityWmK * factor;
   });
   const at = (of: Float64Array, jkg: number): number => {

@@ -90,7 +90,7 @@ function Favourites({
       {chosen.map(([z, product]) => (
         <span key={z} className={styles.favourite}>
           {zoneName(z)}: {named(product)}{' '}
-          <Button size="small" aria-label={`No favourite for ${zoneName(z)}`} onClick={() => onChange(without(z))}>
+          <Button aria-label={`No favourite for ${zoneName(z)}`} onClick={() => onChange(without(z))}>
             ✕
           </Button>
         </span>

@@ -23,16 +23,15 @@ const ORIGIN_WORDS: Readonly<Record<CatalogueRow['origin'], string>> = {
   changed: ' · changed here',
 };
 
-/** A factor on what is left that nobody would tell by eye. */
-const NO_DIFFERENCE = 0.05;
-
-/** What the strips read in this studio say of a product's body. */
+/** What the strips read in this studio say of a product's body; a body never read has a part of what others say. */
 function holdWords({ shift, strips }: CatalogueRow['hold']): string {
-  if (strips === 0) return 'No strips of its kind read here yet: it is counted as shipped.';
-  const read = `${plural(strips, 'strip')} of its kind read here`;
-  if (Math.abs(shift) < NO_DIFFERENCE) return `${read}: it leaves as much as shipped.`;
-  const percent = Math.round(100 * Math.abs(Math.exp(shift) - 1));
-  return `${read}: it leaves about ${percent} % ${shift > 0 ? 'more' : 'less'} than shipped; plans count with that.`;
+  const read =
+    strips === 0 ? 'No strips of its kind read here yet' : `${plural(strips, 'strip')} of its kind read here`;
+  if (shift === 0) return strips === 0 ? `${read}: counted as shipped.` : `${read}: it leaves as much as shipped.`;
+  const percent = `about ${Math.round(100 * Math.abs(Math.exp(shift) - 1))} % ${shift > 0 ? 'more' : 'less'} than shipped`;
+  return strips === 0
+    ? `${read}; by what others leave here it is counted with ${percent} left.`
+    : `${read}: it leaves ${percent}; plans count with that.`;
 }
 
 /** The studio's catalogue: what each label says, on the shelf or not, and what counts when products are compared. */

@@ -143,13 +143,22 @@ export function readZones(db: DbOrTx, before: string, most: number): readonly Re
       ];
     });
 }
+/** What only follows from the table's marks is not an answer. */
+const wasSaid = () => sql`json_extract(${readings.data}, '$.removedSaid') = 1`;
 const zonesRead = prepared((db) =>
   db
     .select({ row: worked, reading: readings.data })
     .from(worked)
     .innerJoin(readings, readToo())
     .innerJoin(visits, eq(visits.id, worked.visitId))
-    .where(and(isNotNull(worked.plannedOn), lt(worked.plannedOn, sql.placeholder('before')), isNull(visits.endedAs)))
+    .where(
+      and(
+        isNotNull(worked.plannedOn),
+        lt(worked.plannedOn, sql.placeholder('before')),
+        isNull(visits.endedAs),
+        wasSaid(),
+      ),
+    )
     .orderBy(desc(worked.plannedOn))
     .limit(sql.placeholder('most'))
     .prepare(),

@@ -283,7 +283,7 @@ describe('how wax felt before', () => {
     const was = catalogue().rows;
     let { version } = bench.visit;
     for (const zone of bench.zones) {
-      const data = { ...ALL_OFF, removedPct: 40 };
+      const data = { ...ALL_OFF, removedPct: 40, removedSaid: true } as const;
       version = value(saveReading(open.db, id, zone, { version, data }, NOW)).visit.version;
     }
     const consult = { ...bench.visit.consult, confirmedAtMs: NOW };
@@ -299,6 +299,22 @@ describe('how wax felt before', () => {
     // the day's own plans stay as they are
     const { onDate } = bench.visit;
     expect(studioHold(open.db, onDate)).not.toEqual(studioHold(open.db, addDays(onDate, 1)));
+  });
+});
+
+describe('what only follows from the marks', () => {
+  it('teaches nothing of a product’s hold', () => {
+    const { id, bench } = opened('ottilie');
+    const was = catalogue().rows.map((r) => r.hold);
+    let { version } = bench.visit;
+    for (const zone of bench.zones) {
+      const data = { ...ALL_OFF, removedPct: 40 };
+      version = value(saveReading(open.db, id, zone, { version, data }, NOW)).visit.version;
+    }
+    const consult = { ...bench.visit.consult, confirmedAtMs: NOW };
+    const { visit } = value(saveConsult(open.db, id, { version, consult }, NOW));
+    value(closeVisit(open.db, id, { version: visit.version, next: null }, NOW));
+    expect(catalogue().rows.map((r) => r.hold)).toEqual(was);
   });
 });
 

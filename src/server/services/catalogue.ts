@@ -5,6 +5,7 @@ import { isDeepStrictEqual } from 'node:util';
 import 'server-only';
 import {
   COST_PARTS,
+  holdOf,
   SHIPPED_COUNTS,
   SHIPPED_LEFTOVERS,
   SHIPPED_PREFERENCES,
@@ -75,7 +76,8 @@ function doesTo(row: ProductRow | undefined, product: Product): ProductLines['li
 
 function rowOf({ data, stocked, version }: ProductRow, learned: LearnedHold): CatalogueRow {
   return {
-    hold: learned[data.product.body],
+    // the figure that plans are made with
+    hold: { strips: learned[data.product.body].strips, shift: holdOf(learned)[data.product.body] ?? 0 },
     product: data.product,
     stocked,
     version,

@@ -59,7 +59,7 @@ function sentence({ steadyS, switchDown, stirredS, pulsesS, toppedUp }: PotAnswe
   const ready = `ready after ${minutes(readyS)}${sooner} (${pot})`;
   const steady =
     steadyS === null || switchDownS === 0 ? '' : ` At ${degrees(holdC)} from the start: ${minutes(steadyS)}.`;
-  return `From cold: ${heatWords(switchDown)}, ${ready}.${steady} Nothing from the rim before it is stirred.${toppedUpWords(toppedUp)}`;
+  return `From cold: ${heatWords(switchDown)}, ${ready}.${steady} Estimates: the label’s own heat comes first, and nothing from the rim before it is stirred.${toppedUpWords(toppedUp)}`;
 }
 
 const degrees = (c: number): string => `${Math.round(c)} °C`;

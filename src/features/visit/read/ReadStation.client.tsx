@@ -1,7 +1,7 @@
 'use client';
 
 import { zoneKey } from '@/core/anatomy';
-import { Input, InputNumber, Slider } from 'antd';
+import { Button, Input, InputNumber, Slider } from 'antd';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { LEAST_CROSSING } from '@/core/field';
@@ -150,11 +150,17 @@ function OneZone({ zone, planned }: { readonly zone: BenchZone; readonly planned
               max={100}
               disabled={closed}
               onChange={setRemoved}
-              onChangeComplete={(removedPct) => save({ removedPct })}
+              onChangeComplete={(removedPct) => save({ removedPct, removedSaid: true })}
               tooltip={{ open: false }}
               ariaLabelledByForHandle="removed"
             />
           </label>
+          {reading.removedSaid || closed || !worked ? null : (
+            <p className="quiet">
+              Only what the table’s marks suggest, until you say it.{' '}
+              <Button onClick={() => save({ removedSaid: true })}>Yes, {removed} %</Button>
+            </p>
+          )}
           <label className={styles.slide} id="broken">
             Broken, blunt ends: <strong>{broken} %</strong>
             <Slider

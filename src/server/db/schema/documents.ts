@@ -213,6 +213,8 @@ export interface ChartData {
 export interface Reading {
   readonly v: 1;
   readonly removedPct: number;
+  /** Said by the practitioner; absent = it only follows from the table's marks, and nothing is learned from it. */
+  readonly removedSaid?: true | undefined;
   readonly brokenPct: number;
   readonly left: 'none' | 'few' | 'patch' | 'many';
   readonly leftKind: 'none' | 'short' | 'flat' | 'other-way' | 'anywhere';
