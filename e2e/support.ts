@@ -3,6 +3,7 @@
 import { expect, type APIRequestContext, type Page } from '@playwright/test';
 import { planVisit, type Plan } from '../src/core/plan';
 import type { DensityPlace } from '../src/core/field';
+import type { Reading } from '../src/server/db/schema/documents';
 import type { VisitCase } from '../src/core/plan';
 
 export interface ServerBench {
@@ -21,6 +22,7 @@ export interface ServerBench {
   }[];
   readonly plan: Plan;
   readonly planHash: string;
+  readonly readings: readonly { readonly data: Reading }[];
   readonly journal: readonly { readonly id: string; readonly kind: string }[];
 }
 

@@ -72,6 +72,14 @@ test('a returning client: six taps from Today to the first lay, then the whole v
   await expect(page.getByText('No more wax on this zone today')).toBeVisible();
   await page.getByRole('radio', { name: 'pink, usual' }).click();
   await saved(page);
+  // the share that the marks suggest is not an answer until it is said
+  const unsaid = (await bench(request, visitId)).readings[0]?.data;
+  expect(unsaid?.left).toBe('few');
+  expect(unsaid?.removedSaid).toBeUndefined();
+  await page.getByRole('button', { name: `Yes, ${unsaid?.removedPct} %` }).click();
+  await expect(page.getByText('not said yet')).toBeHidden();
+  await saved(page);
+  expect((await bench(request, visitId)).readings[0]?.data.removedSaid).toBe(true);
   await page.getByRole('link', { name: 'On to the return' }).click();
   await expect(page.getByText('Ready for')).toBeVisible();
   await page.getByRole('checkbox', { name: /Told/ }).check();

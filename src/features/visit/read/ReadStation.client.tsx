@@ -157,7 +157,7 @@ function OneZone({ zone, planned }: { readonly zone: BenchZone; readonly planned
           </label>
           {reading.removedSaid || closed || !worked ? null : (
             <p className="quiet">
-              Only what the table’s marks suggest, until you say it.{' '}
+              From the table’s marks, not said yet.{' '}
               <Button onClick={() => save({ removedSaid: true })}>Yes, {removed} %</Button>
             </p>
           )}
