@@ -93,10 +93,15 @@ test('a whole visit with the server killed and started again at five places: not
     expect(JSON.stringify(after.visit.consult)).toContain('caffeine');
     expect(new Set(after.journal.map((e) => e.id)).size).toBe(3);
     const record = (await (await page.request.get(`${base}/api/clients/ottilie/record`)).json()) as {
-      bookings: { startsAtMs: number; status: string }[];
+      bookings: { id: string; startsAtMs: number; status: string }[];
       visits: { id: string; readings: unknown[] }[];
     };
-    expect(record.bookings.filter((b) => b.status === 'booked' && b.startsAtMs > Date.now())).toHaveLength(1);
+    // beside the one of today, which lies ahead or behind by the hour at which this runs
+    expect(
+      record.bookings.filter(
+        (b) => b.id !== 'demo-booking-ottilie' && b.status === 'booked' && b.startsAtMs > Date.now(),
+      ),
+    ).toHaveLength(1);
     expect(record.visits.find((v) => v.id === visitId)?.readings).toHaveLength(1);
   } finally {
     await server.kill();
