@@ -1,7 +1,7 @@
 // Joi schemas of what the browser sends. Unknown fields are refused; nothing is converted.
 
 import Joi from 'joi';
-import { FIGURES, ZONE_IDS } from '../core/anatomy';
+import { FIGURES, POSITIONS, ZONE_IDS } from '../core/anatomy';
 import { FIRST_CHOICES } from '../core/matching';
 import { FACTS, QUESTIONS } from '../core/screening';
 import { MARKS, TABLE_EVENT_KINDS } from '../core/hands';
@@ -18,6 +18,8 @@ import {
   countsSchema,
   leftoversSchema,
   mattersSchema,
+  orderSchema,
+  zoneOrderSchema,
   preferencesSchema,
   zoneCaseSchema,
 } from './visitCaseSchema';
@@ -72,6 +74,7 @@ export const consultRequest = Joi.object({
     guardianConsent: Joi.boolean().required(),
     sensitivity: step.required(),
     matters: mattersSchema,
+    order: zoneOrderSchema,
     services: Joi.array().max(30).items(id).required(),
     agreed: agreed.required(),
     overrides: Joi.array()
@@ -162,6 +165,7 @@ export const journalRequest = Joi.object({
         strip: Joi.string().max(20),
         mark: Joi.string().valid(...MARKS),
         product: Joi.string().max(60),
+        position: Joi.string().valid(...POSITIONS),
         undoes: id,
       }),
     )
@@ -360,4 +364,5 @@ export const choosingRequest = Joi.object({
     .pattern(id, Joi.string().valid(...FIRST_CHOICES))
     .max(60)
     .required(),
+  order: orderSchema.required(),
 }).required();

@@ -2,7 +2,7 @@
 // in silence.
 
 import Joi from 'joi';
-import { FAMILIES, ZONE_IDS } from '../core/anatomy';
+import { FAMILIES, POSITIONS, ZONE_IDS } from '../core/anatomy';
 import { MARK_KINDS } from '../core/field';
 import { HAIR_FLAGS } from '../core/hair';
 import { PRODUCT_BODIES } from '../core/products';
@@ -142,12 +142,21 @@ const client = Joi.object({
   blackout: Joi.array().max(100).items(blackoutSchema),
 });
 
+/** Orders of laying that can be remembered, or the quickest. */
+export const orderSchema = Joi.string().valid('followable', 'quickest');
+/** Zone keys that are worked before the others. */
+export const zoneOrderSchema = Joi.array().items(Joi.string().max(60)).unique().max(60);
+export const positionSchema = Joi.string().valid(...POSITIONS);
+
 const studio = Joi.object({
   roomC: number(10, 40),
   humidityPct: number(0, 100),
   level: Joi.string().valid('trainee', 'practised', 'expert'),
   maxOnSkin: Joi.number().integer().min(1).max(8),
   walkS: Joi.number().integer().min(0).max(60),
+  turnS: Joi.number().integer().min(0).max(300),
+  poseS: Joi.number().integer().min(0).max(120),
+  order: orderSchema,
   schools: schoolsSchema,
   products: Joi.array().items(Joi.string().max(60)).unique().max(60),
   rules: Joi.array().max(200).items(ruleChangeSchema),
@@ -196,6 +205,7 @@ export const zoneCaseSchema = Joi.object({
   worked: Joi.object({ product: Joi.string().max(60).required(), way: waySchema }),
   heat: heatWishSchema,
   fade: Joi.boolean(),
+  position: positionSchema,
   handStrips: handStripsSchema,
 });
 
@@ -206,6 +216,7 @@ const visitCase = Joi.object({
   client: client.required(),
   studio,
   zones: Joi.array().min(1).max(60).items(zoneCaseSchema).required(),
+  order: zoneOrderSchema,
 })
   .required()
   .label('case');

@@ -10,3 +10,5 @@ export type { BodyRegion, Figure } from './bodyMap';
 export { REGION_OF, REGION_PERCENT, regionCm2, shareOfRegion } from './regions';
 export { SUBDIVISIONS, subdivisionAt } from './subdivisions';
 export type { Subdivision } from './subdivisions';
+export { POSITIONS, POSITION_NAMES, poseKey, poseWords, positionsOf, turnOf } from './positions';
+export type { Position } from './positions';

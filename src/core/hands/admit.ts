@@ -3,6 +3,7 @@
 
 import { hasBegun, liveStrips, standing, type LiveGroup, type TableEvent } from './live';
 import { FIRST_COAT, SETTING, UNLAID } from './state';
+import { isTurned } from './turning';
 import { wristStands } from './wristTest';
 
 export interface ActFault {
@@ -12,6 +13,8 @@ export interface ActFault {
     | 'act.no-such-strip'
     | 'act.no-such-product'
     | 'act.wrist-first'
+    | 'act.turn-first'
+    | 'act.wax-on-skin'
     | 'act.stopped'
     | 'act.held'
     | 'act.on-the-skin'
@@ -34,6 +37,9 @@ function layFault(groups: readonly LiveGroup[], counted: readonly TableEvent[], 
   if (counted.filter((e) => e.kind === 'hold' || e.kind === 'resume').at(-1)?.kind === 'hold') {
     return { code: 'act.held', message: 'The work is held: go on first, then lay.' };
   }
+  if (!isTurned(groups, group, counted)) {
+    return { code: 'act.turn-first', message: 'The client has to turn before this strip: note the turn first.' };
+  }
   if (!wristStands(groups, group, counted)) {
     return { code: 'act.wrist-first', message: 'No wrist test of this product was noted: nothing is laid before it.' };
   }
@@ -48,6 +54,12 @@ function pullFault(groups: readonly LiveGroup[], counted: readonly TableEvent[],
   if (stage === undefined) return { code: 'act.no-such-strip', message: `The plan has no strip ${strip}.` };
   return stage === SETTING ? null : { code: 'act.not-laid', message: `Strip ${strip} does not lie on the skin.` };
 }
+
+/** Wax is never on the skin across a turn. */
+const turnFault = (groups: readonly LiveGroup[], counted: readonly TableEvent[]): Fault | null =>
+  [...liveStrips(groups, counted).values()].some((s) => s.stage === FIRST_COAT || s.stage === SETTING)
+    ? { code: 'act.wax-on-skin', message: 'Wax is on the skin: it comes off before the client turns.' }
+    : null;
 
 function undoFault(counted: readonly TableEvent[], undoes: string): Fault | null {
   const last = counted.filter((e) => e.kind !== 'mark').at(-1);
@@ -64,6 +76,8 @@ function faultOf(groups: readonly LiveGroup[], journal: readonly TableEvent[], a
       return strip === undefined ? INCOMPLETE : layFault(groups, counted, strip);
     case 'pulled':
       return strip === undefined ? INCOMPLETE : pullFault(groups, counted, strip);
+    case 'turned':
+      return act.position === undefined ? INCOMPLETE : turnFault(groups, counted);
     case 'mark':
       if (strip === undefined || mark === undefined) return INCOMPLETE;
       return groups.some((g) => g.jobs.some((j) => j.id === strip))

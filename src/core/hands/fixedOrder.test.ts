@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { seededRandom } from '../shared';
 import { scheduleInOrder } from './fixedOrder';
+import { roughEndS } from './roughEnd';
 import { randomTask } from './randomTask';
 import { scheduleHands } from './schedule';
 import {
@@ -77,7 +78,22 @@ describe('scheduleInOrder', () => {
     const task = randomTask(seededRandom(5), 6);
     const end = scheduleInOrder(task, possible(task));
     if (!end) throw new Error('this task can be worked');
-    expect(scheduleInOrder(task, possible(task), end.nowS)).toBeNull();
-    expect(scheduleInOrder(task, possible(task), end.nowS + 1)?.nowS).toBe(end.nowS);
+    expect(scheduleInOrder(task, possible(task), { beatS: end.nowS })).toBeNull();
+    expect(scheduleInOrder(task, possible(task), { beatS: end.nowS + 1 })?.nowS).toBe(end.nowS);
+  });
+  it('is never beaten by the rough end of the same order, and that is a true end of it', () => {
+    const random = seededRandom(77);
+    const tasks = Array.from({ length: 200 }, () =>
+      randomTask(random, random.whole(2, 9), random.whole(1, 2) === 1 ? 1 : 2),
+    );
+    const pairs = tasks.map((task) => [
+      scheduleInOrder(task, possible(task))?.nowS ?? Infinity,
+      roughEndS(task, possible(task)),
+    ]);
+    expect(pairs.filter(([best, rough]) => (rough ?? 0) < (best ?? 0))).toEqual([]);
+    const found = pairs.filter(([, rough]) => Number.isFinite(rough));
+    expect(found.length).toBeGreaterThan(80);
+    // without looking ahead it is often the best already
+    expect(found.filter(([best, rough]) => rough === best).length).toBeGreaterThan(0.3 * found.length);
   });
 });

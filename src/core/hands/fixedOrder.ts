@@ -2,7 +2,8 @@
 // coat on, or pull the oldest. A dynamic programme over how many are laid, coated and off; of states alike in that the
 // ones that are nowhere better are dropped.
 
-import { emptyTable, step, type TableState } from './state';
+import { costOf } from './policies';
+import { emptyTable, FIRST_COAT, isOnSkin, poseTo, step, walkTo, type TableState } from './state';
 import { COAT_REST_S, mostRestS, setAfter, type HandsInput, type StripJob } from './types';
 
 /** States kept of those alike in what is laid, coated and off. */
@@ -12,6 +13,7 @@ const MOST_LABELS = 4;
 interface Label {
   readonly nowS: number;
   readonly side: StripJob['side'];
+  readonly pose: string | null;
   readonly laid: number;
   /** Strips whose last coat is on. */
   readonly coated: number;
@@ -19,6 +21,8 @@ interface Label {
   /** Earliest and latest start of the next act of each strip on the skin, oldest first. */
   readonly readyS: readonly number[];
   readonly dueS: readonly number[];
+  /** Seconds by which acts came too late. */
+  readonly lateS: number;
   /** What the hands still have to do, s. */
   readonly workS: number;
   readonly before: Label | null;
@@ -29,19 +33,20 @@ interface Label {
 type Deed = 'lay' | 'coat' | 'pull';
 
 function dominates(a: Label, b: Label): boolean {
-  if (a.nowS > b.nowS) return false;
+  if (a.nowS > b.nowS || a.lateS > b.lateS) return false;
   return a.readyS.every((r, k) => r <= (b.readyS[k] ?? 0) && (a.dueS[k] ?? 0) >= (b.dueS[k] ?? 0));
 }
 
 const SIDES = { left: 1, right: 2 } as const;
 const SPAN = 512;
 
-/** Alike in what is laid, coated and off, and in the side. */
-const keyOf = (l: Label): number =>
-  ((l.laid * SPAN + l.coated) * SPAN + l.pulled) * 3 + (l.side === null ? 0 : SIDES[l.side]);
+/** Alike in what is laid, coated and off, in the side and in the pose. */
+const keyOf = (l: Label, poses: readonly (string | null)[]): number =>
+  (((l.laid * SPAN + l.coated) * SPAN + l.pulled) * 3 + (l.side === null ? 0 : SIDES[l.side])) * SPAN +
+  poses.indexOf(l.pose);
 
-function put(labels: Map<number, Label[]>, made: Label): void {
-  const key = keyOf(made);
+function put(labels: Map<number, Label[]>, made: Label, poses: readonly (string | null)[]): void {
+  const key = keyOf(made, poses);
   const list = labels.get(key);
   if (!list) {
     labels.set(key, [made]);
@@ -50,7 +55,7 @@ function put(labels: Map<number, Label[]>, made: Label): void {
   if (list.some((l) => dominates(l, made))) return;
   const kept = list.filter((l) => !dominates(made, l));
   kept.push(made);
-  if (kept.length > MOST_LABELS) kept.sort((x, y) => x.nowS - y.nowS).pop();
+  if (kept.length > MOST_LABELS) kept.sort((x, y) => costOf(x) - costOf(y)).pop();
   labels.set(key, kept);
 }
 
@@ -61,14 +66,25 @@ interface Ordered {
   /** Place in the order of each job. */
   readonly placeOf: readonly number[];
   readonly limit: number;
-  readonly walkS: number;
+  readonly hands: HandsInput;
+  readonly mayBeLate: boolean;
+}
+
+function orderedTask(input: HandsInput, order: readonly number[], mayBeLate: boolean): Ordered {
+  const placeOf: number[] = [];
+  order.forEach((job, place) => {
+    placeOf[job] = place;
+  });
+  const jobs = order.flatMap((i) => input.jobs[i] ?? []);
+  return { jobs, order, placeOf, limit: input.maxOnSkin, hands: input, mayBeLate };
 }
 
 function mayLay({ jobs, placeOf, limit }: Ordered, l: Label): boolean {
   const job = jobs[l.laid];
   if (!job || l.laid - l.pulled >= limit) return false;
-  const isOff = (j: number): boolean => (placeOf[j] ?? Infinity) < l.pulled;
-  const isOn = (j: number): boolean => (placeOf[j] ?? Infinity) < l.laid && !isOff(j);
+  // what has no place in the order was off before it began
+  const isOff = (j: number): boolean => (placeOf[j] ?? -1) < l.pulled;
+  const isOn = (j: number): boolean => (placeOf[j] ?? -1) < l.laid && !isOff(j);
   return job.needs.every(isOff) && !job.touches.some(isOn);
 }
 
@@ -78,13 +94,18 @@ function after(task: Ordered, l: Label, deed: Deed): Label | null {
   const job = task.jobs[place];
   const index = task.order[place];
   if (!job || index === undefined) return null;
-  const walkS = job.side !== null && l.side !== null && job.side !== l.side ? task.walkS : 0;
   const at = place - l.pulled;
-  const free = l.nowS + walkS;
+  const free = l.nowS + walkTo(l, job, task.hands.walkS) + poseTo(l.pose, job, task.hands);
   const startS = deed === 'lay' ? free : Math.max(free, l.readyS[at] ?? 0);
-  if (deed !== 'lay' && startS > (l.dueS[at] ?? 0)) return null;
-  const side = job.side ?? l.side;
-  const common = { side, before: l, job: index };
+  const late = deed === 'lay' ? 0 : Math.max(0, startS - (l.dueS[at] ?? 0));
+  if (late > 0 && !task.mayBeLate) return null;
+  const common = {
+    side: job.side ?? l.side,
+    pose: job.pose ?? l.pose,
+    lateS: l.lateS + late,
+    before: l,
+    job: index,
+  };
   if (deed === 'pull') {
     const nowS = startS + job.pullS + job.pressS;
     const { laid, coated, pulled, readyS, dueS, workS } = l;
@@ -130,33 +151,57 @@ function deedsOf(task: Ordered, l: Label): readonly Deed[] {
   ];
 }
 
-/** The table at the end of the best schedule of that order; null where none ends before `beatS` with all in time. */
-export function scheduleInOrder(
-  input: HandsInput,
-  order: readonly number[],
-  beatS = Number.POSITIVE_INFINITY,
-): TableState | null {
-  const n = order.length;
-  const placeOf: number[] = [];
-  order.forEach((job, place) => {
-    placeOf[job] = place;
-  });
-  const jobs = order.flatMap((i) => input.jobs[i] ?? []);
-  const task: Ordered = { jobs, order, placeOf, limit: input.maxOnSkin, walkS: input.walkS };
-  const acts = jobs.reduce((s, j) => s + j.coats + 1, 0);
-  const workS = jobs.reduce((s, j) => s + j.coats * j.layS + j.pullS + j.pressS, 0);
-  const start = {
-    nowS: 0,
-    side: null,
-    laid: 0,
-    coated: 0,
+export interface InOrder {
+  /** Ends that cost as much or more are of no use. */
+  readonly beatS?: number | undefined;
+  /** The table as it is; a fresh one otherwise. */
+  readonly from?: TableState | undefined;
+  /** In live use a late strip is pulled late; it costs ten for every second. */
+  readonly mayBeLate?: boolean | undefined;
+}
+
+/** The first label: what is on the skin already stands at the head of the order, set strips before resting ones. */
+function begun(input: HandsInput, from: TableState, order: readonly number[]): Label {
+  const on = order.filter((i) => isOnSkin(from.stage[i]));
+  const rests = on.filter((i) => from.stage[i] === FIRST_COAT).length;
+  const workS = order.reduce((s, i) => {
+    const job = input.jobs[i];
+    if (!job) return s;
+    const { layS, coats, pullS, pressS } = job;
+    const stage = from.stage[i];
+    const setting = isOnSkin(stage) ? 0 : coats;
+    return s + layS * (stage === FIRST_COAT ? 1 : setting) + pullS + pressS;
+  }, 0);
+  return {
+    nowS: from.nowS,
+    side: from.side,
+    pose: from.pose,
+    laid: on.length,
+    coated: on.length - rests,
     pulled: 0,
-    readyS: [],
-    dueS: [],
+    readyS: on.map((i) => from.readyS[i] ?? 0),
+    dueS: on.map((i) => from.dueS[i] ?? 0),
+    lateS: from.lateS,
     workS,
     before: null,
     job: -1,
   };
+}
+
+/**
+ * The table at the end of the best schedule of that order; null where none ends in time. `order` holds every strip that
+ * is not off: of a table that has begun those on the skin first, set strips before resting ones, oldest first.
+ */
+export function scheduleInOrder(
+  input: HandsInput,
+  order: readonly number[],
+  { beatS = Number.POSITIVE_INFINITY, from = emptyTable(input.jobs.length), mayBeLate = false }: InOrder = {},
+): TableState | null {
+  const task = orderedTask(input, order, mayBeLate);
+  const { jobs } = task;
+  const start = begun(input, from, order);
+  const acts = jobs.reduce((s, j) => s + j.coats + 1, 0) - actsBehind(input, from, order);
+  const poses = [...new Set([from.pose, null, ...jobs.map((j) => j.pose ?? null)])];
   let level = new Map<number, Label[]>([[0, [start]]]);
   for (let k = 0; k < acts; k++) {
     const next = new Map<number, Label[]>();
@@ -164,19 +209,27 @@ export function scheduleInOrder(
       for (const l of labels) {
         for (const deed of deedsOf(task, l)) {
           const made = after(task, l, deed);
-          if (made && made.nowS + made.workS < beatS) put(next, made);
+          if (made && costOf(made) + made.workS < beatS) put(next, made, poses);
         }
       }
     }
     level = next;
   }
-  const ends = [...level.values()].flat().filter((l) => l.pulled === n);
-  const best = ends.sort((a, b) => a.nowS - b.nowS)[0];
-  return best ? replayed(input, best) : null;
+  const ends = [...level.values()].flat().filter((l) => l.pulled === order.length);
+  const best = ends.sort((a, b) => costOf(a) - costOf(b))[0];
+  return best ? replayed(input, best, from) : null;
 }
 
-function replayed(input: HandsInput, end: Label): TableState {
+/** Lays that what is on the skin has behind it. */
+const actsBehind = (input: HandsInput, from: TableState, order: readonly number[]): number =>
+  order.reduce((s, i) => {
+    const stage = from.stage[i];
+    const coats = input.jobs[i]?.coats ?? 0;
+    return s + (isOnSkin(stage) ? coats - (stage === FIRST_COAT ? 1 : 0) : 0);
+  }, 0);
+
+function replayed(input: HandsInput, end: Label, from: TableState): TableState {
   const acts: number[] = [];
   for (let l: Label | null = end; l && l.job >= 0; l = l.before) acts.push(l.job);
-  return acts.reverse().reduce((state, job) => step(state, input, job), emptyTable(input.jobs.length));
+  return acts.reverse().reduce((state, job) => step(state, input, job), from);
 }

@@ -3,15 +3,27 @@
 // that comes near its latest pull goes before everything else; an overdue one costs, it does not make the plan
 // impossible.
 
+import { scheduleInOrder } from './fixedOrder';
 import { bestPolicy, costOf } from './policies';
 import { searchSchedule } from './search';
 import { canLay, emptyTable, FIRST_COAT, OFF, opsOf, SETTING, step, UNLAID, type TableState } from './state';
 import { COAT_REST_S, mostRestS, setAfter, type HandsInput, type Op, type StripJob } from './types';
+import { isTurned } from './turning';
 import { isTestedWarmer, wristStands } from './wristTest';
 
 export const MARKS = ['clean', 'some-left', 'broke', 'sore'] as const;
 export type StripMark = (typeof MARKS)[number];
-export const TABLE_EVENT_KINDS = ['wrist', 'laid', 'pulled', 'mark', 'hold', 'resume', 'stop', 'undo'] as const;
+export const TABLE_EVENT_KINDS = [
+  'wrist',
+  'turned',
+  'laid',
+  'pulled',
+  'mark',
+  'hold',
+  'resume',
+  'stop',
+  'undo',
+] as const;
 export type TableEventKind = (typeof TABLE_EVENT_KINDS)[number];
 
 export interface TableEvent {
@@ -22,6 +34,8 @@ export interface TableEvent {
   readonly mark?: StripMark;
   /** Product of a wrist test. */
   readonly product?: string;
+  /** How the client lies after a turn. */
+  readonly position?: string;
   /** Event taken back by an undo. */
   readonly undoes?: string;
 }
@@ -30,6 +44,10 @@ export interface LiveGroup extends HandsInput {
   readonly product: string;
   /** Counts up where the same pot is worked cooler than before; absent = 0. */
   readonly heatStage?: number;
+  /** How the client lies for it; absent = as before. */
+  readonly position?: string;
+  /** Jobs in the order of laying, where it is one to remember. */
+  readonly order?: readonly number[] | undefined;
   /** The plan's acts in order, as job indices: a job's first entry is its lay, its last its pull. */
   readonly sequence?: readonly number[];
 }
@@ -54,9 +72,18 @@ export type Act =
       readonly again: boolean;
     }
   | {
+      readonly kind: 'turn';
+      readonly position: string;
+      /** A strip of what is worked next. */
+      readonly firstStrip: string;
+    }
+  | {
       readonly kind: 'lay';
       readonly strip: string;
       readonly coat: 1 | 2;
+      /** First the hands walk round; first the client takes another pose. */
+      readonly walk: boolean;
+      readonly pose: boolean;
       /** Of a second coat: when the first has rested, and until when it takes the second well. */
       readonly notBeforeMs: number | null;
       readonly notAfterMs: number | null;
@@ -76,6 +103,8 @@ export interface LiveTable {
   readonly act: Act;
   /** The acts after this one, as planned now. */
   readonly ahead: readonly { readonly kind: 'lay' | 'coat' | 'pull'; readonly strip: string; readonly walkS: number }[];
+  /** The acts leave the order of the plan, since in it a strip would come off too late. */
+  readonly leavesOrder: boolean;
   readonly strips: ReadonlyMap<string, LiveStrip>;
   /** From when each strip that sets may be pulled, as it was really laid. */
   readonly readyAtMs: ReadonlyMap<string, number>;
@@ -143,7 +172,7 @@ export function liveStrips(groups: readonly LiveGroup[], events: readonly TableE
 function tableStateOf(
   group: LiveGroup,
   strips: ReadonlyMap<string, LiveStrip>,
-  side: TableState['side'],
+  { side, pose }: Pick<TableState, 'side' | 'pose'>,
   nowS: number,
   baseMs: number,
 ): TableState {
@@ -152,6 +181,7 @@ function tableStateOf(
     ...emptyTable(group.jobs.length),
     nowS,
     side,
+    pose,
     stage: group.jobs.map((job) => strips.get(job.id)?.stage ?? UNLAID),
     readyS: group.jobs.map((job) => laidS(job.id) + nextAct(job, strips.get(job.id)).min),
     dueS: group.jobs.map((job) => laidS(job.id) + nextAct(job, strips.get(job.id)).max),
@@ -182,11 +212,22 @@ function followPlan(group: LiveGroup, from: TableState): TableState | null {
   return state.stage.every((s) => s === OFF) ? state : null;
 }
 
-/**
- * Planned acts from a table state on: the plan itself while it fits, else the best policy; bettered by a narrow search.
- */
-export function replan(group: LiveGroup, from: TableState): readonly Op[] {
-  const planned = followPlan(group, from);
+/** What is left in the order of the plan: on the skin as it was laid, set strips before resting ones, then the rest. */
+function inOrder(group: LiveGroup, from: TableState): TableState | null {
+  if (!group.order) return null;
+  const is = (stage: number): readonly number[] => group.jobs.flatMap((_, i) => (from.stage[i] === stage ? [i] : []));
+  const oldest = (list: readonly number[]): readonly number[] =>
+    [...list].sort((a, b) => (from.dueS[a] ?? 0) - (from.dueS[b] ?? 0));
+  const left = [
+    ...oldest(is(SETTING)),
+    ...oldest(is(FIRST_COAT)),
+    ...group.order.filter((i) => from.stage[i] === UNLAID),
+  ];
+  return scheduleInOrder(group, left, { from, mayBeLate: true });
+}
+
+/** Whatever ends first: the best policy, bettered by a narrow search. */
+function freely(group: LiveGroup, from: TableState, planned: TableState | null): TableState | null {
   const policy = bestPolicy(group, from, true);
   const start = planned && (!policy || costOf(planned) <= costOf(policy)) ? planned : policy;
   const found = searchSchedule(group, {
@@ -197,8 +238,32 @@ export function replan(group: LiveGroup, from: TableState): readonly Op[] {
     maxLabels: LIVE_LABELS,
     from,
   });
-  const end = found.best ?? start;
-  return end ? opsOf(end) : [];
+  return found.best ?? start;
+}
+
+export interface Replanned {
+  readonly ops: readonly Op[];
+  /** Not in the order of the plan, in which a strip would come off too late. */
+  readonly leavesOrder: boolean;
+}
+
+/**
+ * Planned acts from a table state on. Where the plan has an order to remember the acts stay in it, whatever was done out
+ * of turn; they leave it only where a strip would be late in it and is not, or less so, otherwise.
+ */
+export function replan(group: LiveGroup, from: TableState): Replanned {
+  const planned = followPlan(group, from);
+  const kept = inOrder(group, from);
+  if (!kept) {
+    const end = freely(group, from, planned);
+    return { ops: end ? opsOf(end) : [], leavesOrder: false };
+  }
+  // the plan's own acts where they are as good: they are what was looked at
+  const own = planned && costOf(planned) <= costOf(kept) ? planned : kept;
+  if (own.lateS <= from.lateS) return { ops: opsOf(own), leavesOrder: false };
+  const free = freely(group, from, planned);
+  const leaves = free !== null && free.lateS < own.lateS;
+  return { ops: opsOf(leaves ? free : own), leavesOrder: leaves };
 }
 
 function readyTimes(groups: readonly LiveGroup[], strips: ReadonlyMap<string, LiveStrip>): ReadonlyMap<string, number> {
@@ -232,12 +297,15 @@ export function liveTable(groups: readonly LiveGroup[], events: readonly TableEv
     stripCount: strips.size,
     pulledCount: [...strips.values()].filter((s) => s.stage === OFF).length,
   };
-  const flat = (act: Act): LiveTable => ({ ...rest, act, ahead: [], layable: [] });
+  const flat = (act: Act): LiveTable => ({ ...rest, act, ahead: [], layable: [], leavesOrder: false });
   // stop and hold stand until they are taken back: what is on the skin can still be pulled meanwhile
   if (counted.some((e) => e.kind === 'stop')) return flat({ kind: 'stopped' });
   if (!group) return flat({ kind: 'done' });
   if (counted.filter((e) => e.kind === 'hold' || e.kind === 'resume').at(-1)?.kind === 'hold') {
     return flat({ kind: 'held' });
+  }
+  if (!isTurned(groups, group, counted)) {
+    return flat({ kind: 'turn', position: group.position ?? '', firstStrip: group.jobs[0]?.id ?? '' });
   }
   if (!wristStands(groups, group, counted)) {
     const firstStrip = group.jobs[0]?.id ?? '';
@@ -246,9 +314,10 @@ export function liveTable(groups: readonly LiveGroup[], events: readonly TableEv
   const baseMs = counted[0]?.atMs ?? 0;
   const nowS = ((last?.atMs ?? baseMs) - baseMs) / 1000;
   const touched = counted.filter((e) => e.kind === 'laid' || e.kind === 'pulled').at(-1)?.strip;
-  const side = groups.flatMap((g) => g.jobs).find((j) => j.id === touched)?.side ?? null;
-  const from = tableStateOf(group, strips, side, nowS, baseMs);
-  const ops = replan(group, from);
+  // once the client has turned, neither side nor pose of before counts
+  const stood = group.jobs.find((j) => j.id === touched);
+  const from = tableStateOf(group, strips, { side: stood?.side ?? null, pose: stood?.pose ?? null }, nowS, baseMs);
+  const { ops, leavesOrder } = replan(group, from);
   const [first] = ops;
   const idOf = (op: Op): string => group.jobs[op.job]?.id ?? '';
   const ahead = ops.slice(1, 6).map((op) => ({ kind: op.kind, strip: idOf(op), walkS: op.walkS }));
@@ -261,7 +330,7 @@ export function liveTable(groups: readonly LiveGroup[], events: readonly TableEv
     )
     .map((j) => j.id);
   if (!first) return flat({ kind: 'done' });
-  return { ...rest, act: actOf(first, group, strips, baseMs, from), ahead, layable };
+  return { ...rest, act: actOf(first, group, strips, baseMs, from), ahead, layable, leavesOrder };
 }
 
 function actOf(
@@ -273,12 +342,14 @@ function actOf(
 ): Act {
   const job = group.jobs[op.job];
   const strip = job?.id ?? '';
-  if (op.kind === 'lay') return { kind: 'lay', strip, coat: 1, notBeforeMs: null, notAfterMs: null };
+  const first = { walk: op.walkS > 0, pose: op.poseS > 0 };
+  if (op.kind === 'lay') return { kind: 'lay', strip, coat: 1, ...first, notBeforeMs: null, notAfterMs: null };
   if (op.kind === 'coat') {
     return {
       kind: 'lay',
       strip,
       coat: 2,
+      ...first,
       notBeforeMs: baseMs + (from.readyS[op.job] ?? 0) * 1000,
       notAfterMs: baseMs + (from.dueS[op.job] ?? 0) * 1000,
     };

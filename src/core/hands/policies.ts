@@ -83,4 +83,4 @@ export function bestPolicy(input: HandsInput, from?: TableState, mayBeLate = fal
 }
 
 /** An overdue strip costs ten for every second. */
-export const costOf = (state: TableState): number => state.nowS + 10 * state.lateS;
+export const costOf = (state: Pick<TableState, 'nowS' | 'lateS'>): number => state.nowS + 10 * state.lateS;

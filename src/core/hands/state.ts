@@ -11,6 +11,8 @@ export const OFF = 3;
 export interface TableState {
   readonly nowS: number;
   readonly side: 'left' | 'right' | null;
+  /** Pose the client holds; null = none yet. */
+  readonly pose: string | null;
   /** Stage of each job. */
   readonly stage: readonly number[];
   /** Earliest start of the job's next act (coat or pull). */
@@ -29,6 +31,7 @@ export function emptyTable(jobCount: number): TableState {
   return {
     nowS: 0,
     side: null,
+    pose: null,
     stage: zeros(jobCount),
     readyS: zeros(jobCount),
     dueS: zeros(jobCount),
@@ -46,8 +49,15 @@ export function onSkinCount(state: TableState): number {
   return count;
 }
 
-export const walkTo = (state: TableState, job: StripJob, walkS: number): number =>
+export const walkTo = (state: Pick<TableState, 'side'>, job: StripJob, walkS: number): number =>
   job.side !== null && state.side !== null && job.side !== state.side ? walkS : 0;
+
+/** Taking the job's pose, s; a strip that needs none is reached in any. */
+export const poseTo = (
+  now: string | null,
+  job: Pick<StripJob, 'pose'>,
+  { poseS = 0 }: Pick<HandsInput, 'poseS'>,
+): number => ((job.pose ?? null) !== null && job.pose !== now ? poseS : 0);
 
 /** True where this job may be laid now: room on the skin, needed strips off, no touching strip on the skin. */
 export function canLay(state: TableState, input: HandsInput, index: number, limit = input.maxOnSkin): boolean {
@@ -64,7 +74,7 @@ export function canLay(state: TableState, input: HandsInput, index: number, limi
 /** Start of the job's next act if it is done next. */
 export function nextStart(state: TableState, input: HandsInput, index: number): number {
   const job = input.jobs[index] as StripJob; // callers pass indices of input.jobs
-  const free = state.nowS + walkTo(state, job, input.walkS);
+  const free = state.nowS + walkTo(state, job, input.walkS) + poseTo(state.pose, job, input);
   return state.stage[index] === UNLAID ? free : Math.max(free, state.readyS[index] ?? 0);
 }
 
@@ -72,6 +82,7 @@ export function nextStart(state: TableState, input: HandsInput, index: number): 
 export function step(state: TableState, input: HandsInput, index: number): TableState {
   const job = input.jobs[index] as StripJob; // callers pass indices of input.jobs
   const walkS = walkTo(state, job, input.walkS);
+  const poseS = poseTo(state.pose, job, input);
   const startS = nextStart(state, input, index);
   const stage = state.stage.slice();
   const readyS = state.readyS.slice();
@@ -98,11 +109,12 @@ export function step(state: TableState, input: HandsInput, index: number): Table
   return {
     nowS: endS,
     side: job.side ?? state.side,
+    pose: job.pose ?? state.pose,
     stage,
     readyS,
     dueS,
     lateS,
-    last: { kind, job: index, startS, endS, walkS },
+    last: { kind, job: index, startS, endS, walkS, poseS },
     before: state,
   };
 }
@@ -125,14 +137,29 @@ export function makesDeadlines(state: TableState, input: HandsInput): boolean {
   });
   onSkin.sort((a, b) => (state.dueS[a] ?? 0) - (state.dueS[b] ?? 0));
   let time = state.nowS;
-  let side = state.side;
+  let { side, pose } = state;
   for (const i of onSkin) {
     const job = input.jobs[i] as StripJob; // onSkin holds job indices
     const walkS = job.side !== null && side !== null && job.side !== side ? input.walkS : 0;
-    const startS = Math.max(time + walkS, state.readyS[i] ?? 0);
+    const startS = Math.max(time + walkS + poseTo(pose, job, input), state.readyS[i] ?? 0);
     if (startS > (state.dueS[i] ?? 0)) return false;
     time = startS + (state.stage[i] === FIRST_COAT ? job.layS : job.pullS + job.pressS);
     side = job.side ?? side;
+    pose = job.pose ?? pose;
   }
   return true;
+}
+
+/**
+ * The table after acts in this order, a job's first entry its lay and its last its pull. Null where an act is not
+ * possible, or, unless it may be, comes too late.
+ */
+export function tableAfter(input: HandsInput, acts: readonly number[], mayBeLate = false): TableState | null {
+  let state = emptyTable(input.jobs.length);
+  for (const job of acts) {
+    if (state.stage[job] === UNLAID && !canLay(state, input, job)) return null;
+    state = step(state, input, job);
+    if (state.lateS > 0 && !mayBeLate) return null;
+  }
+  return state;
 }

@@ -15,6 +15,8 @@ export interface StripJob {
   readonly id: string;
   /** Side on which one stands for it; null = reached from either side. */
   readonly side: 'left' | 'right' | null;
+  /** Pose the client holds for it, by any name; null or absent = as the client lies. */
+  readonly pose?: string | null;
   /** Loading and laying one coat. */
   readonly layS: number;
   readonly coats: 1 | 2;
@@ -36,17 +38,23 @@ export interface HandsInput {
   readonly maxOnSkin: number;
   /** Change of side, s. */
   readonly walkS: number;
+  /** Taking another pose, s; absent = 0. */
+  readonly poseS?: number;
 }
 
 export type OpKind = 'lay' | 'coat' | 'pull';
 
-/** One act on one strip. `walkS` is the walk just before `startS`; a pull's end includes the press. */
+/**
+ * One act on one strip. `walkS` is the walk before `startS`, `poseS` the pose taken after the walk; a pull's end includes
+ * the press.
+ */
 export interface Op {
   readonly kind: OpKind;
   readonly job: number;
   readonly startS: number;
   readonly endS: number;
   readonly walkS: number;
+  readonly poseS: number;
 }
 
 /** Shortest rest between two coats, s. */

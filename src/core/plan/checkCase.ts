@@ -1,7 +1,7 @@
 // Meaning of a case, beyond its shape: sides, zones given twice or inside another, marks and strokes on the sheet,
 // dates in order. All faults are reported together, each with its path.
 
-import { INSIDE, sidesOf, sheetFor, ZONES, zoneKey } from '../anatomy';
+import { INSIDE, POSITION_NAMES, positionsOf, sidesOf, sheetFor, ZONES, zoneKey } from '../anatomy';
 import { checkRuleChange } from '../screening';
 import { isCivilDate, regionArea } from '../shared';
 import { canFade } from '../strips';
@@ -92,6 +92,10 @@ function zoneFaults(
       message: `${facts.name} ends at its border; only the shoulder is thinned out.`,
     });
   }
+  if (zone.position !== undefined && !positionsOf(zone.zone).includes(zone.position)) {
+    const possible = positionsOf(zone.zone).map((p) => POSITION_NAMES[p]);
+    faults.push({ path: `${path}.position`, message: `${facts.name} is worked ${possible.join(' or ')}.` });
+  }
   if (zone.handStrips !== undefined) faults.push(...handStripFaults(zone.handStrips, `${path}.handStrips`));
   const { lengthMm, shortestMm, longestMm } = zone.hair;
   if (shortestMm !== undefined && shortestMm > lengthMm) {
@@ -126,6 +130,9 @@ export function caseFaults(visit: VisitCase, catalogue: readonly Product[] = SHI
     if (holder) {
       faults.push({ path: `zones[${i}].zone`, message: `${z.zone} lies inside ${holder.zone}, which is also given.` });
     }
+  });
+  visit.order?.forEach((key, i) => {
+    if (!keys.includes(key)) faults.push({ path: `order[${i}]`, message: `${key} is no zone of this visit.` });
   });
   visit.client.screening?.forEach((f, i) => {
     if (f.lastOn !== undefined && f.lastOn > visit.on) {

@@ -167,9 +167,9 @@ describe('one pot, one heat', () => {
     if (!made.ok) throw new Error(made.error.message);
     const { zones, schedule } = made.value;
     expect(zones.every((z) => z.reasons.some((r) => r.startsWith('One pot')))).toBe(true);
-    const heats = schedule.groups.map((g) => g.touchC);
+    const heats = schedule.rounds.map((g) => g.touchC);
     expect(heats.every((t, i) => i === 0 || (t ?? 0) <= (heats[i - 1] ?? 0))).toBe(true);
-    for (const g of schedule.groups) {
+    for (const g of schedule.rounds) {
       const here = zones.filter((z) => z.strips.some((s) => g.strips.includes(s.id)));
       expect(here.length).toBeGreaterThan(0);
       for (const z of here) {

@@ -10,7 +10,7 @@ export { planMemory } from './planMemory';
 export type { PlanMemory } from './planMemory';
 export { caseFaults } from './checkCase';
 export type { CaseFault } from './checkCase';
-export type { Plan, PlanZone, PlanOption, PlanStrip, PlanHeat, PlanRegrowth, WorkGroup } from './planTypes';
+export type { Plan, PlanZone, PlanOption, PlanStrip, PlanHeat, PlanRegrowth, PlanRound } from './planTypes';
 export type { VisitCase, ZoneCase, ClientCase, StudioCase, HairCase, HandStrips } from './visitCase';
 export type { ScheduleEvent, Deed } from './visitSchedule';
 export { liveGroups } from './liveGroups';

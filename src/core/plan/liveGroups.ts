@@ -1,17 +1,25 @@
 // From a plan to the groups that the live table works through: the same jobs as the schedule had.
 
+import { poseKey } from '../anatomy';
 import type { LiveGroup, StripJob } from '../hands';
 import type { Plan, PlanStrip, PlanZone } from './planTypes';
 import { pullS } from './stripJobs';
 
-/** How often the pot has come down before a group: the heats of the same product up to it. */
-function heatStage(plan: Plan, place: number): number {
-  const { product } = plan.schedule.groups[place] ?? { product: '' };
-  const heats = plan.schedule.groups.slice(0, place + 1).filter((g) => g.product === product);
+/** How often the pot has come down before a round: the heats of the same product up to it. */
+function heatStage({ rounds }: Plan['schedule'], place: number): number {
+  const { product } = rounds[place] ?? { product: '' };
+  const heats = rounds.slice(0, place + 1).filter((g) => g.product === product);
   return heats.filter((g, i) => i > 0 && g.touchC !== heats[i - 1]?.touchC).length;
 }
 
-/** Groups in order of work; lay times are those of the schedule. */
+/** Jobs in the order in which their first coat is laid. */
+const layOrder = (plan: Plan, index: ReadonlyMap<string, number>): readonly number[] => [
+  ...new Set(
+    plan.schedule.events.flatMap((e) => (e.do === 'lay' && e.strip !== null ? (index.get(e.strip) ?? []) : [])),
+  ),
+];
+
+/** The rounds in order of work; lay times are those of the schedule. */
 export function liveGroups(plan: Plan): readonly LiveGroup[] {
   const layS = new Map<string, number>();
   for (const e of plan.schedule.events) {
@@ -20,7 +28,7 @@ export function liveGroups(plan: Plan): readonly LiveGroup[] {
   const strips = new Map<string, { strip: PlanStrip; zone: PlanZone }>(
     plan.zones.flatMap((zone) => zone.strips.map((strip) => [strip.id, { strip, zone }])),
   );
-  return plan.schedule.groups.map(({ product, strips: ids }, place): LiveGroup => {
+  return plan.schedule.rounds.map(({ product, position, parts, strips: ids }, place): LiveGroup => {
     const index = new Map(ids.map((id, i) => [id, i]));
     const indices = (list: readonly string[]): readonly number[] => list.flatMap((id) => index.get(id) ?? []);
     const jobs = ids.flatMap((id): StripJob[] => {
@@ -31,6 +39,7 @@ export function liveGroups(plan: Plan): readonly LiveGroup[] {
         {
           id,
           side: zone.side === 'middle' ? null : zone.side,
+          pose: poseKey(zone.zone, zone.side),
           layS: layS.get(id) ?? 10,
           coats: zone.choice?.coats === 2 ? 2 : 1,
           setMinS: strip.setS.min,
@@ -48,11 +57,14 @@ export function liveGroups(plan: Plan): readonly LiveGroup[] {
     );
     return {
       product,
-      heatStage: heatStage(plan, place),
+      heatStage: heatStage(plan.schedule, place),
+      position,
+      ...(parts.every((p) => p.pattern !== null) ? { order: layOrder(plan, index) } : {}),
       jobs,
       sequence,
       maxOnSkin: plan.schedule.maxOnSkin,
       walkS: plan.schedule.walkS,
+      poseS: plan.schedule.poseS,
     };
   });
 }

@@ -5,6 +5,7 @@
 import type { Schedule } from '../hands';
 import type { LearnedGrowth } from '../hair';
 import type { CoatHeat, Opener, SkinHeat, WorkingWindow } from '../heat';
+import type { RoundSchedule } from '../rounds';
 import { recaller, type Recall } from '../shared';
 import type { Layout } from '../strips';
 
@@ -15,6 +16,7 @@ export interface PlanMemory {
   readonly coats: Recall<CoatHeat>;
   readonly layouts: Recall<Layout>;
   readonly schedules: Recall<Schedule>;
+  readonly rounds: Recall<RoundSchedule>;
   readonly learned: Recall<LearnedGrowth>;
 }
 
@@ -26,5 +28,6 @@ export const planMemory = (): PlanMemory => ({
   coats: recaller(200),
   layouts: recaller(240),
   schedules: recaller(600),
+  rounds: recaller(300),
   learned: recaller(200),
 });

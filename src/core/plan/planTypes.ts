@@ -11,7 +11,7 @@ import type { Way } from '../products';
 import type { Outcome, Reason } from '../screening';
 import type { CivilDate, Ring, Vec } from '../shared';
 import type { StripFault, TabKind, TabOn } from '../strips';
-import type { ScheduleEvent } from './visitSchedule';
+import type { ScheduleEvent, ScheduleRound } from './visitSchedule';
 
 export interface PlanOption {
   readonly product: string;
@@ -187,15 +187,12 @@ export interface PlanRegrowth {
   readonly rateFactor: number;
 }
 
-/** Strips worked together with one product, in one task for the hands. */
-export interface WorkGroup {
-  readonly product: string;
-  readonly strips: readonly string[];
-  /** Heat of the pot, °C; null in a plan from before, or without a pot. */
-  readonly touchC: number | null;
-  readonly potC: number | null;
-  /** How long the pot comes down before it, s. */
-  readonly coolS: number;
+/** A round of the work with its words. */
+export interface PlanRound extends ScheduleRound {
+  /** How the client lies and where the practitioner stands. */
+  readonly stands: string;
+  /** The order in words, a sentence a part. */
+  readonly says: readonly string[];
 }
 
 export interface Plan {
@@ -214,7 +211,10 @@ export interface Plan {
     readonly bound: 'proven' | 'formula';
     readonly maxOnSkin: number;
     readonly walkS: number;
-    readonly groups: readonly WorkGroup[];
+    readonly poseS: number;
+    /** The earliest end known for any order, the same rounds. */
+    readonly quickestS: number;
+    readonly rounds: readonly PlanRound[];
     readonly events: readonly ScheduleEvent[];
   };
   readonly materials: readonly MaterialLine[];

@@ -16,7 +16,9 @@ import { planMemory, type PlanMemory } from './planMemory';
 import type { Plan } from './planTypes';
 import { pressFor, stripJobs } from './stripJobs';
 import { blackoutsOf, studioFacts, type VisitCase } from './visitCase';
-import { visitSchedule, type ZoneJobs } from './visitSchedule';
+import { visitSchedule, type VisitZone } from './visitSchedule';
+import { placesOf } from './stripPlaces';
+import { roundWords } from './roundWords';
 import { learnedOf, NOTHING_LEARNED, zoneOptions } from './zoneOptions';
 import { atPotHeat, potStages, potWords } from './potHeat';
 import { planRegrowth } from './regrowthPlan';
@@ -146,11 +148,9 @@ export function planVisit(visit: VisitCase, settings: PlanSettings = {}): Result
   const atHeat = own.map((z, i) => z && atPotHeat(z, stages[stageOf(i)]?.touchC ?? z.choice.window.targetC));
   const chosen = atHeat.flatMap((z, i) => (z ? [{ ...z, stage: stageOf(i) }] : []));
   const schedule = visitSchedule(
-    chosen.map((z): ZoneJobs => zoneJobs(z, studio.level)),
-    studio.maxOnSkin,
-    studio.walkS,
-    memory,
-    stages,
+    chosen.map((z): VisitZone => visitZone(z, studio.level)),
+    studio,
+    { memory, stages, wish: wishedFirst(visit, chosen) },
   );
   const orderOf = new Map<string, number>();
   for (const e of schedule.events) {
@@ -197,7 +197,8 @@ export function planVisit(visit: VisitCase, settings: PlanSettings = {}): Result
     regrowth,
   );
   const blackouts = blackoutsOf(visit.client);
-  const { endS, lowerBoundS, bound, maxOnSkin, groups, events } = schedule;
+  const { endS, lowerBoundS, bound, quickestS, maxOnSkin, events } = schedule;
+  const rounds = schedule.rounds.map((r) => ({ ...r, ...roundWords(r, planZones) }));
   return ok({
     version: 1,
     on: visit.on,
@@ -208,7 +209,10 @@ export function planVisit(visit: VisitCase, settings: PlanSettings = {}): Result
       ruleSet: judgement.ruleSet,
     },
     zones: planZones,
-    schedule: { endS, lowerBoundS, bound, maxOnSkin, walkS: studio.walkS, groups, events },
+    schedule: {
+      ...{ endS, lowerBoundS, bound, quickestS, maxOnSkin },
+      ...{ walkS: studio.walkS, poseS: studio.poseS, rounds, events },
+    },
     materials,
     time:
       chosen.length === 0
@@ -244,26 +248,40 @@ interface WorkedZone {
   readonly stage: number;
 }
 
-const zoneJobs = ({ work, choice, judgement, stage }: WorkedZone, level: HandLevel): ZoneJobs => ({
-  zone: work.zone.id,
-  product: choice.product.id,
-  stage,
-  jobs: stripJobs({
-    strips: work.layout(choice.product, choice.way).strips,
-    side: work.input.side,
-    manner: mannerName(choice.family, choice.way),
-    coats: choice.coats,
-    setS: choice.setS,
-    rest: choice.rest,
-    level,
-    face: work.zone.face,
+/** Zones wished first, by their place among those that are worked. */
+const wishedFirst = ({ order = [] }: VisitCase, chosen: readonly WorkedZone[]): readonly number[] =>
+  order.flatMap((key) => {
+    const at = chosen.findIndex((z) => z.work.key === key);
+    return at < 0 ? [] : [at];
+  });
+
+function visitZone({ work, choice, judgement, stage }: WorkedZone, level: HandLevel): VisitZone {
+  const { strips } = work.layout(choice.product, choice.way);
+  const spread = isSpread(work.zone, choice.family, choice.way);
+  return {
     zone: work.zone.id,
-    family: choice.family,
-    coarseness: work.hair.coarseness,
-    spread: isSpread(work.zone, choice.family, choice.way),
-    pressS: pressFor(judgement.pressS),
-  }),
-});
+    side: work.input.side,
+    product: choice.product.id,
+    stage,
+    position: work.input.position,
+    places: placesOf(strips, work.input.side, spread),
+    jobs: stripJobs({
+      strips,
+      side: work.input.side,
+      manner: mannerName(choice.family, choice.way),
+      coats: choice.coats,
+      setS: choice.setS,
+      rest: choice.rest,
+      level,
+      face: work.zone.face,
+      zone: work.zone.id,
+      family: choice.family,
+      coarseness: work.hair.coarseness,
+      spread,
+      pressS: pressFor(judgement.pressS),
+    }),
+  };
+}
 
 /** One window a zone: the chosen family's, or where nothing is chosen the best option's. */
 function returnWindows(

@@ -78,10 +78,10 @@ describe('a leg warmed by hand and an underarm from one pot', () => {
     });
     if (!made.ok) throw new Error(made.error.message);
     const { schedule, zones } = made.value;
-    expect(schedule.groups.map((g) => g.touchC)).toEqual([61, zones[0]?.heat?.workingC.target]);
-    expect([...(schedule.groups[0]?.strips ?? [])].sort()).toEqual(zones[1]?.strips.map((s) => s.id).sort());
-    expect(schedule.groups[1]?.coolS).toBeGreaterThan(60);
-    expect(schedule.events.filter((e) => e.do === 'wait' && e.forS === schedule.groups[1]?.coolS)).toHaveLength(1);
+    expect(schedule.rounds.map((g) => g.touchC)).toEqual([61, zones[0]?.heat?.workingC.target]);
+    expect([...(schedule.rounds[0]?.strips ?? [])].sort()).toEqual(zones[1]?.strips.map((s) => s.id).sort());
+    expect(schedule.rounds[1]?.coolS).toBeGreaterThan(60);
+    expect(schedule.events.filter((e) => e.do === 'wait' && e.forS === schedule.rounds[1]?.coolS)).toHaveLength(1);
     expect(liveGroups(made.value).map((g) => g.heatStage)).toEqual([0, 1]);
   });
 });

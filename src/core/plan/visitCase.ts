@@ -1,7 +1,7 @@
 // The visit case: everything the planning chain needs, one value in. Shape and defaults; the JSON schema is in
 // src/formats.
 
-import { FAMILIES, type Family, type Side, type ZoneId } from '../anatomy';
+import { FAMILIES, type Family, type Position, type Side, type ZoneId } from '../anatomy';
 import type { Blackout } from '../care';
 import type { DensityPlace, Mark, Stroke } from '../field';
 import type { HairFlag, HairHistory, PastLength } from '../hair';
@@ -63,6 +63,11 @@ export interface StudioCase {
   readonly level?: HandLevel | undefined;
   readonly maxOnSkin?: number | undefined;
   readonly walkS?: number | undefined;
+  /** Turning the client over, and a change of pose within a position, s. */
+  readonly turnS?: number | undefined;
+  readonly poseS?: number | undefined;
+  /** Orders of laying that can be remembered, or the quickest. */
+  readonly order?: 'followable' | 'quickest' | undefined;
   readonly schools?: { readonly [K in keyof Schools]?: Schools[K] | undefined } | undefined;
   readonly products?: readonly string[] | undefined;
   /** How many times each part of the cost counts, 0–5; what is absent counts once. */
@@ -109,6 +114,8 @@ export interface ZoneCase {
   readonly heat?: HeatWish | undefined;
   /** The zone's border is thinned out in dabs (shoulder, hard wax). */
   readonly fade?: boolean | undefined;
+  /** How the client is to lie for it; one of the zone's positions. */
+  readonly position?: Position | undefined;
   /** Strips laid out by hand, for products of one family worked in one manner. */
   readonly handStrips?: HandStrips | undefined;
 }
@@ -128,6 +135,8 @@ export interface VisitCase {
   readonly client: ClientCase;
   readonly studio?: StudioCase | undefined;
   readonly zones: readonly ZoneCase[];
+  /** Zone keys to be worked before the others, within what position and pot allow. */
+  readonly order?: readonly string[] | undefined;
 }
 
 export interface StudioFacts {
@@ -135,6 +144,9 @@ export interface StudioFacts {
   readonly level: HandLevel;
   readonly maxOnSkin: number;
   readonly walkS: number;
+  readonly turnS: number;
+  readonly poseS: number;
+  readonly order: 'followable' | 'quickest';
   readonly schools: Schools;
   readonly products: readonly Product[];
   readonly counts: Counts;
@@ -162,6 +174,9 @@ export function studioFacts(studio: StudioCase = {}, catalogue: readonly Product
     level,
     maxOnSkin: studio.maxOnSkin ?? MAX_ON_SKIN[level],
     walkS: studio.walkS ?? 6,
+    turnS: studio.turnS ?? 30,
+    poseS: studio.poseS ?? 8,
+    order: studio.order ?? 'followable',
     schools: {
       hardLay: studio.schools?.hardLay ?? 'with',
       shortHair: studio.schools?.shortHair ?? 'crossed',

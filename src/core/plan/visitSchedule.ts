@@ -1,27 +1,27 @@
-// One schedule for all zones of a visit: zones that share a product are one task for the hands where they are few, else
-// pair by pair; products follow each other with a change of pot and gloves. Gaps while strips set get a small job.
+// The schedule of a visit: its rounds one after the other, with the turns, changes of pot and walks between them. Gaps
+// while strips set get a small job.
 
-import { scheduleHands, type Op, type StripJob } from '../hands';
-import type { ZoneId } from '../anatomy';
+import { zoneKey, type Position, type Side } from '../anatomy';
+import type { Op, PatternName, SidesBy, StripJob } from '../hands';
+import { joinJobs, roundSchedule, visitRounds, type HandsLimits, type RoundSchedule, type ZoneJobs } from '../rounds';
 import { planMemory, type PlanMemory } from './planMemory';
 import type { PotStage } from './potHeat';
 
 /** Change of pot and gloves, s (from memory). */
 export const CHANGE_S = 20;
-/** Zones of one product are scheduled as one task up to this many strips. */
-const JOINT_JOBS = 14;
 /** A gap this long is worth a small job. */
 const SMALL_JOB_S = 5;
 
-export interface ZoneJobs {
-  readonly zone: ZoneId;
+/** A zone of the visit with what its place in the rounds hangs on. */
+export interface VisitZone extends ZoneJobs {
   readonly product: string;
   /** Which of the pot's heats it is worked at: a place in the stages. */
   readonly stage: number;
-  readonly jobs: readonly StripJob[];
+  readonly position?: Position | undefined;
 }
 
-export type Deed = 'lay' | 'pull' | 'press' | 'walk' | 'change' | 'tweeze' | 'powder' | 'cleanse' | 'wait';
+export type Deed =
+  'lay' | 'pull' | 'press' | 'walk' | 'change' | 'turn' | 'pose' | 'tweeze' | 'powder' | 'cleanse' | 'wait';
 
 export interface ScheduleEvent {
   readonly atS: number;
@@ -30,59 +30,48 @@ export interface ScheduleEvent {
   readonly forS: number;
 }
 
+/** One zone, or both sides of it, laid in one order. */
+export interface RoundPart {
+  /** Zone keys. */
+  readonly zones: readonly string[];
+  /** Null where the order is the quickest, not one to remember. */
+  readonly pattern: PatternName | null;
+  readonly sides: SidesBy | null;
+}
+
+/** Worked without turning the client, from one pot at one heat. */
+export interface ScheduleRound {
+  readonly position: Position;
+  readonly product: string;
+  /** Zone keys in the order of work. */
+  readonly zones: readonly string[];
+  /** In the order of the zones. */
+  readonly strips: readonly string[];
+  readonly fromS: number;
+  readonly toS: number;
+  readonly parts: readonly RoundPart[];
+  /** Heat of the pot, °C, at touch and in the pot. */
+  readonly touchC: number | null;
+  readonly potC: number | null;
+  /** The pot comes down this long before, s; 0 where it need not. */
+  readonly coolS: number;
+}
+
 export interface VisitSchedule {
   readonly endS: number;
   readonly lowerBoundS: number;
   readonly bound: 'proven' | 'formula';
+  /** The earliest end known for any order, the same rounds. */
+  readonly quickestS: number;
   readonly maxOnSkin: number;
   readonly feasible: boolean;
-  /** What is worked together, in order: one product, one or more zones. */
-  readonly groups: readonly {
-    readonly product: string;
-    readonly strips: readonly string[];
-    /** Heat of the pot, °C, at touch and in the pot. */
-    readonly touchC: number | null;
-    readonly potC: number | null;
-    /** The pot comes down this long before, s; 0 where it need not. */
-    readonly coolS: number;
-  }[];
+  readonly rounds: readonly ScheduleRound[];
   readonly events: readonly ScheduleEvent[];
 }
 
-/** Joins zones of one group; needs and touches keep pointing within their zone. */
-function joinJobs(zones: readonly ZoneJobs[]): readonly StripJob[] {
-  const all: StripJob[] = [];
-  for (const z of zones) {
-    const offset = all.length;
-    all.push(
-      ...z.jobs.map((j) => ({
-        ...j,
-        needs: j.needs.map((n) => n + offset),
-        touches: j.touches.map((t) => t + offset),
-      })),
-    );
-  }
-  return all;
-}
-
-/**
- * Groups in order of work: by product in the order given, then all together or zone by zone (both sides of a zone
- * together).
- */
-function groupsOf(zones: readonly ZoneJobs[]): readonly (readonly ZoneJobs[])[] {
-  const products = [...new Set(zones.map((z) => z.product))];
-  // the stages of one pot stand from the warmest to the coolest
-  const pots = products.flatMap((product) =>
-    [...new Set(zones.filter((z) => z.product === product).map((z) => z.stage))]
-      .sort((a, b) => a - b)
-      .map((stage) => ({ product, stage })),
-  );
-  return pots.flatMap(({ product, stage }) => {
-    const own = zones.filter((z) => z.product === product && z.stage === stage && z.jobs.length > 0);
-    if (own.length === 0) return [];
-    if (own.reduce((n, z) => n + z.jobs.length, 0) <= JOINT_JOBS) return [own];
-    return [...new Set(own.map((z) => z.zone))].map((id) => own.filter((z) => z.zone === id));
-  });
+export interface VisitLimits extends HandsLimits {
+  /** Turning the client over, s. */
+  readonly turnS: number;
 }
 
 function eventsOf(ops: readonly Op[], jobs: readonly StripJob[], fromS: number): readonly ScheduleEvent[] {
@@ -95,10 +84,12 @@ function eventsOf(ops: readonly Op[], jobs: readonly StripJob[], fromS: number):
   for (const op of ops) {
     const job = jobs[op.job];
     if (!job) continue;
-    if (op.walkS > 0) push(now, 'walk', null, op.walkS);
-    const idle = op.startS - now - op.walkS;
+    const there = now + op.walkS + op.poseS;
+    push(now, 'walk', null, op.walkS);
+    push(now + op.walkS, 'pose', job.id, op.poseS);
+    const idle = op.startS - there;
     const smallJob = pulled > 0 ? 'tweeze' : 'powder';
-    push(now + op.walkS, idle < SMALL_JOB_S ? 'wait' : smallJob, null, idle);
+    push(there, idle < SMALL_JOB_S ? 'wait' : smallJob, null, idle);
     if (op.kind === 'pull') {
       push(op.startS, 'pull', job.id, job.pullS);
       push(op.startS + job.pullS, 'press', job.id, job.pressS);
@@ -111,68 +102,102 @@ function eventsOf(ops: readonly Op[], jobs: readonly StripJob[], fromS: number):
 
 type Heat = Pick<PotStage, 'touchC' | 'potC' | 'coolS'>;
 
-/** What is waited before a stage; a pot that would not come down by itself is not waited for: the wrist says when. */
-const coolingOf = (stages: readonly Heat[], stage: number): number => stages[stage]?.coolS ?? 0;
+export interface VisitSettings {
+  readonly memory?: PlanMemory;
+  readonly stages?: readonly Heat[];
+  /** Zones asked for before others, by place in the list. */
+  readonly wish?: readonly number[];
+}
+
+/** What a round is made of, once it is known which zones it has. */
+interface Made {
+  readonly zones: readonly VisitZone[];
+  readonly jobs: readonly StripJob[];
+  readonly schedule: RoundSchedule;
+  readonly position: Position;
+  readonly product: string;
+  readonly stage: number;
+}
+
+/** Between two rounds: the client turns, the pot is changed or comes down, or only the side is changed. */
+function between(before: Made, next: Made, limits: VisitLimits, coolS: number): readonly (readonly [Deed, number])[] {
+  const turn: readonly (readonly [Deed, number])[] =
+    before.position === next.position ? [] : [['turn', limits.turnS] as const];
+  if (before.product !== next.product) return [...turn, ['change', CHANGE_S] as const];
+  // the pot comes down while the client turns
+  const turned = turn.reduce((s, [, forS]) => s + forS, 0);
+  if (before.stage !== next.stage && coolS > turned) return [...turn, ['wait', coolS - turned] as const];
+  const sideOf = (m: Made, op: Op | undefined): Side | null => (op && m.jobs[op.job]?.side) ?? null;
+  const [from, to] = [sideOf(before, before.schedule.ops.at(-1)), sideOf(next, next.schedule.ops[0])];
+  return turn.length === 0 && from && to && from !== to ? [['walk', limits.walkS] as const] : turn;
+}
 
 /** The schedule of the first pass. Times in whole seconds from the first lay; `endS` includes the last press. */
 export function visitSchedule(
-  zones: readonly ZoneJobs[],
-  maxOnSkin: number,
-  walkS: number,
-  memory: PlanMemory = planMemory(),
-  stages: readonly Heat[] = [],
+  zones: readonly VisitZone[],
+  limits: VisitLimits,
+  { memory = planMemory(), stages = [], wish = [] }: VisitSettings = {},
 ): VisitSchedule {
-  const groups = groupsOf(zones);
+  const filled = zones.filter((z) => z.jobs.length > 0);
+  const wished = wish.flatMap((i) => {
+    const zone = zones[i];
+    return zone && filled.includes(zone) ? [filled.indexOf(zone)] : [];
+  });
+  const { maxOnSkin, walkS, poseS, order } = limits;
+  const made = visitRounds(filled, wished).map((round): Made => {
+    const own = round.zones.flatMap((i) => filled[i] ?? []);
+    const task = own.map(({ zone, side, jobs, places }) => ({ zone, side, jobs, places }));
+    const hands = { maxOnSkin, walkS, poseS, order };
+    return {
+      ...round,
+      zones: own,
+      jobs: joinJobs(own),
+      schedule: memory.rounds(JSON.stringify([task, hands]), () => roundSchedule(task, hands)),
+    };
+  });
   const events: ScheduleEvent[] = [];
-  let endS = 0;
-  let hands = 0;
-  let feasible = true;
-  let only: { lowerBoundS: number; bound: 'proven' | 'formula' } | null = null;
-  let before: { product: string; stage: number; side: StripJob['side'] } | null = null;
-  for (const group of groups) {
-    const jobs = joinJobs(group);
-    const task = { jobs, maxOnSkin, walkS };
-    const schedule = memory.schedules(JSON.stringify(['full', task]), () => scheduleHands(task));
-    const product = group[0]?.product ?? '';
-    const stage = group[0]?.stage ?? 0;
-    const firstSide = jobs[schedule.ops[0]?.job ?? 0]?.side ?? null;
-    if (before && before.product !== product) {
-      events.push({ atS: endS, do: 'change', strip: null, forS: CHANGE_S });
-      endS += CHANGE_S;
-      hands += CHANGE_S;
-    } else if (before && before.stage !== stage && coolingOf(stages, stage) > 0) {
-      const coolS = coolingOf(stages, stage);
-      events.push({ atS: endS, do: 'wait', strip: null, forS: coolS });
-      endS += coolS;
-    } else if (before?.side && firstSide && before.side !== firstSide && walkS > 0) {
-      events.push({ atS: endS, do: 'walk', strip: null, forS: walkS });
-      endS += walkS;
+  const rounds: ScheduleRound[] = [];
+  let [endS, gapsS, boundS, quickestS] = [0, 0, 0, 0];
+  made.forEach((m, k) => {
+    const before = made[k - 1];
+    const coolS = before?.product === m.product && before.stage !== m.stage ? (stages[m.stage]?.coolS ?? 0) : 0;
+    for (const [deed, forS] of before ? between(before, m, limits, coolS) : []) {
+      if (forS > 0) events.push({ atS: endS, do: deed, strip: null, forS });
+      endS += forS;
+      // a walk might not be needed in another order
+      if (deed !== 'walk') gapsS += forS;
     }
-    events.push(...eventsOf(schedule.ops, jobs, endS));
+    const { schedule } = m;
+    events.push(...eventsOf(schedule.ops, m.jobs, endS));
+    rounds.push({
+      position: m.position,
+      product: m.product,
+      zones: m.zones.map(zoneKey),
+      strips: m.jobs.map((j) => j.id),
+      fromS: endS,
+      toS: endS + schedule.endS,
+      parts: schedule.parts.map(({ zones: of, pattern, sides }) => ({
+        zones: of.flatMap((i) => m.zones[i] ?? []).map(zoneKey),
+        pattern,
+        sides,
+      })),
+      touchC: stages[m.stage]?.touchC ?? null,
+      potC: stages[m.stage]?.potC ?? null,
+      coolS,
+    });
     endS += schedule.endS;
-    hands += jobs.reduce((s, j) => s + j.coats * j.layS + j.pullS + j.pressS, 0);
-    feasible &&= schedule.feasible;
-    only = groups.length === 1 ? schedule : null;
-    before = { product, stage, side: jobs[schedule.ops.at(-1)?.job ?? 0]?.side ?? null };
-  }
-  // several groups: only the hands' own work is a bound for every way of interleaving them
-  const bound = only ?? { lowerBoundS: hands, bound: 'formula' as const };
+    boundS += schedule.lowerBoundS;
+    quickestS += schedule.quickestS;
+  });
+  const walksS = events.filter((e) => e.do === 'walk' && rounds.some((r) => r.fromS === e.atS + e.forS)).length * walkS;
   return {
     endS,
-    lowerBoundS: Math.min(endS, bound.lowerBoundS),
-    bound: bound.bound,
+    lowerBoundS: Math.min(endS, boundS + gapsS),
+    bound: made.length > 0 && made.every((m) => m.schedule.bound === 'proven') && walksS === 0 ? 'proven' : 'formula',
+    quickestS: Math.min(endS, quickestS + gapsS + walksS),
     maxOnSkin,
-    feasible,
+    feasible: made.every((m) => m.schedule.feasible),
+    rounds,
     events,
-    groups: groups.map((g, k) => {
-      const stage = g[0]?.stage ?? -1;
-      return {
-        product: g[0]?.product ?? '',
-        strips: joinJobs(g).map((j) => j.id),
-        touchC: stages[stage]?.touchC ?? null,
-        potC: stages[stage]?.potC ?? null,
-        coolS: groups[k - 1]?.[0]?.stage === stage ? 0 : coolingOf(stages, stage),
-      };
-    }),
   };
 }

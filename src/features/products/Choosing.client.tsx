@@ -16,12 +16,13 @@ import { sendJson } from '@/ui/sendJson';
 import { FirstChoice } from './FirstChoice.client';
 import styles from './Products.module.css';
 
-export type Choice = Pick<Catalogue, 'counts' | 'preferences' | 'leftovers' | 'firstOf'>;
+export type Choice = Pick<Catalogue, 'counts' | 'preferences' | 'leftovers' | 'firstOf' | 'order'>;
 const SHIPPED: Choice = {
   counts: SHIPPED_COUNTS,
   preferences: SHIPPED_PREFERENCES,
   leftovers: SHIPPED_LEFTOVERS,
   firstOf: {},
+  order: 'followable',
 };
 
 /** Alike but for the order of what is in them. */
@@ -71,7 +72,7 @@ export function Choosing({
     if (busy.current) return;
     busy.current = true;
     while (wanted.current) {
-      const { counts, preferences, leftovers, firstOf }: Choice = wanted.current;
+      const { counts, preferences, leftovers, firstOf, order }: Choice = wanted.current;
       wanted.current = null;
       const sent = await sendJson<Catalogue>('PUT', '/api/products/choosing', {
         version: version.current,
@@ -79,6 +80,7 @@ export function Choosing({
         preferences,
         leftovers,
         firstOf,
+        order,
       });
       if (sent.ok) version.current = sent.value.studioVersion;
       onAnswer(sent);
@@ -86,9 +88,9 @@ export function Choosing({
     busy.current = false;
   };
   const { counts, preferences, leftovers } = choice;
-  const isShipped = (['counts', 'preferences', 'leftovers', 'firstOf'] as const).every((k) =>
-    isAlike(choice[k], SHIPPED[k]),
-  );
+  const isShipped =
+    choice.order === SHIPPED.order &&
+    (['counts', 'preferences', 'leftovers', 'firstOf'] as const).every((k) => isAlike(choice[k], SHIPPED[k]));
   const hairs = (name: 'faceMax' | 'bodyMax', value: number | null): void => {
     if (value !== null) void send({ ...choice, leftovers: { ...leftovers, [name]: value } });
   };
@@ -137,6 +139,17 @@ export function Choosing({
           </Checkbox>
         ))}
       </div>
+      <h2>In which order strips are laid</h2>
+      <Radio.Group
+        aria-label="In which order strips are laid"
+        value={choice.order}
+        options={[
+          { value: 'followable', label: 'one to remember: row by row, every other strip' },
+          { value: 'quickest', label: 'the quickest, by the numbers' },
+        ]}
+        optionType="button"
+        onChange={(e) => void send({ ...choice, order: e.target.value as Choice['order'] })}
+      />
       <h2>Hairs that strips leave</h2>
       <div className={styles.hairs}>
         <label>

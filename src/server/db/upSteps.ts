@@ -1,8 +1,9 @@
 // Stored documents of an older shape, brought up to the present one. Nothing is dropped; what was not known gets its
 // empty value.
 
+import { zoneKey } from '../../core/anatomy';
 import { fromFormerWeights, type FormerWeights } from '../../core/matching';
-import { USUAL_PRESS_S, type Plan } from '../../core/plan';
+import { USUAL_PRESS_S, type Plan, type PlanRound } from '../../core/plan';
 import type { ClientProfile, Consult, StudioSettings } from './schema/documents';
 
 /** A document as it lies in the file: its version is known, the rest may be older than the types say. */
@@ -81,7 +82,33 @@ const OPTION_BEFORE = {
   preferred: [],
   holdShift: 0,
 };
-const GROUP_BEFORE = { touchC: null, potC: null, coolS: 0 };
+
+/** What was worked together, as plans of before had it. */
+interface GroupBefore {
+  readonly product: string;
+  readonly strips: readonly string[];
+  readonly touchC?: number | null;
+  readonly potC?: number | null;
+  readonly coolS?: number;
+}
+
+/** Nobody had said how the client lies, nor planned an order to remember: nothing is turned and nothing is said. */
+function upSchedule(schedule: Plan['schedule'], zones: Plan['zones']): Plan['schedule'] {
+  const { groups, ...rest } = schedule as Plan['schedule'] & { readonly groups?: readonly GroupBefore[] };
+  if (groups === undefined) return rest;
+  const rounds = groups.map((g): PlanRound => {
+    const own = new Set(g.strips);
+    const times = schedule.events.filter((e) => e.strip !== null && own.has(e.strip));
+    const keys = zones.filter((z) => z.strips.some((s) => own.has(s.id))).map(zoneKey);
+    return {
+      ...{ position: 'face-up', product: g.product, zones: keys, strips: g.strips },
+      ...{ fromS: times[0]?.atS ?? 0, toS: Math.max(0, ...times.map((e) => e.atS + e.forS)) },
+      ...{ touchC: g.touchC ?? null, potC: g.potC ?? null, coolS: g.coolS ?? 0 },
+      ...{ parts: [{ zones: keys, pattern: null, sides: null }], stands: '', says: [] },
+    };
+  });
+  return { ...rest, poseS: 0, quickestS: schedule.endS, rounds };
+}
 
 /**
  * A kept plan from before hair could cross, places had names and heat was learned: nothing crossed, no place is named,
@@ -95,7 +122,7 @@ export const upPlan = (plan: Plan): Plan => ({
     ...{ allMinutes: plan.time.tableMinutes, layPullMinutes: Math.round(plan.schedule.endS / 6) / 10 },
     ...plan.time,
   },
-  schedule: { ...plan.schedule, groups: plan.schedule.groups.map((g) => ({ ...GROUP_BEFORE, ...g })) },
+  schedule: upSchedule(plan.schedule, plan.zones),
   zones: plan.zones.map((z) => ({
     ...{
       basis: 'reference-adult' as const,

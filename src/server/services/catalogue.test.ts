@@ -206,12 +206,14 @@ describe('the catalogue', () => {
       preferences: SHIPPED_PREFERENCES,
       leftovers: SHIPPED_LEFTOVERS,
       firstOf: {},
+      order: 'followable' as const,
     };
     const own = {
       counts: { ...SHIPPED_COUNTS, minutes: 0, material: 5 },
       preferences: { ...SHIPPED_PREFERENCES, coarseHard: false, worked: false, first: 'sugar' as const },
       leftovers: { ...SHIPPED_LEFTOVERS, bodyMax: 12 },
       firstOf: {},
+      order: 'quickest' as const,
     };
     value(saveChoosing(open.db, { version: catalogue().studioVersion, ...own }));
     const saved = catalogue();
@@ -219,6 +221,10 @@ describe('the catalogue', () => {
     const now = value(loadBench(open.db, id, NOW));
     expect(now.plan.zones[0]?.options.map((o) => o.score)).not.toEqual(was.plan.zones[0]?.options.map((o) => o.score));
     expect(now.plan.zones.flatMap((z) => z.options.map((o) => o.tweezed)).every((n) => n <= 12)).toBe(true);
+    const patterns = (plan: typeof was.plan): readonly unknown[] =>
+      plan.schedule.rounds.flatMap((r) => r.parts.map((p) => p.pattern));
+    expect(patterns(was.plan)).not.toContain(null);
+    expect(new Set(patterns(now.plan))).toEqual(new Set([null]));
     expect(code(saveChoosing(open.db, { version: saved.studioVersion - 1, ...shipped }))).toBe('stale');
     value(saveChoosing(open.db, { version: saved.studioVersion, ...shipped }));
     expect(value(loadBench(open.db, id, NOW)).plan).toEqual(was.plan);
@@ -232,8 +238,8 @@ describe('what a practitioner reaches for first', () => {
     if (!visit) throw new Error('the visit');
     const { personId } = visit;
     const put = (firstOf: Catalogue['firstOf']): string | undefined => {
-      const { counts, preferences, leftovers, studioVersion: version } = catalogue();
-      value(saveChoosing(open.db, { version, counts, preferences, leftovers, firstOf }));
+      const { counts, preferences, leftovers, order, studioVersion: version } = catalogue();
+      value(saveChoosing(open.db, { version, counts, preferences, leftovers, firstOf, order }));
       const found = partsOf(open.db, visit);
       return found && buildCase(found.parts).studio?.preferences?.first;
     };

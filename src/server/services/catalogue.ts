@@ -53,6 +53,8 @@ export interface Catalogue {
   readonly leftovers: Leftovers;
   /** What a practitioner reaches for first, by person; who is not there does as the house. */
   readonly firstOf: NonNullable<Choosing['firstOf']>;
+  /** Orders of laying that can be remembered, or the quickest. */
+  readonly order: NonNullable<Choosing['order']>;
   readonly people: readonly { readonly id: string; readonly name: string }[];
   readonly studioVersion: number;
 }
@@ -98,6 +100,7 @@ export function loadCatalogue(db: Db): ServiceResult<Catalogue> {
     preferences: { ...SHIPPED_PREFERENCES, ...given(choosing?.preferences) },
     leftovers: { ...SHIPPED_LEFTOVERS, ...given(choosing?.leftovers) },
     firstOf: choosing?.firstOf ?? {},
+    order: choosing?.order ?? 'followable',
     people: readPeople(db).map(({ id, name }) => ({ id, name })),
     studioVersion: studio.version,
   });
@@ -200,7 +203,7 @@ function differing<T extends object>(value: T, shipped: T): Partial<T> | undefin
 /** Sets what counts when products are compared and what the house would rather use; what is as shipped is not kept. */
 export function saveChoosing(
   db: Db,
-  body: { readonly version: number } & Pick<Catalogue, 'counts' | 'preferences' | 'leftovers' | 'firstOf'>,
+  body: { readonly version: number } & Pick<Catalogue, 'counts' | 'preferences' | 'leftovers' | 'firstOf' | 'order'>,
 ): ServiceResult<null> {
   return atomically(db, () => {
     const studio = readStudio(db);
@@ -210,6 +213,7 @@ export function saveChoosing(
       preferences: differing(body.preferences, SHIPPED_PREFERENCES),
       leftovers: differing(body.leftovers, SHIPPED_LEFTOVERS),
       firstOf: Object.keys(body.firstOf).length === 0 ? undefined : body.firstOf,
+      order: body.order === 'followable' ? undefined : body.order,
     });
     const settings = { ...studio.settings, choosing: Object.keys(choosing).length === 0 ? undefined : choosing };
     if (studio.version === body.version && setSettings(db, settings, body.version)) return ok(null);

@@ -2,7 +2,7 @@
 // planned twice.
 
 import { createHash } from 'node:crypto';
-import { ZONES, type Side, type ZoneId } from '../../core/anatomy';
+import { zoneKey, ZONES, type Side, type ZoneId } from '../../core/anatomy';
 import type { Hold } from '../../core/matching';
 import { judgeCase, type ClientCase, type Plan, type VisitCase, type ZoneCase } from '../../core/plan';
 import { allowsThickness, type Product, type Way } from '../../core/products';
@@ -23,7 +23,10 @@ import type { ZonePast } from './history';
 export interface CaseParts {
   readonly on: string;
   readonly client: ClientRow;
-  readonly consult: Pick<Consult, 'facts' | 'consent' | 'guardianConsent' | 'sensitivity' | 'overrides' | 'matters'>;
+  readonly consult: Pick<
+    Consult,
+    'facts' | 'consent' | 'guardianConsent' | 'sensitivity' | 'overrides' | 'matters' | 'order'
+  >;
   readonly rules: readonly RuleChange[];
   /** Products this client has met; null = not known. */
   readonly knownProducts: readonly string[] | null;
@@ -129,11 +132,14 @@ export function buildCase(parts: CaseParts): VisitCase {
       ...profile.reactions.flatMap((r) => r.product ?? []),
     ]),
   ];
+  // a zone given up since is passed over
+  const order = (consult.order ?? []).filter((key) => parts.zones.some((z) => zoneKey(z) === key));
   const age = client.bornOn && client.bornOn < parts.on ? yearsBetween(client.bornOn, parts.on) : undefined;
   return {
     version: 1,
     on: parts.on,
     ...(consult.matters ? { matters: consult.matters } : {}),
+    ...(order.length > 0 ? { order } : {}),
     client: {
       ...body,
       ...(age === undefined ? {} : { ageYears: age }),
@@ -179,7 +185,17 @@ const EMPTY_PLAN = (on: string, currency: string): Plan => ({
   on,
   screening: { outcome: 'go', earliestOn: null, reasons: [], ruleSet: '' },
   zones: [],
-  schedule: { endS: 0, lowerBoundS: 0, bound: 'proven', maxOnSkin: 1, walkS: 0, groups: [], events: [] },
+  schedule: {
+    endS: 0,
+    lowerBoundS: 0,
+    bound: 'proven',
+    maxOnSkin: 1,
+    walkS: 0,
+    poseS: 0,
+    quickestS: 0,
+    rounds: [],
+    events: [],
+  },
   materials: [],
   time: {
     tableMinutes: 0,

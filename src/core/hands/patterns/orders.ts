@@ -2,7 +2,15 @@
 
 import { seen, type LanesBy, type RowsBy, type Seen, type Wanting } from './places';
 
-export const PATTERNS = ['rows', 'every-other', 'every-other-lane', 'lead-follow', 'checkerboard', 'halves'] as const;
+export const PATTERNS = [
+  'patches',
+  'rows',
+  'every-other',
+  'every-other-lane',
+  'lead-follow',
+  'checkerboard',
+  'halves',
+] as const;
 export type PatternName = (typeof PATTERNS)[number];
 
 export interface PatternOrder {
@@ -13,6 +21,7 @@ export interface PatternOrder {
 
 /** The order as a sentence at the table. */
 export const PATTERN_WORDS: Readonly<Record<PatternName, string>> = {
+  patches: 'Patch by patch from the tab end: spread it, then take it up cloth by cloth.',
   rows: 'From the tab end, row by row, one beside the other.',
   'every-other': 'In each row every other strip, then those between.',
   'every-other-lane': 'Every other lane, row by row to the far end, then the lanes between.',
@@ -125,6 +134,7 @@ function halfOrders(look: Look): readonly (readonly number[])[] {
 }
 
 const MAKERS: Readonly<Record<PatternName, (look: Look) => readonly (readonly number[])[]>> = {
+  patches: () => [],
   rows: rowOrders,
   'every-other': everyOtherOrders,
   'every-other-lane': laneOrders,
@@ -135,9 +145,11 @@ const MAKERS: Readonly<Record<PatternName, (look: Look) => readonly (readonly nu
 
 const LOOKS: readonly (readonly [RowsBy, LanesBy])[] = [
   ['needs', 'nearest'],
+  ['far', 'nearest'],
   ['depth', 'nearest'],
   ['needs', 'farthest'],
   ['needs', 'part'],
+  ['far', 'part'],
   ['depth', 'part'],
 ];
 
@@ -147,21 +159,25 @@ function isPossible(order: readonly number[], strips: readonly Wanting[]): boole
   return order.every((i, k) => (strips[i]?.needs ?? []).every((n) => (place.get(n) ?? Infinity) < k));
 }
 
+/** Strips that are spread at once stay together, as they come: openers first. */
+const patchOrders = (strips: readonly Wanting[]): readonly (readonly number[])[] => [strips.map((_, i) => i)];
+
 /** Every order of the list that one zone's strips can be laid in, the simplest first, each once. */
 export function patternOrders(
   strips: readonly Wanting[],
   names: readonly PatternName[] = PATTERNS,
 ): readonly PatternOrder[] {
-  const looks = LOOKS.map(([rows, lanes]) => seen(strips, rows, lanes));
+  const isSpread = strips.some((s) => s.place.patch !== undefined);
+  const looks = isSpread ? [] : LOOKS.map(([rows, lanes]) => seen(strips, rows, lanes));
   const known = new Set<string>();
+  const made = (name: PatternName): readonly (readonly number[])[] =>
+    isSpread && name === 'patches' ? patchOrders(strips) : looks.flatMap((look) => MAKERS[name](look));
   return names.flatMap((name) =>
-    looks.flatMap((look) =>
-      MAKERS[name](look).flatMap((order): PatternOrder[] => {
-        const key = order.join();
-        if (known.has(key) || order.length !== strips.length || !isPossible(order, strips)) return [];
-        known.add(key);
-        return [{ name, order }];
-      }),
-    ),
+    made(name).flatMap((order): PatternOrder[] => {
+      const key = order.join();
+      if (known.has(key) || order.length !== strips.length || !isPossible(order, strips)) return [];
+      known.add(key);
+      return [{ name, order }];
+    }),
   );
 }

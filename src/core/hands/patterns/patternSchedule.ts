@@ -2,17 +2,31 @@
 // ends hardly later than the best of them is taken.
 
 import { scheduleInOrder } from '../fixedOrder';
+import { roughEndS } from '../roughEnd';
 import { type TableState } from '../state';
 import type { HandsInput } from '../types';
 import { PATTERN_WORDS, patternOrders, PATTERNS, type PatternName } from './orders';
 import type { Place } from './places';
 
-/** An end may be later than the best pattern's by the larger of these before a less simple one is taken. */
-const LATER_SHARE = 0.03;
-const LATER_S = 10;
+/** An end may be later than the best order's by the larger of these before a less simple one is taken. */
+const LATER_SHARE = 0.02;
+const LATER_S = 6;
 
-/** How the sides of a pair are combined: one wholly before the other, or strip by strip in turns. */
-export type SidesBy = 'one-then-other' | 'turns' | 'two-and-two';
+/** Orders of each pattern that are scheduled in full: fewer of many strips, and more of those that look nearly as good. */
+const triedOf = (strips: number): number => Math.min(24, Math.max(2, Math.round(160 / strips)));
+const MORE_IF_NEAR = 3;
+const NEAR_SHARE = 1.06;
+
+/** How the sides of a pair are combined. */
+export type SidesBy = 'one-then-other' | 'turns' | 'two-and-two' | 'one-behind';
+
+/** That as a sentence at the table. */
+export const SIDES_WORDS: Readonly<Record<SidesBy, string>> = {
+  'one-then-other': 'One side, then the other alike.',
+  turns: 'Both sides alike, strip by strip in turns.',
+  'two-and-two': 'Both sides alike, two strips on each in turns.',
+  'one-behind': 'Both sides alike, in turns; the other side begins one strip later.',
+};
 
 /** One sheet: its strips as indices of the task's jobs, in the order of its own numbers. */
 export interface PatternSheet {
@@ -37,46 +51,94 @@ interface Candidate {
 
 /** So many of one side, then as many of the other, in turn. */
 const inBlocks = (a: readonly number[], b: readonly number[], size: number): readonly number[] =>
-  Array.from({ length: Math.ceil(a.length / size) }, (_, k) => [
+  Array.from({ length: Math.ceil(Math.max(a.length, b.length) / size) }, (_, k) => [
     ...a.slice(k * size, (k + 1) * size),
     ...b.slice(k * size, (k + 1) * size),
   ]).flat();
 
-/** Orders of one sheet, or of a pair laid alike: the same order of numbers on both. */
+/** In turns, the second side one strip behind. */
+const oneBehind = (a: readonly number[], b: readonly number[]): readonly number[] => [
+  ...a.slice(0, 1),
+  ...a.slice(1).flatMap((job, k) => [job, ...b.slice(k, k + 1)]),
+  ...b.slice(Math.max(0, a.length - 1)),
+];
+
+const inTurns = (a: readonly number[], b: readonly number[]): readonly number[] => inBlocks(a, b, 1);
+
+const TOGETHER: readonly (readonly [SidesBy, (a: readonly number[], b: readonly number[]) => readonly number[]])[] = [
+  ['one-then-other', (a, b) => [...a, ...b]],
+  ['turns', inTurns],
+  ['two-and-two', (a, b) => inBlocks(a, b, 2)],
+  ['one-behind', oneBehind],
+];
+
+/** Needs within the sheet, by place in it. */
+function needsOn(input: HandsInput, sheet: PatternSheet): readonly (readonly number[])[] {
+  const own = new Map(sheet.jobs.map((job, k) => [job, k]));
+  return sheet.jobs.map((job) => (input.jobs[job]?.needs ?? []).flatMap((n) => own.get(n) ?? []));
+}
+
+const NOWHERE: Place = { at: [0, 0], pull: [0, -1], lengthCm: 1 };
+
+/** The orders of one sheet, as jobs. */
+function ordersOf(input: HandsInput, sheet: PatternSheet, name: PatternName): readonly (readonly number[])[] {
+  const strips = needsOn(input, sheet).map((needs, k) => ({ place: sheet.places[k] ?? NOWHERE, needs }));
+  return patternOrders(strips, [name]).map(({ order }) => order.map((k) => sheet.jobs[k] ?? 0));
+}
+
+/** The same strips in the same numbers, each behind the same others. */
+const areAlike = (input: HandsInput, a: PatternSheet, b: PatternSheet): boolean =>
+  JSON.stringify(needsOn(input, a)) === JSON.stringify(needsOn(input, b));
+
+/** Orders of one sheet, or of a pair: alike where both sides are, else each side by its own strips. */
 function candidates(input: HandsInput, sheets: readonly PatternSheet[], name: PatternName): readonly Candidate[] {
   const [first, second] = sheets;
   if (!first) return [];
-  const own = new Map(first.jobs.map((job, k) => [job, k]));
-  const strips = first.jobs.map((job, k) => ({
-    place: first.places[k] ?? { at: [0, 0] as const, pull: [0, -1] as const, lengthCm: 1 },
-    needs: (input.jobs[job]?.needs ?? []).flatMap((n) => own.get(n) ?? []),
-  }));
-  const orders = patternOrders(strips, [name]);
-  if (!second) return orders.map(({ order }) => ({ name, sides: null, order: order.map((k) => first.jobs[k] ?? 0) }));
-  return orders.flatMap(({ order }): readonly Candidate[] => {
-    const [a, b] = [first, second].map((s) => order.map((k) => s.jobs[k] ?? 0));
-    if (!a || !b) return [];
-    return [
-      { name, sides: 'one-then-other', order: [...a, ...b] },
-      { name, sides: 'turns', order: a.flatMap((job, k) => [job, b[k] ?? 0]) },
-      { name, sides: 'two-and-two', order: inBlocks(a, b, 2) },
-    ];
+  const orders = ordersOf(input, first, name);
+  if (!second) return orders.map((order) => ({ name, sides: null, order }));
+  const alike = areAlike(input, first, second);
+  const own = alike ? [] : ordersOf(input, second, name);
+  const place = new Map(first.jobs.map((job, k) => [job, k]));
+  return orders.flatMap((a, k): readonly Candidate[] => {
+    const b = alike ? a.map((job) => second.jobs[place.get(job) ?? 0] ?? 0) : (own[k] ?? own[0]);
+    return b ? TOGETHER.map(([sides, join]) => ({ name, sides, order: join(a, b) })) : [];
   });
 }
 
 /**
- * The pattern for one sheet, or for two that are the same in the mirror (strip for strip, in the same numbers). Null
- * where no order of the list can be worked in time.
+ * The pattern for one sheet, or for the two sides of a zone, the places of the other side seen in the mirror. Null where
+ * no order of the list can be worked in time.
  */
 export function patternSchedule(input: HandsInput, sheets: readonly PatternSheet[]): Patterned | null {
+  const rough = PATTERNS.flatMap((name) =>
+    candidates(input, sheets, name).map((c) => ({ ...c, roughS: roughEndS(input, c.order) })),
+  );
   const best = new Map<PatternName, Patterned>();
-  for (const name of PATTERNS) {
-    for (const c of candidates(input, sheets, name)) {
-      const end = scheduleInOrder(input, c.order, best.get(name)?.end.nowS);
-      if (end) best.set(name, { ...c, said: PATTERN_WORDS[name], end });
-    }
+  let earliest = Infinity;
+  // the likeliest first: what ends later than the best by more than is allowed is given up early
+  for (const c of worthwhile(rough)) {
+    const end = scheduleInOrder(input, c.order, {
+      beatS: Math.min(best.get(c.name)?.end.nowS ?? Infinity, latestOf(earliest) + 1),
+    });
+    if (!end) continue;
+    best.set(c.name, { name: c.name, sides: c.sides, order: c.order, said: PATTERN_WORDS[c.name], end });
+    earliest = Math.min(earliest, end.nowS);
   }
-  const earliest = Math.min(...[...best.values()].map((p) => p.end.nowS));
-  const latest = Math.max(earliest * (1 + LATER_SHARE), earliest + LATER_S);
-  return [...best.values()].find((p) => p.end.nowS <= latest) ?? null;
+  const found = PATTERNS.flatMap((name) => best.get(name) ?? []).find((p) => p.end.nowS <= latestOf(earliest));
+  return found ?? null;
+}
+
+const latestOf = (earliestS: number): number => Math.max(earliestS * (1 + LATER_SHARE), earliestS + LATER_S);
+
+/** Of each pattern the orders that look best, of all the one that looks best first. */
+function worthwhile<T extends Candidate & { readonly roughS: number }>(rough: readonly T[]): readonly T[] {
+  const sorted = [...rough].sort((a, b) => a.roughS - b.roughS);
+  const least = sorted[0]?.roughS ?? 0;
+  const taken = new Map<PatternName, number>();
+  return sorted.filter((c) => {
+    const before = taken.get(c.name) ?? 0;
+    taken.set(c.name, before + 1);
+    const tried = triedOf(c.order.length);
+    return before < tried || (before < MORE_IF_NEAR * tried && c.roughS <= least * NEAR_SHARE);
+  });
 }

@@ -8,6 +8,8 @@ export interface Place {
   readonly at: Vec;
   readonly pull: Vec;
   readonly lengthCm: number;
+  /** Strips of the same number are spread at once; absent = laid on its own. */
+  readonly patch?: number | undefined;
 }
 
 export interface Seen {
@@ -37,8 +39,11 @@ function meanPull(places: readonly Place[]): Vec {
   return length > 0.2 * places.length ? [x / length, y / length] : (places[0]?.pull ?? [0, -1]);
 }
 
-/** How rows are told: by what must be off before, or by how far strips lie along the pull. */
-export type RowsBy = 'needs' | 'depth';
+/**
+ * How rows are told: by what must be off before, counted from the end where pulls start or from the far end, or by how
+ * far strips lie along the pull.
+ */
+export type RowsBy = 'needs' | 'far' | 'depth';
 /** Which of the strips that must be off before stands straight ahead; or every part is a lane. */
 export type LanesBy = 'nearest' | 'farthest' | 'part';
 
@@ -55,22 +60,36 @@ function rowsByNeeds(strips: readonly Wanting[]): readonly number[] {
   return strips.map((_, i) => rowOf(i));
 }
 
+/** Rows counted from the far end: what nothing waits for is in the last one. */
+function rowsFromFar(strips: readonly Wanting[]): readonly number[] {
+  const waiting = strips.map((_, i) => strips.flatMap((s, k) => (s.needs.includes(i) ? [k] : [])));
+  const back = rowsByNeeds(strips.map(({ place }, i) => ({ place, needs: waiting[i] ?? [] })));
+  const last = Math.max(0, ...back);
+  return back.map((row) => last - row);
+}
+
 /** Clusters of depth along the own pull, half a median length apart. */
 function rowsByDepth(strips: readonly Wanting[]): readonly number[] {
   const lengths = strips.map((s) => s.place.lengthCm).sort((a, b) => a - b);
   const apart = (lengths[Math.floor(lengths.length / 2)] ?? 1) / 2;
-  // pulls start at the far end: what lies furthest against the pull comes first
+  // a tab lies behind its strip: what lies furthest against the pull comes first
   const depth = strips.map((s) => dot(s.place.at, s.place.pull));
-  const sorted = strips.map((_, i) => i).sort((a, b) => (depth[b] ?? 0) - (depth[a] ?? 0));
+  const sorted = strips.map((_, i) => i).sort((a, b) => (depth[a] ?? 0) - (depth[b] ?? 0));
   const rows: number[] = [];
   let row = 0;
   sorted.forEach((i, k) => {
     const before = sorted[k - 1];
-    if (before !== undefined && (depth[before] ?? 0) - (depth[i] ?? 0) > apart) row++;
+    if (before !== undefined && (depth[i] ?? 0) - (depth[before] ?? 0) > apart) row++;
     rows[i] = row;
   });
   return rows;
 }
+
+const ROWS: Readonly<Record<RowsBy, (strips: readonly Wanting[]) => readonly number[]>> = {
+  needs: (strips) => rowsByNeeds(strips),
+  far: rowsFromFar,
+  depth: rowsByDepth,
+};
 
 function partsOf(strips: readonly Wanting[]): readonly number[] {
   const pulls: Vec[] = [];
@@ -104,7 +123,7 @@ export function seen(strips: readonly Wanting[], rowsBy: RowsBy, lanesBy: LanesB
   // from the left of the sheet to the right, whichever way the pull runs
   const axis: Vec = ax < 0 || (ax === 0 && ay < 0) ? [0 - ax, 0 - ay] : [ax, ay];
   const across = strips.map((s) => dot(s.place.at, axis));
-  const rows = rowsBy === 'needs' ? rowsByNeeds(strips) : rowsByDepth(strips);
+  const rows = ROWS[rowsBy](strips);
   const parts = partsOf(strips);
   const lanes = lanesBy === 'part' ? parts : lanesOf(strips, across, lanesBy);
   return strips.map((_, i) => ({

@@ -235,6 +235,8 @@ const DEEDS: Readonly<Record<string, string>> = {
   press: 'press',
   walk: 'walk round',
   change: 'change pot and gloves',
+  turn: 'turn the client',
+  pose: 'pose',
   tweeze: 'tweeze meanwhile',
   powder: 'powder meanwhile',
   cleanse: 'cleanse meanwhile',

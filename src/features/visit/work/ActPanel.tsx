@@ -1,7 +1,7 @@
 import Link from 'next/link';
 import type { ReactNode } from 'react';
 import type { Act, LiveTable } from '@/core/hands';
-import { ZONES } from '@/core/anatomy';
+import { POSITION_NAMES, poseWords, ZONES, type Position } from '@/core/anatomy';
 import { USUAL_PRESS_S, type Plan } from '@/core/plan';
 import type { StudioSettings } from '@/server/db/schema';
 import { degrees, sideWord } from '@/ui/words';
@@ -70,6 +70,9 @@ export function ActPanel(props: Props) {
       <div className={styles.side}>
         {act.kind === 'pull' ? (
           <SetRing laidAtMs={act.laidAtMs} readyAtMs={act.readyAtMs} dueAtMs={act.dueAtMs} nowMs={nowMs} />
+        ) : null}
+        {table.leavesOrder ? (
+          <p className={styles.rest}>Out of the order for a moment: in it a strip would come off too late.</p>
         ) : null}
         {act.kind === 'lay' ? <Rest notBeforeMs={act.notBeforeMs} notAfterMs={act.notAfterMs} nowMs={nowMs} /> : null}
         <p className={styles.ask}>{words.ask}</p>
@@ -165,6 +168,17 @@ function wordsOf({ act, found, plan, productName, readySign, nowMs }: Props): Wo
       ),
     };
   }
+  if (act.kind === 'turn') {
+    const position = POSITION_NAMES[act.position as Position];
+    return {
+      where: 'Nothing is on the skin',
+      title: `Turn: ${position}`,
+      ask: `Residue off, draped, lying ${position}?`,
+      button: 'Turned',
+      say: 'Take your time turning over.',
+      how: <>{plan.schedule.rounds.find((r) => r.strips.includes(act.firstStrip))?.stands ?? ''}</>,
+    };
+  }
   if (act.kind === 'held') {
     return {
       where: 'On hold',
@@ -202,12 +216,15 @@ function wordsOf({ act, found, plan, productName, readySign, nowMs }: Props): Wo
   const where = `${sideWord(facts.name, zone.side)}${strip.place ? `, ${strip.place}` : ''} · pass 1 of ${zone.choice?.passes ?? 1}`;
   const of = (v: PlanVec): string => towards(zone.zone, zone.side, v);
   if (act.kind === 'lay') {
+    const pose = act.pose ? poseWords(zone.zone) : null;
     const { before, way, after, ...words } = layWords({ zone, strip, coat: act.coat, towards: of });
     return {
       ...words,
       where,
       how: (
         <>
+          {act.walk ? <strong>Walk round. </strong> : null}
+          {pose === null ? null : <strong>{`${pose.charAt(0).toUpperCase()}${pose.slice(1)}. `}</strong>}
           {before}
           <strong>{way}</strong>
           {after}

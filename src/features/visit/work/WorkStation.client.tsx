@@ -127,6 +127,7 @@ function AtTheTable() {
     sendEvents([{ id: crypto.randomUUID(), atMs: tabletNow(), kind, ...more }]);
   const next = (): void => {
     if (act.kind === 'wrist') emit('wrist', { product: act.product });
+    else if (act.kind === 'turn') emit('turned', { position: act.position });
     else if (act.kind === 'lay') emit('laid', { strip: act.strip });
     else if (act.kind === 'pull') emit('pulled', { strip: act.strip });
     else if (act.kind === 'held') emit('resume');

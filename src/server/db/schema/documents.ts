@@ -27,6 +27,8 @@ export interface Choosing {
   readonly counts?: StudioCase['counts'];
   readonly preferences?: StudioCase['preferences'];
   readonly leftovers?: StudioCase['leftovers'];
+  /** Orders of laying that can be remembered, or the quickest; absent = to remember. */
+  readonly order?: StudioCase['order'];
   /** What a practitioner reaches for first, by person; absent = as the house. */
   readonly firstOf?: Readonly<Record<string, Preferences['first']>> | undefined;
 }
@@ -133,6 +135,8 @@ export interface Consult {
   readonly sensitivity: number;
   /** What matters most today; absent: nothing more than usual. */
   readonly matters?: Matters | undefined;
+  /** Zone keys to be worked before the others; what is no zone of the visit any more is passed over. */
+  readonly order?: readonly string[] | undefined;
   readonly services: readonly string[];
   readonly agreed: Agreed;
   readonly overrides: readonly ConsultOverride[];

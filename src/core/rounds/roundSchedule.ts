@@ -1,0 +1,218 @@
+// The schedule of one round: zones of one position, one pot and one heat, worked as one task for the hands. Each zone,
+// or pair of sides, gets an order that a hand can remember; the orders follow each other and are scheduled together, so
+// that the next zone is begun while the last strips of the one before set.
+
+import type { Side, ZoneId } from '../anatomy';
+import { poseKey } from '../anatomy';
+import {
+  tableAfter,
+  patternSchedule,
+  scheduleHands,
+  scheduleInOrder,
+  opsOf,
+  type HandsInput,
+  type Op,
+  type PatternName,
+  type Place,
+  type SidesBy,
+  type StripJob,
+} from '../hands';
+
+/** The strips of one zone as a task for the hands. */
+export interface ZoneJobs {
+  readonly zone: ZoneId;
+  readonly side: Side;
+  readonly jobs: readonly StripJob[];
+  /** Where each lies on the sheet; of a right side in the mirror. */
+  readonly places: readonly Place[];
+}
+
+export interface HandsLimits {
+  readonly maxOnSkin: number;
+  readonly walkS: number;
+  readonly poseS: number;
+  /** `followable`: an order that can be remembered; `quickest`: whatever ends first. */
+  readonly order: 'followable' | 'quickest';
+}
+
+/** What is laid in one pattern: a zone, or both sides of it. */
+export interface PatternedPart {
+  /** Places in the list given. */
+  readonly zones: readonly number[];
+  /** Null where the free search was asked for, or no pattern can be worked in time. */
+  readonly pattern: PatternName | null;
+  readonly sides: SidesBy | null;
+}
+
+export interface RoundSchedule {
+  readonly ops: readonly Op[];
+  readonly endS: number;
+  readonly lowerBoundS: number;
+  readonly bound: 'proven' | 'formula';
+  /** False where some strip cannot be pulled in time whatever is done. */
+  readonly feasible: boolean;
+  /** The earliest end that is known for any order. */
+  readonly quickestS: number;
+  readonly parts: readonly PatternedPart[];
+}
+
+/** Zones of one task up to this many strips are searched freely together, else part by part. */
+const JOINT_JOBS = 14;
+
+/** Jobs of all zones in one list; needs and touches keep pointing within their zone. */
+export function joinJobs(zones: readonly Pick<ZoneJobs, 'jobs' | 'zone' | 'side'>[]): readonly StripJob[] {
+  const all: StripJob[] = [];
+  for (const z of zones) {
+    const offset = all.length;
+    const pose = poseKey(z.zone, z.side);
+    all.push(
+      ...z.jobs.map((j) => ({
+        ...j,
+        pose,
+        needs: j.needs.map((n) => n + offset),
+        touches: j.touches.map((t) => t + offset),
+      })),
+    );
+  }
+  return all;
+}
+
+/** Where the jobs of each zone begin in the joint list. */
+const offsetsOf = (zones: readonly ZoneJobs[]): readonly number[] =>
+  zones.map((_, i) => zones.slice(0, i).reduce((n, z) => n + z.jobs.length, 0));
+
+/** Both sides of a zone are one part, everything else one of its own. */
+const partsOf = (zones: readonly ZoneJobs[]): readonly (readonly number[])[] =>
+  [...new Set(zones.map((z) => z.zone))].map((id) => zones.flatMap((z, i) => (z.zone === id ? [i] : [])));
+
+interface Laid extends PatternedPart {
+  /** Jobs of the joint list in the order of laying. */
+  readonly order: readonly number[];
+}
+
+function patternOf(zones: readonly ZoneJobs[], part: readonly number[], limits: HandsLimits): Laid {
+  const own = part.flatMap((i) => zones[i] ?? []);
+  const jobs = joinJobs(own);
+  const from = offsetsOf(own);
+  const sheets = own.map((z, k) => ({ jobs: z.jobs.map((_, n) => (from[k] ?? 0) + n), places: z.places }));
+  const found = patternSchedule({ ...limits, jobs }, sheets);
+  const offsets = offsetsOf(zones);
+  const places = part.flatMap((i) => (zones[i]?.jobs ?? []).map((_, n) => (offsets[i] ?? 0) + n));
+  const order = found ? found.order : freeOrder({ ...limits, jobs });
+  return {
+    zones: part,
+    pattern: found?.name ?? null,
+    sides: found?.sides ?? null,
+    order: order.map((job) => places[job] ?? 0),
+  };
+}
+
+/** The free search knows no poses: they are put in when its acts are worked through. */
+const withoutPoses = (input: HandsInput): HandsInput => ({
+  ...input,
+  jobs: input.jobs.map((j) => ({ ...j, pose: null })),
+});
+
+const freeOrder = (input: HandsInput): readonly number[] =>
+  scheduleHands(withoutPoses(input)).ops.flatMap((op) => (op.kind === 'lay' ? [op.job] : []));
+
+interface Worked {
+  readonly ops: readonly Op[];
+  readonly endS: number;
+  readonly feasible: boolean;
+}
+
+const sooner = (a: Worked | null, b: Worked | null): Worked | null => {
+  if (!a || !b) return a ?? b;
+  if (a.feasible !== b.feasible) return a.feasible ? a : b;
+  return b.endS < a.endS ? b : a;
+};
+
+/** The acts of the free search, worked through with the poses; null where a pull then comes too late. */
+function worked(input: HandsInput, ops: readonly Op[]): Worked | null {
+  const end = tableAfter(
+    input,
+    ops.map((o) => o.job),
+  );
+  return end && { ops: opsOf(end), endS: end.nowS, feasible: end.lateS === 0 };
+}
+
+/** One part to its end, then the next: where no schedule of the whole was found. */
+function oneByOne(input: HandsInput, parts: readonly Laid[]): Worked {
+  const acts = parts.flatMap(({ order }) => {
+    const task = withoutPoses({ ...input, jobs: order.flatMap((i) => input.jobs[i] ?? []) });
+    const at = new Map(order.map((job, k) => [job, k]));
+    const own = (list: readonly number[]): readonly number[] => list.flatMap((i) => at.get(i) ?? []);
+    const jobs = task.jobs.map((j) => ({ ...j, needs: own(j.needs), touches: own(j.touches) }));
+    return scheduleHands({ ...task, jobs }).ops.map((op) => order[op.job] ?? 0);
+  });
+  const end = tableAfter(input, acts, true);
+  return end ? { ops: opsOf(end), endS: end.nowS, feasible: end.lateS === 0 } : { ops: [], endS: 0, feasible: false };
+}
+
+/**
+ * The schedule of one round, whole seconds from its first act.
+ * @param zones in the order of work, the sides of a zone following each other; none without strips
+ */
+export function roundSchedule(zones: readonly ZoneJobs[], limits: HandsLimits): RoundSchedule {
+  const { maxOnSkin, walkS, poseS } = limits;
+  const input: HandsInput = { jobs: joinJobs(zones), maxOnSkin, walkS, poseS };
+  const parts = partsOf(zones).map((part) => patternOf(zones, part, limits));
+  const end = scheduleInOrder(
+    input,
+    parts.flatMap((p) => p.order),
+  );
+  const inPattern: Worked = end
+    ? { ops: opsOf(end), endS: end.nowS, feasible: end.lateS === 0 }
+    : oneByOne(input, parts);
+  const quickly = scheduleHands(withoutPoses(input), 'quick');
+  const known = sooner(inPattern, worked(input, quickly.ops));
+  const { lowerBoundS, bound } = quickly;
+  const told = { lowerBoundS, bound, quickestS: known?.endS ?? inPattern.endS };
+  if (limits.order === 'followable') {
+    const isIn = end !== null;
+    return {
+      ...inPattern,
+      ...told,
+      parts: parts.map(({ zones: of, pattern, sides }) => ({
+        zones: of,
+        pattern: isIn ? pattern : null,
+        sides: isIn ? sides : null,
+      })),
+    };
+  }
+  const free = freely(input, zones, parts);
+  const best = sooner(known, free.made) ?? inPattern;
+  return {
+    ...best,
+    lowerBoundS: Math.min(best.endS, Math.max(lowerBoundS, free.lowerBoundS)),
+    bound: free.bound,
+    quickestS: best.endS,
+    parts: parts.map((p) => ({ zones: p.zones, pattern: null, sides: null })),
+  };
+}
+
+/** The free search over the whole round where it is small, else the orders that it finds part by part. */
+function freely(
+  input: HandsInput,
+  zones: readonly ZoneJobs[],
+  parts: readonly Laid[],
+): { readonly made: Worked | null; readonly lowerBoundS: number; readonly bound: 'proven' | 'formula' } {
+  if (input.jobs.length <= JOINT_JOBS || parts.length === 1) {
+    const found = scheduleHands(withoutPoses(input));
+    // a bound without poses holds with them too
+    return { made: worked(input, found.ops), lowerBoundS: found.lowerBoundS, bound: found.bound };
+  }
+  const offsets = offsetsOf(zones);
+  const order = parts.flatMap((p) => {
+    const own = p.zones.flatMap((i) => zones[i] ?? []);
+    const places = p.zones.flatMap((i) => (zones[i]?.jobs ?? []).map((_, n) => (offsets[i] ?? 0) + n));
+    return freeOrder({ ...input, jobs: joinJobs(own) }).map((job) => places[job] ?? 0);
+  });
+  const end = scheduleInOrder(input, order);
+  return {
+    made: end && { ops: opsOf(end), endS: end.nowS, feasible: true },
+    lowerBoundS: 0,
+    bound: 'formula',
+  };
+}
