@@ -4,10 +4,10 @@
 import { sidesOf, ZONE_IDS, ZONES, type ZoneId } from '../src/core/anatomy';
 import { patternSchedule, scheduleHands, type PatternSheet, type StripJob } from '../src/core/hands';
 import { planMemory } from '../src/core/plan/planMemory';
+import { placesOf } from '../src/core/plan/stripPlaces';
 import { stripJobs } from '../src/core/plan/stripJobs';
 import { prepareZone } from '../src/core/plan/zoneWork';
 import { mannerName, SHIPPED_PRODUCTS, type Way } from '../src/core/products';
-import type { Vec } from '../src/core/shared';
 import { isSpread, type HandLevel } from '../src/core/strips';
 
 interface Worked {
@@ -27,11 +27,6 @@ const ON_SKIN: Readonly<Record<HandLevel, number>> = { trainee: 2, practised: 3,
 const LEVELS: readonly HandLevel[] = ['trainee', 'practised', 'expert'];
 const memory = planMemory();
 
-const middle = (ring: readonly Vec[]): Vec => [
-  ring.reduce((s, [x]) => s + x, 0) / ring.length,
-  ring.reduce((s, [, y]) => s + y, 0) / ring.length,
-];
-
 /** Ends by pattern and by the free search, s. */
 function study(id: ZoneId, { product: wanted, way, setS }: Worked, level: HandLevel) {
   const product = SHIPPED_PRODUCTS.find((p) => p.id === wanted);
@@ -43,6 +38,7 @@ function study(id: ZoneId, { product: wanted, way, setS }: Worked, level: HandLe
     const work = prepareZone({ zone: id, side, hair }, index, { consent: true }, level, memory);
     if (!work.ok) throw new Error(id);
     const { strips } = work.value.layout(product, way);
+    const spread = isSpread(ZONES[id], product.family, way);
     const made = stripJobs(
       {
         strips,
@@ -56,14 +52,14 @@ function study(id: ZoneId, { product: wanted, way, setS }: Worked, level: HandLe
         zone: id,
         family: product.family,
         coarseness: hair.coarseness,
-        spread: isSpread(ZONES[id], product.family, way),
+        spread,
         pressS: 3,
       },
       jobs.length,
     );
     sheets.push({
       jobs: made.map((_, k) => jobs.length + k),
-      places: strips.map((s) => ({ at: middle(s.outline), pull: s.pull, lengthCm: s.lengthCm })),
+      places: placesOf(strips, { zone: id, side, sheet: work.value.sheet, spread }),
     });
     jobs.push(...made);
   });

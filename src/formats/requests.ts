@@ -136,6 +136,7 @@ export const chartRequest = Joi.object({
       reason: words(500).required(),
     }).or('thicknessMm', 'touchC'),
     fade: Joi.boolean(),
+    position: zoneCaseSchema.extract('position'),
     handStrips: handStripsSchema,
     confirmed: Joi.boolean().required(),
   }).required(),

@@ -23,7 +23,7 @@ describe('stripsSvg', () => {
     const svg = stripsSvg(zone);
     const groups = [...svg.matchAll(/<g>(.*?)<\/g>/g)].map((m) => m[1] ?? '');
     expect(groups).toHaveLength(zone.strips.length);
-    expect(groups.map((g) => /<text[^>]*>(\d+)</.exec(g)?.[1])).toEqual(zone.strips.map((s) => String(s.order)));
+    expect(groups.map((g) => /<text[^>]*>(\d+)</.exec(g)?.[1])).toEqual(zone.strips.map((s) => String(s.number)));
     // the drawn outline is the planned one, point for point
     groups.forEach((g, i) => {
       const ring: Ring = [...(/<path d="([^"]*)"/.exec(g)?.[1] ?? '').matchAll(/(-?[\d.]+) (-?[\d.]+)/g)].map(

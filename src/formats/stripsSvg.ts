@@ -51,9 +51,9 @@ export function stripsSvg(zone: PlanZone): string {
     const arrow = pullArrow(s, 9 * line);
     const size = Math.min(16 * line, 0.06 * s.widthMm);
     return (
-      `<g><title>Strip ${s.order}, ${Math.round(s.lengthMm)} by ${Math.round(s.widthMm)} mm, tab on ${s.tabOn === 'hair' ? 'hair' : `${s.tabOn} skin`}</title><path d="${ringPath(s.outline)}" fill="#B86A12" fill-opacity="0.18" stroke="#94530B" stroke-width="${n(1.4 * line)}"/>` +
+      `<g><title>Strip ${s.number}, ${Math.round(s.lengthMm)} by ${Math.round(s.widthMm)} mm, tab on ${s.tabOn === 'hair' ? 'hair' : `${s.tabOn} skin`}</title><path d="${ringPath(s.outline)}" fill="#B86A12" fill-opacity="0.18" stroke="#94530B" stroke-width="${n(1.4 * line)}"/>` +
       `<path d="M${n(arrow.from[0])} ${n(arrow.from[1])}L${n(arrow.to[0])} ${n(arrow.to[1])}" stroke="#256B63" stroke-width="${n(2 * line)}"/><path d="${ringPath(arrow.head)}" fill="#256B63"/>` +
-      `<text x="${n(cx)}" y="${n(cy + 0.35 * size)}" font-size="${n(size)}" text-anchor="middle">${s.order}</text></g>`
+      `<text x="${n(cx)}" y="${n(cy + 0.35 * size)}" font-size="${n(size)}" text-anchor="middle">${s.number}</text></g>`
     );
   });
   const marks = zone.excluded.map(

@@ -10,5 +10,6 @@ export type { BodyRegion, Figure } from './bodyMap';
 export { REGION_OF, REGION_PERCENT, regionCm2, shareOfRegion } from './regions';
 export { SUBDIVISIONS, subdivisionAt } from './subdivisions';
 export type { Subdivision } from './subdivisions';
+export { courseAt } from './course';
 export { POSITIONS, POSITION_NAMES, poseKey, poseWords, positionsOf, turnOf } from './positions';
 export type { Position } from './positions';

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { seededRandom } from '../shared';
 import { actFault } from './admit';
 import { liveTable, pressingStrip, type LiveGroup, type TableEvent } from './live';
 import type { StripJob } from './types';
@@ -261,5 +262,69 @@ describe('one pot at two heats', () => {
   it('asks once where the heat is the same', () => {
     const same = pot.map((g) => ({ ...g, heatStage: 0 }));
     expect(liveTable(same, done).act).toMatchObject({ kind: 'lay', strip: 'tender' });
+  });
+});
+
+describe('an order to remember, at the table', () => {
+  /** Three lanes of four rows, laid every other strip of a row. */
+  const lanes = Array.from({ length: 12 }, (_, i): StripJob => {
+    const lane = i % 3;
+    const touches = [i - 3, i + 3, ...(lane > 0 ? [i - 1] : []), ...(lane < 2 ? [i + 1] : [])];
+    return job(`s${i}`, { needs: i < 3 ? [] : [i - 3], touches: touches.filter((t) => t >= 0 && t < 12) });
+  });
+  const order = [0, 1, 2, 3].flatMap((row) => [0, 2, 1].map((lane) => 3 * row + lane));
+  const patterned: LiveGroup = { ...group(lanes), order };
+
+  /** Works to the end; now and then another strip is laid, a pull comes early, or a hand is slow. */
+  function worked(seed: number) {
+    const random = seededRandom(seed);
+    const events: TableEvent[] = [wrist()];
+    const laid: string[] = [];
+    const odd: string[] = [];
+    let [clock, left] = [5, 0];
+    for (let k = 0; k < 80; k++) {
+      const { act, layable, leavesOrder } = liveTable([patterned], events);
+      if (act.kind === 'done') break;
+      if (leavesOrder) left++;
+      clock += random.next() < 0.2 ? random.whole(12, 40) : 10;
+      if (act.kind === 'lay') {
+        const other = random.next() < 0.25 ? layable[random.whole(0, layable.length - 1)] : undefined;
+        const strip = other ?? act.strip;
+        if (strip !== act.strip) odd.push(strip);
+        laid.push(strip);
+        events.push(event('laid', clock, { strip }));
+      } else if (act.kind === 'pull') {
+        clock = Math.max(clock, act.readyAtMs / 1000 - (random.next() < 0.1 ? 4 : 0));
+        events.push(event('pulled', clock, { strip: act.strip }));
+      }
+    }
+    return { laid, odd, left };
+  }
+  it('is gone on with after any deviation: what is laid as proposed is laid in the order of the plan', () => {
+    const runs = Array.from({ length: 60 }, (_, seed) => worked(100 + seed));
+    const place = new Map(order.map((i, k) => [`s${i}`, k]));
+    const wrong = runs.filter(({ laid, odd, left }) => {
+      const asProposed = laid.filter((s) => !odd.includes(s)).map((s) => place.get(s) ?? 0);
+      return laid.length !== 12 || (left === 0 && asProposed.some((p, k) => k > 0 && p < (asProposed[k - 1] ?? 0)));
+    });
+    expect(wrong).toEqual([]);
+    expect(runs.filter((r) => r.odd.length > 0).length).toBeGreaterThan(40);
+    // it hardly ever has to be left, and then it is said
+    expect(runs.filter((r) => r.left === 0).length).toBeGreaterThan(50);
+  });
+  it('turns the client with nothing on the skin, and lays nothing before that is noted', () => {
+    const up: LiveGroup = { ...group([job('a')]), position: 'face-up' };
+    const down: LiveGroup = { ...group([job('b')]), position: 'face-down' };
+    const groups = [up, down];
+    const first = [wrist(), event('laid', 10, { strip: 'a' })];
+    const turned = event('turned', 60, { position: 'face-down' });
+    expect(actFault(groups, first, [turned])?.code).toBe('act.wax-on-skin');
+    const off = [...first, event('pulled', 45, { strip: 'a' })];
+    expect(liveTable(groups, off).act).toMatchObject({ kind: 'turn', position: 'face-down', firstStrip: 'b' });
+    expect(actFault(groups, off, [event('laid', 70, { strip: 'b' })])?.code).toBe('act.turn-first');
+    expect(actFault(groups, off, [turned, event('laid', 90, { strip: 'b' })])).toBeNull();
+    expect(liveTable(groups, [...off, turned]).act).toMatchObject({ kind: 'lay', strip: 'b' });
+    // taken back it has to be noted again
+    expect(liveTable(groups, [...off, turned, event('undo', 62, { undoes: turned.id })]).act.kind).toBe('turn');
   });
 });

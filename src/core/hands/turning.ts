@@ -3,7 +3,9 @@
 
 import type { LiveGroup, TableEvent } from './live';
 
-/** True where nothing has to be turned, or it was noted after the last strip of the round before. `counted` in order. */
+/**
+ * True where nothing has to be turned, or it was noted after the last strip of the round before. `counted` in order.
+ */
 export function isTurned(groups: readonly LiveGroup[], group: LiveGroup, counted: readonly TableEvent[]): boolean {
   const place = groups.indexOf(group);
   const before = groups[place - 1];

@@ -45,8 +45,8 @@ export interface HandsInput {
 export type OpKind = 'lay' | 'coat' | 'pull';
 
 /**
- * One act on one strip. `walkS` is the walk before `startS`, `poseS` the pose taken after the walk; a pull's end includes
- * the press.
+ * One act on one strip. `walkS` is the walk before `startS`, `poseS` the pose taken after the walk; a pull's end
+ * includes the press.
  */
 export interface Op {
   readonly kind: OpKind;

@@ -58,7 +58,10 @@ export interface PlanOption {
 
 export interface PlanStrip {
   readonly id: string;
+  /** Place in the order of laying of the whole visit. */
   readonly order: number;
+  /** Place in the order of laying of its zone; alike on both sides of a zone that are laid alike. */
+  readonly number: number;
   readonly outline: Ring;
   readonly growth: Vec;
   /** Place within the zone in words; null where the zone has no names for its parts. */
@@ -189,7 +192,7 @@ export interface PlanRegrowth {
 
 /** A round of the work with its words. */
 export interface PlanRound extends ScheduleRound {
-  /** How the client lies and where the practitioner stands. */
+  /** Where the practitioner stands. */
   readonly stands: string;
   /** The order in words, a sentence a part. */
   readonly says: readonly string[];

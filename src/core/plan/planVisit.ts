@@ -264,7 +264,7 @@ function visitZone({ work, choice, judgement, stage }: WorkedZone, level: HandLe
     product: choice.product.id,
     stage,
     position: work.input.position,
-    places: placesOf(strips, work.input.side, spread),
+    places: placesOf(strips, { zone: work.zone.id, side: work.input.side, sheet: work.sheet, spread }),
     jobs: stripJobs({
       strips,
       side: work.input.side,

@@ -1,14 +1,18 @@
-// A round in words: how the client lies, where one stands, and the order of every zone as a sentence that can be said by
-// heart after one look.
+// A round in words: how the client lies, where one stands, and the order of every zone as a sentence that can be said
+// by heart after one look.
 
-import { POSITION_NAMES, ZONES, zoneKey } from '../anatomy';
+import { ZONES, zoneKey } from '../anatomy';
 import { PATTERN_WORDS, SIDES_WORDS } from '../hands';
 import type { PlanRound, PlanZone } from './planTypes';
 import type { RoundPart, ScheduleRound } from './visitSchedule';
 
+/** Places whose name says already where they are: `above the ankle`. */
+const SAYS_WHERE = /^(above|below|under|over|towards) /;
+
 /** Where the strips that are laid first lie; null where the zone has no names for its parts. */
 function firstPlace(zone: PlanZone): string | null {
-  return [...zone.strips].sort((a, b) => a.order - b.order)[0]?.place ?? null;
+  const place = [...zone.strips].sort((a, b) => a.order - b.order)[0]?.place ?? null;
+  return place === null || SAYS_WHERE.test(place) ? place : `the ${place}`;
 }
 
 const QUICKEST = 'By the numbers: the quickest order, not one to remember.';
@@ -17,14 +21,13 @@ function partWords(part: RoundPart, zones: ReadonlyMap<string, PlanZone>): strin
   const own = part.zones.flatMap((key) => zones.get(key) ?? []);
   const [zone] = own;
   if (!zone) return '';
-  const name = ZONES[zone.zone].name;
   const strips = own.reduce((n, z) => n + z.strips.length, 0);
-  if (strips === own.length) return `${name}: one strip${own.length > 1 ? ' a side' : ''}.`;
-  if (part.pattern === null) return `${name}: ${QUICKEST.toLowerCase()}`;
+  if (strips === own.length) return own.length > 1 ? 'One strip a side.' : 'One strip.';
+  if (part.pattern === null) return QUICKEST;
   const from = firstPlace(zone);
   const order = PATTERN_WORDS[part.pattern].replace('the tab end', from ?? 'the tab end');
   const sides = part.sides ? ` ${SIDES_WORDS[part.sides]}` : '';
-  return `${name}: ${order.charAt(0).toLowerCase()}${order.slice(1)}${sides}`;
+  return `${order}${sides}`;
 }
 
 function standWords(round: ScheduleRound, zones: ReadonlyMap<string, PlanZone>): string {
@@ -32,11 +35,11 @@ function standWords(round: ScheduleRound, zones: ReadonlyMap<string, PlanZone>):
   const body = own.filter((z) => !ZONES[z.zone].face);
   const sides = [...new Set(body.flatMap((z) => (z.side === 'middle' ? [] : [z.side])))];
   const stands = [
-    ...(sides.length === 2 ? ['on both sides of the table in turn'] : sides.map((s) => `on the client’s ${s}`)),
+    ...(sides.length === 2 ? ['on both sides of the table'] : sides.map((s) => `on the client’s ${s}`)),
     ...(body.length > 0 && sides.length === 0 ? ['on either side'] : []),
     ...(body.length < own.length ? ['at the head'] : []),
   ];
-  return `Client ${POSITION_NAMES[round.position]}; stand ${stands.join(', then ')}.`;
+  return `Stand ${stands.join(', then ')}.`;
 }
 
 export function roundWords(round: ScheduleRound, planned: readonly PlanZone[]): Pick<PlanRound, 'stands' | 'says'> {

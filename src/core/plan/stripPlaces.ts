@@ -1,7 +1,7 @@
 // Where strips lie, as the eye sees them before it chooses an order: sheet centimetres, a right side in the mirror, so
 // that what is laid alike on both sides looks alike.
 
-import type { Side } from '../anatomy';
+import { courseAt, type Sheet, type Side, type ZoneId } from '../anatomy';
 import type { Place } from '../hands';
 import type { Vec } from '../shared';
 import { patchesOf, type Strip } from '../strips';
@@ -12,7 +12,15 @@ const middleOf = (outline: Strip['outline']): Vec => [
 ];
 
 /** `spread`: over patches at once, each strip with the number of its patch. */
-export function placesOf(strips: readonly Strip[], side: Side, spread: boolean): readonly Place[] {
+export function placesOf(
+  strips: readonly Strip[],
+  {
+    zone,
+    side,
+    sheet,
+    spread,
+  }: { readonly zone: ZoneId; readonly side: Side; readonly sheet: Sheet; readonly spread: boolean },
+): readonly Place[] {
   const patches = new Map(
     spread ? patchesOf(strips).flatMap((ids, patch) => ids.map((id): [string, number] => [id, patch])) : [],
   );
@@ -23,6 +31,7 @@ export function placesOf(strips: readonly Strip[], side: Side, spread: boolean):
       at: side === 'right' ? [0 - x, y] : [x, y],
       pull: side === 'right' ? [0 - pull[0], pull[1]] : pull,
       lengthCm,
+      course: courseAt(zone, side, [x / sheet.widthCm, y / sheet.heightCm]),
       ...(patch === undefined ? {} : { patch }),
     };
   });

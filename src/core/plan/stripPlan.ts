@@ -70,6 +70,7 @@ export function planStrips(
       return {
         id: s.id,
         order: orderOf.get(s.id) ?? s.order,
+        number: 0,
         outline: ring4(s.outline),
         growth: at6(s.growth),
         place: subdivisionAt(work.zone.id, work.input.side, work.sheet, middleOf(s.outline)),
@@ -105,5 +106,6 @@ export function planStrips(
         setS: heat.setS,
       };
     })
-    .sort((a, b) => a.order - b.order);
+    .sort((a, b) => a.order - b.order)
+    .map((s, k) => ({ ...s, number: k + 1 }));
 }

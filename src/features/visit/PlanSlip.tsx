@@ -91,13 +91,17 @@ function nothingYet(bench: Bench): string {
   return isPlanning(bench) ? 'Planning …' : 'Nothing planned yet.';
 }
 
+/** More zones than this are counted, not named. */
+const MOST_NAMED = 2;
+
 function openPoints({ visit, zones, plan }: Bench): readonly string[] {
   if (visit.status === 'closed') return [];
+  const unseen = zones.filter((z) => !z.data.confirmed);
   return [
     ...(visit.consult.confirmedAtMs === null ? ['consultation'] : []),
-    ...zones
-      .filter((z) => !z.data.confirmed)
-      .map((z) => `${z.name.toLowerCase()}${z.side === 'middle' ? '' : `, ${z.side},`} not looked at`),
+    ...(unseen.length > MOST_NAMED
+      ? [`${unseen.length} zones not looked at`]
+      : unseen.map((z) => `${z.name.toLowerCase()}${z.side === 'middle' ? '' : `, ${z.side},`} not looked at`)),
     ...zones
       .filter((z) => z.data.confirmed && z.data.marks.some((m) => m.unseen))
       .map((z) => `marks on the ${z.name.toLowerCase()}${z.side === 'middle' ? '' : `, ${z.side}`}`),

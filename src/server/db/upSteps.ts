@@ -143,6 +143,7 @@ export const upPlan = (plan: Plan): Plan => ({
     })),
     strips: z.strips.map((s) => ({
       ...{
+        number: 1 + z.strips.filter((o) => o.order < s.order).length,
         place: null,
         crossing: null,
         pulls: 1,

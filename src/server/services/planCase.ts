@@ -110,6 +110,7 @@ function zoneCase(
     ...(worked && stocked(worked.product) ? { worked } : {}),
     ...heatWish(data, products),
     ...(data.fade ? { fade: true } : {}),
+    ...(data.position ? { position: data.position } : {}),
     ...(data.handStrips ? { handStrips: data.handStrips } : {}),
   };
 }

@@ -50,7 +50,7 @@ function draw(doc: PDFKit.PDFDocument, zone: PlanZone, top: number): void {
       .font('bold')
       .fontSize(size)
       .fillColor(INK)
-      .text(String(s.order), cx - 5, cy - 0.5 * size, { width: 10, align: 'center', lineBreak: false });
+      .text(String(s.number), cx - 5, cy - 0.5 * size, { width: 10, align: 'center', lineBreak: false });
   }
   for (const e of zone.excluded) {
     doc
@@ -104,7 +104,7 @@ function table(doc: PDFKit.PDFDocument, zone: PlanZone, top: number): void {
   for (const s of zone.strips) {
     row(
       [
-        String(s.order),
+        String(s.number),
         `${Math.round(s.lengthMm)} × ${Math.round(s.widthMm)}`,
         `${TAB_WORDS[s.tabKind]}, on ${s.tabOn === 'hair' ? 'hair: sore start' : `${s.tabOn} skin`}`,
         `${s.setS.min}–${s.setS.max}`,

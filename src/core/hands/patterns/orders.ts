@@ -21,11 +21,11 @@ export interface PatternOrder {
 
 /** The order as a sentence at the table. */
 export const PATTERN_WORDS: Readonly<Record<PatternName, string>> = {
-  patches: 'Patch by patch from the tab end: spread it, then take it up cloth by cloth.',
+  patches: 'Patch by patch from the tab end: spread, then take up cloth by cloth.',
   rows: 'From the tab end, row by row, one beside the other.',
-  'every-other': 'In each row every other strip, then those between.',
-  'every-other-lane': 'Every other lane, row by row to the far end, then the lanes between.',
-  'lead-follow': 'Every other lane leads, row by row; the lanes between follow behind.',
+  'every-other': 'From the tab end, in each row every other strip, then those between.',
+  'every-other-lane': 'From the tab end, every other lane to the far end, then the lanes between.',
+  'lead-follow': 'From the tab end, every other lane leads; those between follow.',
   checkerboard: 'Middle of one part and the corners of the other, then the rest.',
   halves: 'One strip from each half in turn.',
 };
@@ -169,15 +169,28 @@ export function patternOrders(
 ): readonly PatternOrder[] {
   const isSpread = strips.some((s) => s.place.patch !== undefined);
   const looks = isSpread ? [] : LOOKS.map(([rows, lanes]) => seen(strips, rows, lanes));
-  const known = new Set<string>();
   const made = (name: PatternName): readonly (readonly number[])[] =>
     isSpread && name === 'patches' ? patchOrders(strips) : looks.flatMap((look) => MAKERS[name](look));
-  return names.flatMap((name) =>
-    made(name).flatMap((order): PatternOrder[] => {
-      const key = order.join();
-      if (known.has(key) || order.length !== strips.length || !isPossible(order, strips)) return [];
-      known.add(key);
-      return [{ name, order }];
-    }),
-  );
+  const listed = names.flatMap((name) => made(name).map((order): PatternOrder => ({ name, order })));
+  const inCourse = listed.map(({ name, order }) => ({ name, order: byCourse(order, strips) }));
+  const found = each(inCourse, strips);
+  // a course that the tabs do not allow is given up
+  return found.length > 0 || inCourse.length === 0 ? found : each(listed, strips);
+}
+
+/** Course by course, each in the order given. */
+const byCourse = (order: readonly number[], strips: readonly Wanting[]): readonly number[] => {
+  const courseOf = (i: number): number => strips[i]?.place.course ?? 0;
+  return [...order].sort((a, b) => courseOf(a) - courseOf(b));
+};
+
+/** Those that can be laid so, each order once, the simplest pattern first. */
+function each(orders: readonly PatternOrder[], strips: readonly Wanting[]): readonly PatternOrder[] {
+  const known = new Set<string>();
+  return orders.filter(({ order }) => {
+    const key = order.join();
+    if (known.has(key) || order.length !== strips.length || !isPossible(order, strips)) return false;
+    known.add(key);
+    return true;
+  });
 }

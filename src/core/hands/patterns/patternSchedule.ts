@@ -8,11 +8,17 @@ import type { HandsInput } from '../types';
 import { PATTERN_WORDS, patternOrders, PATTERNS, type PatternName } from './orders';
 import type { Place } from './places';
 
-/** An end may be later than the best order's by the larger of these before a less simple one is taken. */
-const LATER_SHARE = 0.02;
-const LATER_S = 6;
+/**
+ * An end may be later than the best order's by the larger of these before a less simple one is taken: share and
+ * seconds. Lanes that follow others, and two parts at once, have to save more.
+ */
+const PLAIN_LATER = { share: 0.03, s: 10 };
+const HARDER_LATER = { share: 0.06, s: 15 };
+const HARDER: readonly PatternName[] = ['lead-follow', 'checkerboard', 'halves'];
 
-/** Orders of each pattern that are scheduled in full: fewer of many strips, and more of those that look nearly as good. */
+/**
+ * Orders of each pattern that are scheduled in full: fewer of many strips, and more of those that look nearly as good.
+ */
 const triedOf = (strips: number): number => Math.min(24, Math.max(2, Math.round(160 / strips)));
 const MORE_IF_NEAR = 3;
 const NEAR_SHARE = 1.06;
@@ -22,10 +28,10 @@ export type SidesBy = 'one-then-other' | 'turns' | 'two-and-two' | 'one-behind';
 
 /** That as a sentence at the table. */
 export const SIDES_WORDS: Readonly<Record<SidesBy, string>> = {
-  'one-then-other': 'One side, then the other alike.',
-  turns: 'Both sides alike, strip by strip in turns.',
-  'two-and-two': 'Both sides alike, two strips on each in turns.',
-  'one-behind': 'Both sides alike, in turns; the other side begins one strip later.',
+  'one-then-other': 'One side, then the other.',
+  turns: 'Both sides in turn, strip by strip.',
+  'two-and-two': 'Both sides in turn, two by two.',
+  'one-behind': 'Both sides in turn, the other a strip later.',
 };
 
 /** One sheet: its strips as indices of the task's jobs, in the order of its own numbers. */
@@ -65,7 +71,9 @@ const oneBehind = (a: readonly number[], b: readonly number[]): readonly number[
 
 const inTurns = (a: readonly number[], b: readonly number[]): readonly number[] => inBlocks(a, b, 1);
 
-const TOGETHER: readonly (readonly [SidesBy, (a: readonly number[], b: readonly number[]) => readonly number[]])[] = [
+type Join = (a: readonly number[], b: readonly number[]) => readonly number[];
+
+const TOGETHER: readonly (readonly [SidesBy, Join])[] = [
   ['one-then-other', (a, b) => [...a, ...b]],
   ['turns', inTurns],
   ['two-and-two', (a, b) => inBlocks(a, b, 2)],
@@ -106,8 +114,8 @@ function candidates(input: HandsInput, sheets: readonly PatternSheet[], name: Pa
 }
 
 /**
- * The pattern for one sheet, or for the two sides of a zone, the places of the other side seen in the mirror. Null where
- * no order of the list can be worked in time.
+ * The pattern for one sheet, or for the two sides of a zone, the places of the other side seen in the mirror. Null
+ * where no order of the list can be worked in time.
  */
 export function patternSchedule(input: HandsInput, sheets: readonly PatternSheet[]): Patterned | null {
   const rough = PATTERNS.flatMap((name) =>
@@ -118,17 +126,22 @@ export function patternSchedule(input: HandsInput, sheets: readonly PatternSheet
   // the likeliest first: what ends later than the best by more than is allowed is given up early
   for (const c of worthwhile(rough)) {
     const end = scheduleInOrder(input, c.order, {
-      beatS: Math.min(best.get(c.name)?.end.nowS ?? Infinity, latestOf(earliest) + 1),
+      beatS: Math.min(best.get(c.name)?.end.nowS ?? Infinity, latestOf(earliest, HARDER_LATER) + 1),
     });
     if (!end) continue;
     best.set(c.name, { name: c.name, sides: c.sides, order: c.order, said: PATTERN_WORDS[c.name], end });
     earliest = Math.min(earliest, end.nowS);
   }
-  const found = PATTERNS.flatMap((name) => best.get(name) ?? []).find((p) => p.end.nowS <= latestOf(earliest));
-  return found ?? null;
+  const all = PATTERNS.flatMap((name) => best.get(name) ?? []);
+  const plain = all.filter((p) => !HARDER.includes(p.name));
+  const plainS = Math.min(...plain.map((p) => p.end.nowS));
+  return plainS <= latestOf(earliest, HARDER_LATER)
+    ? (plain.find((p) => p.end.nowS <= latestOf(plainS, PLAIN_LATER)) ?? null)
+    : (all.find((p) => HARDER.includes(p.name) && p.end.nowS <= latestOf(earliest, PLAIN_LATER)) ?? null);
 }
 
-const latestOf = (earliestS: number): number => Math.max(earliestS * (1 + LATER_SHARE), earliestS + LATER_S);
+const latestOf = (earliestS: number, { share, s }: typeof PLAIN_LATER): number =>
+  Math.max(earliestS * (1 + share), earliestS + s);
 
 /** Of each pattern the orders that look best, of all the one that looks best first. */
 function worthwhile<T extends Candidate & { readonly roughS: number }>(rough: readonly T[]): readonly T[] {

@@ -8,6 +8,8 @@ export interface Place {
   readonly at: Vec;
   readonly pull: Vec;
   readonly lengthCm: number;
+  /** All of a lower course are laid before any of a higher one; absent = 0. */
+  readonly course?: number | undefined;
   /** Strips of the same number are spread at once; absent = laid on its own. */
   readonly patch?: number | undefined;
 }

@@ -1,14 +1,17 @@
-import { memo } from 'react';
+import { memo, useId, useMemo } from 'react';
 import { ZONES } from '@/core/anatomy';
 import { growthField } from '@/core/field';
 import { sheetFor } from '@/core/anatomy';
 import type { PlanZone } from '@/core/plan';
 import type { ChartData } from '@/server/db/schema';
 import { boxOf, type Ring, type Vec } from '@/core/shared';
-import { ringCentre, ringPath } from '@/formats/stripsSvg';
+import { slabOf } from '@/formats/slab';
+import { ringPath } from '@/formats/stripsSvg';
 import { plantHair, wayOf } from '../chart/hairs';
+import { lying } from './lying';
+import { WaxSlab, type StripLook } from './WaxSlab';
 
-export type StripLook = 'planned' | 'laying' | 'setting' | 'ready' | 'now' | 'off';
+export type { StripLook } from './WaxSlab';
 
 interface Props {
   readonly zone: PlanZone;
@@ -27,19 +30,17 @@ interface Props {
 }
 
 const SPARSE = 3.2;
-const MARGIN = 1.4;
-const FILL: Readonly<Record<StripLook, { fill: string; opacity: number; stroke: string; dash?: string }>> = {
-  planned: { fill: 'var(--wax)', opacity: 0.16, stroke: 'var(--wax-dark)' },
-  laying: { fill: 'var(--wax)', opacity: 0.55, stroke: 'var(--walnut)' },
-  setting: { fill: 'var(--wax)', opacity: 0.75, stroke: 'var(--walnut)' },
-  ready: { fill: 'var(--wax)', opacity: 0.92, stroke: 'var(--verdigris)' },
-  now: { fill: 'var(--wax)', opacity: 0.92, stroke: 'var(--walnut)' },
-  off: { fill: 'var(--sheet)', opacity: 0.55, stroke: 'var(--hairline-strong)', dash: '.2 .18' },
-};
+/** Half the gap between slabs, how deep a tab is, the size of words, px. */
+const INSET_PX = 2.5;
+const TAB_PX = 12;
+const WORD_PX = 15;
 
-/** Strips as translucent slabs over the hair: number, thick tab, pull arrow from the tab against the lay. */
+/**
+ * The zone as it lies, what is beyond its borders, and the strips as wax: number, tab, grain along the lay; what is
+ * still to be laid is a dashed outline, what is off is bare skin.
+ */
 export function StripSheet({
-  zone,
+  zone: planned,
   data,
   looks,
   chosen,
@@ -49,10 +50,17 @@ export function StripSheet({
   broken,
   maxHeight = 400,
 }: Props) {
+  const { zone, edges, transform } = useMemo(() => lying(planned), [planned]);
   const box = boxOf([zone.outline, ...zone.strips.map((s): Ring => [s.tab])]);
-  const [x0, y0] = [Math.min(0, box.x0) - MARGIN, Math.min(0, box.y0) - MARGIN];
-  const [w, h] = [Math.max(zone.sheetCm[0], box.x1) + MARGIN - x0, Math.max(zone.sheetCm[1], box.y1) + MARGIN - y0];
-  const unit = Math.max(w / 760, h / maxHeight);
+  const [w0, h0] = [box.x1 - box.x0, box.y1 - box.y0];
+  const unit = Math.max(w0 / 640, h0 / (maxHeight - 60));
+  const pad = 30 * unit;
+  const [x0, y0, w, h] = [box.x0 - pad, box.y0 - pad, w0 + 2 * pad, h0 + 2 * pad];
+  const slabs = useMemo(
+    () => new Map(zone.strips.map((s) => [s.id, slabOf(s, INSET_PX * unit, TAB_PX * unit)])),
+    [zone, unit],
+  );
+  const key = useId();
   return (
     <svg
       viewBox={`${x0} ${y0} ${w} ${h}`}
@@ -61,49 +69,29 @@ export function StripSheet({
       aria-label={`${ZONES[zone.zone].name}, ${zone.strips.length} strips`}
     >
       <path d={ringPath(zone.outline)} fill="#fbf4e6" stroke="var(--hairline-strong)" strokeWidth={1.5 * unit} />
-      <Hairs zone={zone} data={data} unit={unit} />
+      <g transform={transform}>
+        <Hairs zone={planned} data={data} unit={unit} />
+      </g>
       {zone.strips.map((s) => {
-        const look = FILL[looks.get(s.id) ?? 'planned'];
-        const isAct = s.id === act;
-        const isChosen = s.id === chosen;
-        const restInk = looks.get(s.id) === 'off' ? 'var(--second-ink)' : 'var(--walnut)';
-        const centre = ringCentre(s.outline);
-        const size = Math.min(34, Math.max(15, (s.widthMm / 10 / unit) * 0.34)) * unit;
-        return (
-          <g
+        const slab = slabs.get(s.id);
+        return slab ? (
+          <WaxSlab
             key={s.id}
-            onClick={onChoose ? () => onChoose(s.id) : undefined}
-            style={onChoose ? { cursor: 'pointer' } : undefined}
-          >
-            <path
-              d={ringPath(s.outline)}
-              fill={look.fill}
-              fillOpacity={look.opacity}
-              stroke={look.stroke}
-              strokeWidth={(isAct || isChosen ? 3.5 : 1.5) * unit}
-              strokeDasharray={look.dash}
-            />
-            {looks.get(s.id) === 'off' || s.pulls < 2 ? null : <Tugs strip={s} centre={centre} unit={unit} />}
-            {looks.get(s.id) === 'off' ? null : <Tab strip={s} unit={unit} strong={isAct || isChosen} />}
-            {isAct && arrow === 'lay' ? <LayArrow strip={s} unit={unit} /> : null}
-            {(isAct && arrow !== 'lay') || (isChosen && !isAct) ? <PullArrow strip={s} unit={unit} /> : null}
-            <text
-              x={centre[0]}
-              y={centre[1] + size * 0.36}
-              textAnchor="middle"
-              fontSize={size}
-              fontWeight="700"
-              fill={isAct ? 'var(--sheet)' : restInk}
-              stroke={isAct ? 'var(--walnut)' : 'var(--sheet)'}
-              strokeWidth={size * 0.16}
-              paintOrder="stroke"
-              style={{ pointerEvents: 'none' }}
-            >
-              {s.order}
-              {broken?.has(s.id) ? <tspan fill="var(--madder)"> !</tspan> : null}
-            </text>
-          </g>
-        );
+            strip={s}
+            slab={slab}
+            look={looks.get(s.id) ?? 'wax'}
+            ids={`${key}${s.id}`}
+            unit={unit}
+            strong={s.id === act || s.id === chosen}
+            broken={broken?.has(s.id) ?? false}
+            onChoose={onChoose}
+          />
+        ) : null;
+      })}
+      {zone.strips.map((s) => {
+        const isAct = s.id === act;
+        if (isAct && arrow === 'lay') return <LayArrow key={s.id} strip={s} unit={unit} />;
+        return isAct || s.id === chosen ? <PullArrow key={s.id} strip={s} unit={unit} /> : null;
       })}
       {zone.excluded.map((e) => (
         <g key={e.at.join()}>
@@ -119,51 +107,21 @@ export function StripSheet({
           <circle cx={e.at[0]} cy={e.at[1]} r={4 * unit} fill="var(--walnut)" />
         </g>
       ))}
+      <g fontSize={WORD_PX * unit} fill="var(--second-ink)" textAnchor="middle" aria-hidden="true">
+        <text x={x0 + w / 2} y={y0 + 17 * unit}>
+          {edges.up}
+        </text>
+        <text x={x0 + w / 2} y={y0 + h - 7 * unit}>
+          {edges.down}
+        </text>
+        <text transform={`translate(${x0 + 17 * unit} ${y0 + h / 2}) rotate(-90)`}>{edges.left}</text>
+        <text transform={`translate(${x0 + w - 17 * unit} ${y0 + h / 2}) rotate(90)`}>{edges.right}</text>
+      </g>
     </svg>
   );
 }
 
 type Strip = PlanZone['strips'][number];
-
-function Tab({ strip, unit, strong }: { readonly strip: Strip; readonly unit: number; readonly strong: boolean }) {
-  const { tab, pull } = strip;
-  const half = (strip.tabKind === 'end' ? Math.min(strip.widthMm / 20, 1.6) : 0.5) * 0.8;
-  const [nx, ny] = [-pull[1], pull[0]];
-  return (
-    <line
-      x1={tab[0] - nx * half + pull[0] * 0.45}
-      y1={tab[1] - ny * half + pull[1] * 0.45}
-      x2={tab[0] + nx * half + pull[0] * 0.45}
-      y2={tab[1] + ny * half + pull[1] * 0.45}
-      stroke={strip.tabOn === 'hair' ? 'var(--madder)' : 'var(--wax-dark)'}
-      strokeWidth={(strong ? 10 : 6) * unit}
-      strokeLinecap="round"
-    />
-  );
-}
-
-/** Where one tug ends and the next begins. */
-function Tugs({ strip, centre, unit }: { readonly strip: Strip; readonly centre: Vec; readonly unit: number }) {
-  const { pull, pulls, lengthMm, widthMm } = strip;
-  const [nx, ny] = [-pull[1], pull[0]];
-  const half = (0.4 * widthMm) / 10;
-  return Array.from({ length: pulls - 1 }, (_, k) => {
-    const along = ((k + 1) / pulls - 0.5) * (lengthMm / 10);
-    const [x, y] = [centre[0] + pull[0] * along, centre[1] + pull[1] * along];
-    return (
-      <line
-        key={k}
-        x1={x - nx * half}
-        y1={y - ny * half}
-        x2={x + nx * half}
-        y2={y + ny * half}
-        stroke="var(--walnut)"
-        strokeWidth={1.6 * unit}
-        strokeDasharray={`${3 * unit} ${3 * unit}`}
-      />
-    );
-  });
-}
 
 function PullArrow({ strip, unit }: { readonly strip: Strip; readonly unit: number }) {
   const { tab, pull } = strip;

@@ -1,12 +1,13 @@
 'use client';
 
-import { zoneKey } from '@/core/anatomy';
+import { POSITION_NAMES, positionsOf, zoneKey, type Position } from '@/core/anatomy';
 import { Button, Slider } from 'antd';
 import Link from 'next/link';
 import { useEffect, useMemo, useState } from 'react';
 import { hasBegun } from '@/core/hands';
 import type { Plan, PlanZone } from '@/core/plan';
 import { canFade } from '@/core/strips';
+import type { ChartData } from '@/server/db/schema';
 import { percent, plural, withDates } from '@/ui/words';
 import { useBench } from '../BenchContext.client';
 import { useZone } from '../BenchFrame.client';
@@ -15,7 +16,9 @@ import { StationTop } from '../StationTop';
 import { DeskMoney } from './DeskMoney';
 import { StripEditor } from './StripEditor.client';
 import { StripSheet, type StripLook } from './StripSheet';
-import { looksAt, minutes, spansOf } from './playback';
+import { Filmstrip, Move } from './Filmstrip.client';
+import { looksAt, minutes } from './playback';
+import { Ribbon } from './Ribbon';
 import { WallPlan } from './WallPlan.client';
 import { whyThisOrder } from './whyThisOrder';
 import styles from './Strips.module.css';
@@ -69,50 +72,50 @@ function Layout({ zone, plan }: { readonly zone: PlanZone; readonly plan: Plan }
     (): ReadonlyMap<string, StripLook> => (atS === null ? new Map() : looksAt(plan, atS)),
     [plan, atS],
   );
-  const spans = useMemo(() => spansOf(plan), [plan]);
   const event = atS === null ? null : schedule.events.find((e) => e.atS <= atS && atS < e.atS + e.forS);
-  const orderOf = new Map(plan.zones.flatMap((z) => z.strips.map((s) => [s.id, s.order])));
+  const orderOf = new Map(plan.zones.flatMap((z) => z.strips.map((s) => [s.id, s.number])));
   const strip = zone.strips.find((s) => s.id === chosen);
-  const gap = schedule.endS - schedule.lowerBoundS;
+  const round = schedule.rounds.find((r) => r.zones.includes(zoneKey(zone)));
+  const part = round?.parts.findIndex((p) => p.zones.includes(zoneKey(zone))) ?? -1;
+  const says = round?.says[part] ?? plural(zone.strips.length, 'strip');
+  const later = Math.round(schedule.endS - schedule.quickestS);
   if (!data) return null;
   const broken = new Set(zone.stripFaults.flatMap((f) => f.strip ?? []));
-  const byId = new Map(zone.strips.map((s) => [s.id, s.order]));
+  const byId = new Map(zone.strips.map((s) => [s.id, s.number]));
   return (
     <>
-      <StationTop
-        title={plural(zone.strips.length, 'strip')}
-        note={(key) => {
-          const n = bench.plan.zones.find((z) => zoneKey(z) === key)?.strips.length ?? 0;
-          return n > 0 ? plural(n, 'strip') : 'none';
-        }}
-        meta={
-          <>
-            {percent(zone.cover.coveredShare)} of the hair covered, {Math.round(zone.cover.meanAngleErrorDeg)}° off the
-            growth on average · all zones {minutes(schedule.endS)},{' '}
-            {gap <= 0 ? 'no order is quicker' : `at most ${Math.ceil(gap)} s from the quickest`}
-          </>
-        }
-        action={
-          <div className={styles.actions}>
-            <button
-              type="button"
-              className={styles.plain}
-              disabled={stands || editing}
-              title={stands ? 'The table has begun: the strips stand.' : undefined}
-              onClick={() => {
-                setPlaying(false);
-                setAtS(null);
-                setEditing(true);
-              }}
-            >
-              Change strips
-            </button>
-            <Link href={`/visits/${bench.visit.id}/work`} className={styles.go}>
-              To the table
-            </Link>
-          </div>
-        }
-      />
+      <div className={styles.zones}>
+        <Filmstrip plan={plan} stands={stands} />
+        <div className={styles.actions}>
+          <button
+            type="button"
+            className={styles.plain}
+            disabled={stands || editing}
+            title={stands ? 'The table has begun: the strips stand.' : undefined}
+            onClick={() => {
+              setPlaying(false);
+              setAtS(null);
+              setEditing(true);
+            }}
+          >
+            Change strips
+          </button>
+          <Link href={`/visits/${bench.visit.id}/work`} className={styles.go}>
+            To the table
+          </Link>
+        </div>
+      </div>
+      <div className={styles.head}>
+        <div>
+          <h1>{says}</h1>
+          <p className="quiet">
+            {round?.stands ? `${round.stands} ` : ''}
+            {plural(zone.strips.length, 'strip')}, {percent(zone.cover.coveredShare)} of the hair covered. First pass
+            {plan.zones.length > 1 ? ', all zones,' : ''} {minutes(schedule.endS)}
+            {later > 0 ? `, ${later} s longer than the quickest, easier to keep in mind` : ''}.
+          </p>
+        </div>
+      </div>
       {editing && !stands ? (
         <StripEditor zone={zone} data={data} onClose={() => setEditing(false)} />
       ) : (
@@ -133,7 +136,7 @@ function Layout({ zone, plan }: { readonly zone: PlanZone; readonly plan: Plan }
             <div className={styles.side}>
               {strip ? (
                 <section aria-live="polite">
-                  <h2>Strip {strip.order}</h2>
+                  <h2>Strip {strip.number}</h2>
                   {strip.place ? <p className="quiet">{strip.place}</p> : null}
                   <p>
                     {Math.round(strip.lengthMm)} × {Math.round(strip.widthMm)} mm, about {strip.massG.toFixed(1)} g
@@ -146,15 +149,9 @@ function Layout({ zone, plan }: { readonly zone: PlanZone; readonly plan: Plan }
                 </section>
               ) : (
                 <section>
-                  <h2>In the order laid</h2>
-                  <div className={styles.list}>
-                    {zone.strips.map((s) => (
-                      <button key={s.id} type="button" onClick={() => setChosen(s.id)}>
-                        {s.order}
-                      </button>
-                    ))}
-                  </div>
                   <p className="quiet">Tap a strip for its pull, its tab and why it comes there.</p>
+                  {stands ? null : <Move plan={plan} zone={zone} />}
+                  <Lies zone={zone} data={data} stands={stands} />
                   {zone.byHand ? (
                     <p>Changed by hand{zone.stripFaults.length === 0 ? '; no rule is broken.' : ':'}</p>
                   ) : null}
@@ -221,11 +218,39 @@ function Layout({ zone, plan }: { readonly zone: PlanZone; readonly plan: Plan }
               As SVG
             </a>
           </div>
-          <Timeline spans={spans} endS={schedule.endS} atS={atS} />
+          <Ribbon
+            plan={plan}
+            atS={atS}
+            onMoment={(t) => {
+              setPlaying(false);
+              setAtS(t);
+            }}
+          />
           <DeskMoney bench={bench} />
         </>
       )}
     </>
+  );
+}
+
+/** How the client lies for it, where the zone can be worked in more than one way. */
+function Lies({ zone, data, stands }: { readonly zone: PlanZone; readonly data: ChartData; readonly stands: boolean }) {
+  const { saveChart } = useBench();
+  const positions = positionsOf(zone.zone);
+  if (positions.length < 2) return null;
+  const set = (position: Position): void => {
+    const { position: now, ...rest } = data;
+    saveChart(zone, now === position ? rest : { ...rest, position });
+  };
+  return (
+    <div className={styles.lies} role="group" aria-label="How the client lies for it">
+      {positions.map((p) => (
+        <button key={p} type="button" aria-pressed={data.position === p} disabled={stands} onClick={() => set(p)}>
+          {POSITION_NAMES[p]}
+        </button>
+      ))}
+      <p className="quiet">{data.position ? 'Asked for.' : 'As it turns the client least.'}</p>
+    </div>
   );
 }
 
@@ -242,50 +267,3 @@ const DEEDS: Readonly<Record<string, string>> = {
   cleanse: 'cleanse meanwhile',
   wait: 'wait',
 };
-
-function Timeline({
-  spans,
-  endS,
-  atS,
-}: {
-  readonly spans: ReturnType<typeof spansOf>;
-  readonly endS: number;
-  readonly atS: number | null;
-}) {
-  const rows = Math.max(1, ...spans.map((s) => s.row + 1));
-  const x = (s: number): number => (1000 * s) / Math.max(1, endS);
-  return (
-    <svg
-      viewBox={`0 0 1000 ${26 + rows * 15}`}
-      className={styles.timeline}
-      role="img"
-      aria-label="Hands above, strips on the skin below"
-      preserveAspectRatio="none"
-    >
-      {spans.map((s) => (
-        <g key={s.id}>
-          <rect x={x(s.layFrom)} y="2" width={x(s.layTo - s.layFrom)} height="14" fill="var(--wax)" />
-          <rect x={x(s.pullFrom)} y="2" width={x(s.pullTo - s.pullFrom)} height="14" fill="var(--walnut)" />
-          <rect
-            x={x(s.layFrom)}
-            y={22 + s.row * 15}
-            width={Math.max(1, x(s.pullTo - s.layFrom) - 1)}
-            height="12"
-            fill="var(--wax-tint)"
-            stroke="var(--wax)"
-          />
-          <rect
-            x={x(s.readyAt)}
-            y={22 + s.row * 15}
-            width={Math.max(0, x(s.pullTo - s.readyAt) - 1)}
-            height="12"
-            fill="var(--wax)"
-          />
-        </g>
-      ))}
-      {atS === null ? null : (
-        <line x1={x(atS)} x2={x(atS)} y1="0" y2={26 + rows * 15} stroke="var(--madder)" strokeWidth="2" />
-      )}
-    </svg>
-  );
-}

@@ -73,7 +73,7 @@ export function WallPlan({ plan, zones, productName }: Props) {
                         <tbody>
                           {z.strips.map((s) => (
                             <tr key={s.id}>
-                              <td>{s.order}</td>
+                              <td>{s.number}</td>
                               <td>
                                 {Math.round(s.lengthMm)} × {Math.round(s.widthMm)}
                               </td>

@@ -37,7 +37,7 @@ function tabWords(strip: PlanStrip, plan: Plan, numbers: (ids: readonly string[]
 }
 
 export function whyThisOrder(strip: PlanStrip, plan: Plan): readonly string[] {
-  const orderOf = new Map(plan.zones.flatMap((z) => z.strips.map((s) => [s.id, s.order])));
+  const orderOf = new Map(plan.zones.flatMap((z) => z.strips.map((s) => [s.id, s.number])));
   const numbers = (ids: readonly string[]): string =>
     ids
       .map((id) => orderOf.get(id) ?? '?')

@@ -52,9 +52,19 @@ export function ActPanel(props: Props) {
   const { act, table, found, nowMs, sheet, onNext, onHold, onAnother } = props;
   const words = wordsOf(props);
   const others = table.onSkin.filter((id) => !('strip' in act) || act.strip !== id);
+  const here = 'strip' in act ? found.get(act.strip)?.zone : undefined;
+  /** `3`, with its side and zone where these are not those of the act. */
+  const stripName = (id: string): string => {
+    const info = found.get(id);
+    if (!info) return '';
+    const { strip, zone } = info;
+    const side = zone.side === 'middle' || zone.side === here?.side ? '' : ` ${zone.side}`;
+    const name = zone.zone === here?.zone ? '' : `, ${ZONES[zone.zone].name.toLowerCase()}`;
+    return `${strip.number}${side}${name}`;
+  };
   const next = table.ahead
     .slice(0, 2)
-    .map((a) => `${a.walkS > 0 ? 'Walk round. ' : ''}${ACT_WORDS[a.kind]} ${found.get(a.strip)?.strip.order ?? ''}.`)
+    .map((a) => `${a.walkS > 0 ? 'Walk round. ' : ''}${ACT_WORDS[a.kind]} ${stripName(a.strip)}.`)
     .join(' ');
   return (
     <>
@@ -101,12 +111,11 @@ export function ActPanel(props: Props) {
             <h2>Also setting</h2>
             {others.map((id) => {
               const live = table.strips.get(id);
-              const info = found.get(id);
               const set = Math.max(0, Math.round((nowMs - (live?.laidAtMs ?? nowMs)) / 1000));
               const left = Math.ceil(((table.readyAtMs.get(id) ?? nowMs) - nowMs) / 1000);
               return (
                 <p key={id}>
-                  <strong>{info?.strip.order}</strong> {info?.zone.side === 'middle' ? '' : info?.zone.side}
+                  <strong>{stripName(id)}</strong>
                   <span>
                     {live?.stage === 1 ? 'first coat on' : `${set} s, ${left > 0 ? `ready in about ${left}` : 'ready'}`}
                   </span>
@@ -176,7 +185,7 @@ function wordsOf({ act, found, plan, productName, readySign, nowMs }: Props): Wo
       ask: `Residue off, draped, lying ${position}?`,
       button: 'Turned',
       say: 'Take your time turning over.',
-      how: <>{plan.schedule.rounds.find((r) => r.strips.includes(act.firstStrip))?.stands ?? ''}</>,
+      how: <>Then: {plan.schedule.rounds.find((r) => r.strips.includes(act.firstStrip))?.stands.toLowerCase() ?? ''}</>,
     };
   }
   if (act.kind === 'held') {
@@ -235,7 +244,7 @@ function wordsOf({ act, found, plan, productName, readySign, nowMs }: Props): Wo
   const early = nowMs > 0 && nowMs < act.readyAtMs;
   return {
     where,
-    title: `Pull strip ${strip.order}${strip.pulls > 1 ? `, ${strip.pulls} pulls` : ''}`,
+    title: `Pull strip ${strip.number}${strip.pulls > 1 ? `, ${strip.pulls} pulls` : ''}`,
     ask: zone.choice?.family === 'hard' ? SIGNS[readySign] : clothAsk(zone.choice, facts.face),
     button: zone.choice?.family === 'hard' ? 'It is ready, pulled' : 'Pulled and pressed',
     say: facts.cue,

@@ -21,7 +21,7 @@ export function StoppedPanel({ table, found, onPulled, readHref }: Props) {
           <div className={styles.pair}>
             {table.onSkin.map((id) => (
               <button key={id} type="button" onClick={() => onPulled(id)}>
-                Strip {found.get(id)?.strip.order} is off
+                Strip {found.get(id)?.strip.number} is off
               </button>
             ))}
           </div>

@@ -227,7 +227,7 @@ function AtTheTable() {
                   emit('laid', { strip: id });
                 }}
               >
-                {found.get(id)?.strip.order}
+                {found.get(id)?.strip.number}
                 <small>{found.get(id)?.zone.side === 'middle' ? '' : found.get(id)?.zone.side}</small>
               </button>
             ))}
@@ -240,7 +240,7 @@ function AtTheTable() {
       {faults ? (
         <FaultList
           family={shownZone?.choice?.family ?? 'hard'}
-          strip={strip?.strip.order ?? null}
+          strip={strip?.strip.number ?? null}
           onClose={() => setFaults(false)}
         />
       ) : null}
@@ -253,7 +253,7 @@ function AtTheTable() {
           role="group"
           aria-label={
             table.lastPulled
-              ? `How strip ${found.get(table.lastPulled)?.strip.order ?? ''} came off`
+              ? `How strip ${found.get(table.lastPulled)?.strip.number ?? ''} came off`
               : 'How the last strip came off'
           }
         >

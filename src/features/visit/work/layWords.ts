@@ -19,7 +19,7 @@ export interface LayWords {
 
 export interface Laying {
   readonly zone: Pick<PlanZone, 'choice'> & { readonly zone: ZoneId };
-  readonly strip: Pick<PlanStrip, 'order' | 'lay' | 'thicknessMm' | 'spreadWith'>;
+  readonly strip: Pick<PlanStrip, 'number' | 'lay' | 'thicknessMm' | 'spreadWith'>;
   readonly coat: 1 | 2;
   /** A direction in words of the body. */
   readonly towards: (way: PlanStrip['lay']) => string;
@@ -60,7 +60,7 @@ function hardWords(laying: Laying, usual: LayWords): LayWords {
 export function layWords(laying: Laying): LayWords {
   const { zone, strip, towards } = laying;
   const usual: LayWords = {
-    title: `Lay strip ${strip.order}`,
+    title: `Lay strip ${strip.number}`,
     before: 'With the growth, ',
     way: towards(strip.lay),
     after: '.',
@@ -72,7 +72,7 @@ export function layWords(laying: Laying): LayWords {
   if (strip.spreadWith !== null) {
     return {
       ...usual,
-      title: `Cloth on strip ${strip.order}`,
+      title: `Cloth on strip ${strip.number}`,
       before: 'The wax lies already. Along the growth, ',
       after: `: ${cloth(isFace)}.`,
       ask: FREE_END,
@@ -82,7 +82,7 @@ export function layWords(laying: Laying): LayWords {
   if (zone.choice?.way === 'moulded') {
     return {
       ...usual,
-      title: `Mould strip ${strip.order}`,
+      title: `Mould strip ${strip.number}`,
       before: 'Against the growth, ',
       after: `, about ${strip.thicknessMm} mm.`,
       ask: 'Two or three strokes, pressed in.',

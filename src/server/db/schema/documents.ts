@@ -1,7 +1,7 @@
 // Shapes of the JSON columns. Each carries its version `v`; an older shape gets an up-step before it is read
 // (upSteps.ts).
 
-import type { Figure, Side, ZoneId } from '../../../core/anatomy';
+import type { Figure, Position, Side, ZoneId } from '../../../core/anatomy';
 import type { DensityPlace, Mark, Stroke } from '../../../core/field';
 import type { HairFlag, HairHistory } from '../../../core/hair';
 import type { Matters, Preferences } from '../../../core/matching';
@@ -208,6 +208,8 @@ export interface ChartData {
     | undefined;
   /** The border is thinned out in dabs. */
   readonly fade?: boolean | undefined;
+  /** How the client is to lie for it; absent = as it turns the client least. */
+  readonly position?: Position | undefined;
   /** Strips laid out by hand for this visit; absent = as planned. */
   readonly handStrips?: HandStrips | undefined;
   /** Seen and confirmed today, not only carried over. */

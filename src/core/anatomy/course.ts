@@ -1,0 +1,26 @@
+// What is worked before what within a zone, whatever the clock says (common practice, no source): edge before inner,
+// lower half of the underarm before the upper, the sides before the middle of the front, the flanks of the back last.
+
+import type { Side, ZoneId } from './types';
+
+/** Course of a place of the left or middle sheet, given in shares of it; lower comes first. */
+type Course = (x: number, y: number) => number;
+
+/** How far a place lies from the upright middle line, 0 in it and 1 at the border. */
+const aside = (x: number): number => Math.abs(2 * x - 1);
+
+const COURSES: Readonly<Partial<Record<ZoneId, Course>>> = {
+  underarm: (_, y) => (y > 0.5 ? 0 : 1),
+  'bikini-extended': (x) => (x > 0.5 ? 0 : 1),
+  'front-complete': (x) => (aside(x) > 0.5 ? 0 : 1),
+  'upper-back': (x) => (aside(x) > 0.68 ? 1 : 0),
+  'lower-back': (x) => (aside(x) > 0.68 ? 1 : 0),
+};
+
+/**
+ * The course of a place on the zone's sheet: all of a lower one is laid before any of a higher one.
+ * @param at in shares of the sheet's width and height
+ */
+export function courseAt(zone: ZoneId, side: Side, [x, y]: readonly [number, number]): number {
+  return COURSES[zone]?.(side === 'right' ? 1 - x : x, y) ?? 0;
+}
