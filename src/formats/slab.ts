@@ -77,6 +77,8 @@ function crossed(ring: Ring, pull: Vec, across: Vec, depth: number): readonly [n
 
 /** So much wider than the wax is the tab that takes its whole end. */
 const TAB_WIDER = 1.07;
+/** A tab's point lies this far past the end of the strip. */
+const TAB_PAST_CM = 0.6;
 const GRAINS = 4;
 
 /** `insetCm` is half the gap to a neighbour, `tabCm` how deep the tab is. */
@@ -101,14 +103,15 @@ export function slabOf(strip: Shape, insetCm: number, tabCm: number): Slab {
   ];
   const whole = strip.tabKind === 'end';
   const centre = whole ? (end[0] + end[1]) / 2 : dot(strip.tab, across);
-  const half = whole ? ((end[1] - end[0]) / 2) * TAB_WIDER : Math.min(0.5, width / 3);
-  // a hook is gripped at the side, where its tab point says
-  const from = strip.tabKind === 'hook' ? dot(strip.tab, pull) + insetCm : low - depthOfTab * 0.3;
+  const half = whole ? ((end[1] - end[0]) / 2) * TAB_WIDER : Math.min(0.35, width / 4);
+  // a narrow tab or a hook reaches from where it is gripped onto the wax
+  const from = whole ? low - depthOfTab * 0.3 : dot(strip.tab, pull);
+  const to = whole ? from + depthOfTab : from + TAB_PAST_CM + depthOfTab;
   const tab: Ring = [
     place(from, centre - half),
     place(from, centre + half),
-    place(from + depthOfTab, centre + half),
-    place(from + depthOfTab, centre - half),
+    place(to, centre + half),
+    place(to, centre - half),
   ];
   const roomCm = Math.min(0.42 * width, 0.4 * length);
   const depth = Math.min(middle, low + depthOfTab + 1.15 * roomCm);

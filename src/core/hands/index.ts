@@ -9,6 +9,7 @@ export { replan } from './replan';
 export type { LiveTable, LiveGroup, LiveStrip, TableEvent, TableEventKind, StripMark, Act } from './live';
 export { scheduleInOrder } from './fixedOrder';
 export { tableAfter, opsOf } from './state';
+export type { TableState } from './state';
 export { patternSchedule, SIDES_WORDS } from './patterns/patternSchedule';
 export type { PatternSheet, SidesBy } from './patterns/patternSchedule';
 export { PATTERN_WORDS } from './patterns/orders';

@@ -9,9 +9,11 @@ import type { RoundPart, ScheduleRound } from './visitSchedule';
 /** Places whose name says already where they are: `above the ankle`. */
 const SAYS_WHERE = /^(above|below|under|over|towards) /;
 
-/** Where the strips that are laid first lie; null where the zone has no names for its parts. */
+/** Where the first two strips lie; null where they do not lie in one place that has a name. */
 function firstPlace(zone: PlanZone): string | null {
-  const place = [...zone.strips].sort((a, b) => a.order - b.order)[0]?.place ?? null;
+  const [first, second] = [...zone.strips].sort((a, b) => a.order - b.order);
+  const place = first?.place ?? null;
+  if (second && second.place !== place) return null;
   return place === null || SAYS_WHERE.test(place) ? place : `the ${place}`;
 }
 
@@ -25,6 +27,10 @@ function partWords(part: RoundPart, zones: ReadonlyMap<string, PlanZone>): strin
   if (strips === own.length) return own.length > 1 ? 'One strip a side.' : 'One strip.';
   if (part.pattern === null) return QUICKEST;
   const from = firstPlace(zone);
+  if (part.pattern === 'zones-in-turn') {
+    const names = [...new Set(own.map((z) => ZONES[z.zone].name.toLowerCase()))].join(' and ');
+    return `${names.charAt(0).toUpperCase()}${names.slice(1)} in turn, strip by strip.`;
+  }
   const order = PATTERN_WORDS[part.pattern].replace('the tab end', from ?? 'the tab end');
   const sides = part.sides ? ` ${SIDES_WORDS[part.sides]}` : '';
   return `${order}${sides}`;

@@ -85,6 +85,16 @@ describe('visitSchedule', () => {
     expect(events[pose + 1]).toMatchObject({ do: 'lay', strip: 'u0' });
     expect(events.filter((e) => e.do === 'pose')).toHaveLength(1);
   });
+  it('works two small zones strip by strip in turn where each alone leaves the hands idle', () => {
+    const chained = (p: string): readonly StripJob[] => jobs(p, 3).map((j) => ({ ...j, setMinS: 40 }));
+    const [lip, chin] = [zone('upper-lip', 'film-hard', chained('l')), zone('chin', 'film-hard', chained('c'))];
+    const both = visitSchedule([lip, chin], limits());
+    expect(both.rounds.map((r) => r.parts.map((p) => p.pattern))).toEqual([['zones-in-turn']]);
+    const lays = both.events.flatMap((e) => (e.do === 'lay' && e.strip !== null ? [e.strip] : []));
+    expect(lays).toEqual(['l0', 'c0', 'l1', 'c1', 'l2', 'c2']);
+    const alone = visitSchedule([lip], limits()).endS;
+    expect(both.endS).toBeLessThan(1.5 * alone);
+  });
   it('may be asked for the quickest order, which no order to remember beats', () => {
     const zones = [
       zone('lower-leg-front', 'film-hard', jobs('a', 7, 'left')),

@@ -2,8 +2,16 @@
 // while strips set get a small job.
 
 import { zoneKey, type Position, type Side } from '../anatomy';
-import type { Op, PatternName, SidesBy, StripJob } from '../hands';
-import { joinJobs, roundSchedule, visitRounds, type HandsLimits, type RoundSchedule, type ZoneJobs } from '../rounds';
+import type { Op, SidesBy, StripJob } from '../hands';
+import {
+  joinJobs,
+  roundSchedule,
+  visitRounds,
+  type HandsLimits,
+  type PartPattern,
+  type RoundSchedule,
+  type ZoneJobs,
+} from '../rounds';
 import { planMemory, type PlanMemory } from './planMemory';
 import type { PotStage } from './potHeat';
 
@@ -30,12 +38,12 @@ export interface ScheduleEvent {
   readonly forS: number;
 }
 
-/** One zone, or both sides of it, laid in one order. */
+/** One zone, both sides of it, or two small zones by turns, laid in one order. */
 export interface RoundPart {
   /** Zone keys. */
   readonly zones: readonly string[];
   /** Null where the order is the quickest, not one to remember. */
-  readonly pattern: PatternName | null;
+  readonly pattern: PartPattern | null;
   readonly sides: SidesBy | null;
 }
 

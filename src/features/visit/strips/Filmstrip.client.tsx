@@ -41,7 +41,14 @@ export function Filmstrip({ plan, stands }: { readonly plan: Plan; readonly stan
     if (order && !stands) saveConsult({ ...bench.visit.consult, order });
   };
   const inView = useRef<HTMLButtonElement>(null);
-  useEffect(() => inView.current?.scrollIntoView({ block: 'nearest', inline: 'nearest' }), [index]);
+  const line = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    const [own, box] = [inView.current?.getBoundingClientRect(), line.current?.getBoundingClientRect()];
+    if (!own || !box || !line.current) return;
+    // sideways only: the page itself stays where it is
+    if (own.left < box.left) line.current.scrollLeft -= box.left - own.left;
+    else if (own.right > box.right) line.current.scrollLeft += own.right - box.right;
+  }, [index, plan]);
   if (bench.zones.length < 2) return null;
   const card = (zone: PlanZone) => {
     const key = zoneKey(zone);
@@ -84,7 +91,7 @@ export function Filmstrip({ plan, stands }: { readonly plan: Plan; readonly stan
   };
   return (
     <div className={styles.line}>
-      <div className={styles.strip} role="group" aria-label="Zones in the order of work">
+      <div ref={line} className={styles.strip} role="group" aria-label="Zones in the order of work">
         {brackets.map((b, k) => (
           <div key={`${b.position}${b.zones[0] ? zoneKey(b.zones[0]) : ''}`} className={styles.bracketed}>
             {k > 0 ? (

@@ -173,6 +173,7 @@ function AtTheTable() {
   const strip = 'strip' in act ? found.get(act.strip) : undefined;
   const shownZone =
     strip?.zone ??
+    found.get(act.kind === 'turn' ? act.firstStrip : '')?.zone ??
     found.get(table.onSkin[0] ?? table.lastPulled ?? '')?.zone ??
     plan.zones.find((z) => z.strips.length > 0);
   const lastMark = table.lastPulled ? table.strips.get(table.lastPulled)?.mark : null;
