@@ -105,3 +105,27 @@ test('the client turns as an act of its own, never with wax on the skin', async 
   await page.keyboard.press('PageUp');
   await expect(turn).toBeVisible();
 });
+
+test('what was agreed reaches the plan: of the lip only the corners go, and the strips show what stays', async ({
+  page,
+}) => {
+  const made = await page.request.post('/api/visits', {
+    data: { clientId: 'ottilie', zones: [{ zone: 'upper-lip', side: 'middle' }] },
+  });
+  const { visitId } = (await made.json()) as { visitId: string };
+  const all = (await bench(page.request, visitId)).plan.zones[0];
+  expect(all?.keep).toEqual([]);
+  await page.goto(`/visits/${visitId}/consult`);
+  await ready(page);
+  await page
+    .getByRole('radiogroup', { name: 'How much: Upper lip' })
+    .getByText('Corners only', { exact: true })
+    .click();
+  await saved(page);
+  await expect.poll(async () => (await bench(page.request, visitId)).plan.zones[0]?.agreed).toBe('corners');
+  const corners = (await bench(page.request, visitId)).plan.zones[0];
+  expect(corners?.hairAreaCm2).toBeLessThan(0.75 * (all?.hairAreaCm2 ?? 0));
+  await page.goto(`/visits/${visitId}/strips`);
+  await ready(page);
+  await expect(page.getByText('stays', { exact: true })).toBeVisible();
+});

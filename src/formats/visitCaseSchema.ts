@@ -205,6 +205,10 @@ export const zoneCaseSchema = Joi.object({
   worked: Joi.object({ product: Joi.string().max(60).required(), way: waySchema }),
   heat: heatWishSchema,
   fade: Joi.boolean(),
+  outcome: Joi.string().max(60),
+  keep: Joi.array()
+    .max(20)
+    .items(Joi.object({ outline: Joi.array().min(3).max(400).items(point).required() })),
   position: positionSchema,
   handStrips: handStripsSchema,
 });

@@ -38,6 +38,8 @@ export interface GroundOfStrips {
   readonly way: Way;
   readonly level: HandLevel;
   readonly fade: boolean;
+  /** Hair that stays. */
+  readonly keep: readonly Ring[];
   readonly smallStrips: boolean;
 }
 
@@ -115,6 +117,7 @@ self.onmessage = ({
     way: g.way,
     largestCm: largestStrip(ZONES[g.zone], g.family, g.level, g.smallStrips),
     byHand: strips,
+    keep: g.keep,
     fade: zoneShapes({ zone: g.zone, side: g.side, family: g.family, sheet: ground, fade: g.fade }).fade,
     ...(g.densities.length > 0 ? { densityAt: (at: Vec) => densityAt(g.densities, g.density, at) } : {}),
   };

@@ -1,6 +1,7 @@
 // Meaning of a case, beyond its shape: sides, zones given twice or inside another, marks and strokes on the sheet,
 // dates in order. All faults are reported together, each with its path.
 
+import { howMuchFor } from '../agreement';
 import { INSIDE, POSITION_NAMES, positionsOf, sidesOf, sheetFor, ZONES, zoneKey } from '../anatomy';
 import { checkRuleChange } from '../screening';
 import { isCivilDate, regionArea } from '../shared';
@@ -86,6 +87,15 @@ function zoneFaults(
       }
     }
   }
+  const outcomes = howMuchFor(zone.zone).map((h) => h.id);
+  if (zone.outcome !== undefined && !outcomes.includes(zone.outcome)) {
+    faults.push({ path: `${path}.outcome`, message: `${facts.name} knows ${outcomes.join(', ')}.` });
+  }
+  zone.keep?.forEach((k, i) => {
+    if (regionArea([k.outline]) === 0) {
+      faults.push({ path: `${path}.keep[${i}].outline`, message: 'What stays has no area.' });
+    }
+  });
   if (zone.fade === true && !canFade(zone.zone)) {
     faults.push({
       path: `${path}.fade`,

@@ -147,6 +147,10 @@ export interface PlanZone {
   readonly crossingShare: number;
   readonly outline: Ring;
   readonly excluded: readonly Exclusion[];
+  /** What was agreed for it, one of the zone's outcomes. */
+  readonly agreed: string;
+  /** Hair that stays: no strip and no tab lies on it. */
+  readonly keep: readonly { readonly outline: Ring }[];
   readonly choice: {
     readonly product: string;
     readonly family: Family;

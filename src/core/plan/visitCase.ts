@@ -24,7 +24,7 @@ import {
   type Worked,
 } from '../matching';
 import { SHIPPED_PRODUCT_IDS, SHIPPED_PRODUCTS, type Product, type Way } from '../products';
-import type { CivilDate } from '../shared';
+import type { CivilDate, Ring } from '../shared';
 import type { FoundFact, Override, RuleChange } from '../screening';
 import type { HandLevel, HandStrip } from '../strips';
 
@@ -114,6 +114,10 @@ export interface ZoneCase {
   readonly heat?: HeatWish | undefined;
   /** The zone's border is thinned out in dabs (shoulder, hard wax). */
   readonly fade?: boolean | undefined;
+  /** What was agreed for it, one of the zone's outcomes; absent = the usual one. */
+  readonly outcome?: string | undefined;
+  /** Hair that stays; replaces what the outcome would draw. */
+  readonly keep?: readonly { readonly outline: Ring }[] | undefined;
   /** How the client is to lie for it; one of the zone's positions. */
   readonly position?: Position | undefined;
   /** Strips laid out by hand, for products of one family worked in one manner. */

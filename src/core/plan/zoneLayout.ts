@@ -4,7 +4,7 @@
 import { sheetFor, type Family, type Side, type Zone } from '../anatomy';
 import { densityAt, exclusionOf, growthField, mirrorDensity, mirrorMarks, mirrorStrokes } from '../field';
 import type { Way } from '../products';
-import type { Vec } from '../shared';
+import type { Ring, Vec } from '../shared';
 import {
   betterLayout,
   largestStrip,
@@ -28,6 +28,8 @@ export interface Laying {
   readonly level: HandLevel;
   readonly smallStrips: boolean;
   readonly memory: PlanMemory;
+  /** Hair that stays, on this side's sheet. */
+  readonly keep: readonly Ring[];
 }
 
 export interface Wanted {
@@ -44,10 +46,12 @@ interface OnSheet {
   readonly strokes: NonNullable<ZoneCase['strokes']>;
   readonly marks: NonNullable<ZoneCase['marks']>;
   readonly densities: NonNullable<ZoneCase['densities']>;
+  readonly keep: readonly Ring[];
 }
 
 /** The same on the sheet of the other side. */
-const mirrored = ({ side, strokes, marks, densities }: OnSheet, widthCm: number): OnSheet => ({
+const mirrored = ({ side, strokes, marks, densities, keep }: OnSheet, widthCm: number): OnSheet => ({
+  keep: keep.map((ring) => ring.map(([x, y]): Vec => [widthCm - x, y])),
   side: side === 'left' ? 'right' : 'left',
   strokes: mirrorStrokes(strokes, widthCm),
   marks: mirrorMarks(marks, widthCm),
@@ -70,6 +74,7 @@ function laidOn({ input, zone, client, level, smallStrips }: Laying, on: OnSheet
       largestCm: largestStrip(zone, family, level, smallStrips),
       ...zoneShapes({ zone: zone.id, side: on.side, family, sheet, fade: input.fade ?? false }),
       byHand,
+      ...(on.keep.length === 0 ? {} : { keep: on.keep }),
       // the zone's own density changes no layout where it is the same everywhere
       ...(on.densities.length === 0 ? {} : { densityAt: (at: Vec) => densityAt(on.densities, usual, at) }),
     },
@@ -79,13 +84,14 @@ function laidOn({ input, zone, client, level, smallStrips }: Laying, on: OnSheet
 
 /** Ids begin with `ANY_PREFIX`. */
 export function layoutOf(laying: Laying, wanted: Wanted): Layout {
-  const { input, zone, client, level, smallStrips, memory } = laying;
+  const { input, zone, client, level, smallStrips, memory, keep } = laying;
   const own: OnSheet = {
     side: input.side,
     strokes: input.strokes ?? [],
     // notes on a mark move no strip
     marks: (input.marks ?? []).map(({ kind, at, radiusMm }) => ({ kind, at, radiusMm })),
     densities: input.densities ?? [],
+    keep,
   };
   const made = sheetFor(zone, input.side, client, input.sheetCm);
   if (!made.ok) throw new Error(made.error.code);

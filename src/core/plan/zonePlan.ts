@@ -1,6 +1,7 @@
 // From a zone's choice to its part of the plan: heat, strips, reasons; and from its hair to regrowth and return
 // windows.
 
+import { howMuchFor } from '../agreement';
 import { nodeCentre, nodeDirection, type GrowthField } from '../field';
 import {
   becauseOf,
@@ -137,6 +138,8 @@ export function planZone({
     crossingShare: roundTo(work.crossing.share, 3),
     outline: ring4(work.sheet.outline),
     excluded: work.exclusions,
+    agreed: work.input.outcome ?? howMuchFor(work.zone.id)[0]?.id ?? 'all',
+    keep: work.keep.map((outline) => ({ outline: ring4(outline) })),
     choice: choice
       ? {
           product: choice.product.id,

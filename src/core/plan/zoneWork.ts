@@ -24,7 +24,8 @@ import {
   type Result,
   type Ring,
 } from '../shared';
-import { hairRegion, named, type HandLevel, type HandStrip, type Layout } from '../strips';
+import { goingFrom, hairRegion, named, type HandLevel, type HandStrip, type Layout } from '../strips';
+import { keepOf } from '../outcomes';
 import type { PlanMemory } from './planMemory';
 import { ANY_PREFIX, layoutOf } from './zoneLayout';
 import type { ClientCase, ZoneCase } from './visitCase';
@@ -37,6 +38,8 @@ export interface ZoneWork {
   readonly hair: Hair;
   readonly field: GrowthField;
   readonly exclusions: readonly Exclusion[];
+  /** Hair that stays. */
+  readonly keep: readonly Ring[];
   readonly hairAreaCm2: number;
   readonly areaCm2: number;
   /** Visible hairs per cm², the mean over the hair. */
@@ -126,10 +129,12 @@ export function prepareZone(
   if (!sheet.ok) return fail(sheet.error);
   const field = growthField(zone, input.side, sheet.value, input.strokes ?? []);
   const exclusions = (input.marks ?? []).map(exclusionOf);
-  const { hair } = hairRegion(sheet.value.outline, exclusions);
+  const keep = input.keep?.map((k) => k.outline) ?? keepOf(zone.id, input.outcome, sheet.value);
+  const { hair: standing } = hairRegion(sheet.value.outline, exclusions);
+  const hair = goingFrom(standing, keep);
   const idPrefix = prefixOf(index);
   const layouts = new Map<string, Layout>();
-  const laying = { input, zone, client, level, smallStrips, memory };
+  const laying = { input, zone, client, level, smallStrips, memory, keep };
   const layoutWith = (product: Product, way: Way, byHand: readonly HandStrip[] | undefined): Layout => {
     const key = `${product.family}/${mannerName(product.family, way)}/${way}/${byHand ? 'hand' : 'own'}`;
     const known = layouts.get(key);
@@ -147,6 +152,7 @@ export function prepareZone(
     hair: hairOf(input),
     field,
     exclusions,
+    keep,
     hairAreaCm2: regionArea(hair),
     areaCm2: regionArea([sheet.value.outline]),
     hairsPerCm2: meanHairsPerCm2(input, zone, hair),

@@ -1,5 +1,5 @@
 export type { Strip, Piece, TabKind, TabOn, HandLevel, HandStrip, LayoutInput } from './types';
-export { layOutAreas, layOutZone, hairRegion } from './layOut';
+export { goingFrom, layOutAreas, layOutZone, hairRegion } from './layOut';
 export type { Layout, Cover } from './layOut';
 export { largestStrip } from './sizes';
 export { isSliver } from './lanes';

@@ -49,6 +49,10 @@ export function hairRegion(
   return { hair: subtractRegions([outline], excluded), excluded };
 }
 
+/** Hair that goes: less what was agreed to stay. */
+export const goingFrom = (hair: Region, keep: Region | undefined): Region =>
+  keep && keep.length > 0 ? subtractRegions(hair, keep) : hair;
+
 /** Sorted from the end where pulls start, then across: this is the order in which equal strips are taken. */
 function fromTheStart(pieces: readonly Piece[]): readonly Piece[] {
   const centre = (p: Piece): readonly [number, number] => {
@@ -108,7 +112,8 @@ export function layOutZone(
   input: LayoutInput,
   idPrefix: string,
 ): Layout {
-  const { hair, excluded } = hairRegion(outline, exclusions);
+  const { hair: standing, excluded } = hairRegion(outline, exclusions);
+  const hair = goingFrom(standing, input.keep);
   const hand = input.byHand ? piecesByHand(input.byHand, hair, field, input) : [];
   const byHand = hand.length > 0;
   const border = input.fade ? fadedBorder(input.fade, hair, field, input) : null;
@@ -119,7 +124,7 @@ export function layOutZone(
   // what a fade leaves standing was not meant to be taken
   const meant = border ? uniteRings([...border.rest, ...pieces.map((p) => p.outline)]) : hair;
   const hairAreaCm2 = regionArea(meant);
-  const strips = arrange(pieces, subtractRegions(hair, covered), excluded, input, idPrefix);
+  const strips = arrange(pieces, subtractRegions(standing, covered), excluded, input, idPrefix);
   const stripArea = pieces.reduce((s, p) => s + p.areaCm2, 0);
   const coveredArea = regionArea(covered);
   const errors = angleErrors(pieces, field);
@@ -150,7 +155,7 @@ export function layOutAreas(
   idPrefix: string,
 ): readonly Strip[] {
   const { hair, excluded } = hairRegion(outline, exclusions);
-  const ground = intersectRegions(hair, uniteRings(areas));
+  const ground = intersectRegions(goingFrom(hair, input.keep), uniteRings(areas));
   if (regionArea(ground) < CRUMB_CM2) return [];
   const pieces = laidAgain(ground, field, input);
   return arrange(fromTheStart(pieces), [], excluded, input, idPrefix);

@@ -1,6 +1,6 @@
 // Strips: where product lies on hair, and how it is laid and pulled. Sheet centimetres (shared/vec.ts).
 
-import type { Ring, Vec } from '../shared';
+import type { Region, Ring, Vec } from '../shared';
 import type { Way } from '../products';
 
 export type TabOn = 'bare' | 'cleared' | 'hair';
@@ -72,6 +72,8 @@ export interface LayoutInput {
   readonly planned?: readonly PlannedGround[];
   /** Upright line, x on the sheet, that no strip crosses: two halves that are worked each for itself. */
   readonly middleCm?: number | undefined;
+  /** Hair that stays: no strip lies on it, and a tab on it lies on hair. */
+  readonly keep?: Region | undefined;
   /** The border is thinned out in dabs instead of ending. */
   readonly fade?: Fade | undefined;
   /** Density felt at a point, 1–5; absent where it is the same everywhere. */

@@ -132,6 +132,8 @@ export const upPlan = (plan: Plan): Plan => ({
       stripFaults: [],
       fade: false,
       hands: HANDS_BEFORE,
+      agreed: '',
+      keep: [],
     },
     ...z,
     heat: z.heat && { ...HEAT_BEFORE, ...z.heat },

@@ -4,6 +4,7 @@
 import { createHash } from 'node:crypto';
 import { zoneKey, ZONES, type Side, type ZoneId } from '../../core/anatomy';
 import type { Hold } from '../../core/matching';
+import { outcomesWithLine } from '../../core/outcomes';
 import { judgeCase, type ClientCase, type Plan, type VisitCase, type ZoneCase } from '../../core/plan';
 import { allowsThickness, type Product, type Way } from '../../core/products';
 import type { RuleChange } from '../../core/screening';
@@ -25,7 +26,7 @@ export interface CaseParts {
   readonly client: ClientRow;
   readonly consult: Pick<
     Consult,
-    'facts' | 'consent' | 'guardianConsent' | 'sensitivity' | 'overrides' | 'matters' | 'order'
+    'facts' | 'consent' | 'guardianConsent' | 'sensitivity' | 'overrides' | 'matters' | 'order' | 'agreed'
   >;
   readonly rules: readonly RuleChange[];
   /** Products this client has met; null = not known. */
@@ -122,6 +123,15 @@ function choosingOf({ settings }: StudioRow, personId: string): Partial<NonNulla
   return first ? { ...choosing, preferences: { ...choosing.preferences, first } } : choosing;
 }
 
+/** What was agreed, where it leaves hair standing: everything else is the same plan. */
+function outcomeOf(
+  agreed: Consult['agreed'],
+  at: { readonly zone: ZoneId; readonly side: Side },
+): Pick<ZoneCase, 'outcome'> {
+  const choice = agreed.howMuch.find((h) => zoneKey(h) === zoneKey(at))?.choice;
+  return choice !== undefined && outcomesWithLine(at.zone).includes(choice) ? { outcome: choice } : {};
+}
+
 /** The case in the open format; "export case" writes this very value. */
 export function buildCase(parts: CaseParts): VisitCase {
   const { client, consult, studio, person, products } = parts;
@@ -175,9 +185,10 @@ export function buildCase(parts: CaseParts): VisitCase {
       products: products.map((p) => p.id),
       ...(parts.rules.length === 0 ? {} : { rules: parts.rules }),
     },
-    zones: parts.zones.map((z) =>
-      zoneCase({ ...z, data: chartOnSheet(z.zone, z.side, z.data, body) }, parts.on, products),
-    ),
+    zones: parts.zones.map((z) => ({
+      ...zoneCase({ ...z, data: chartOnSheet(z.zone, z.side, z.data, body) }, parts.on, products),
+      ...outcomeOf(consult.agreed, z),
+    })),
   };
 }
 

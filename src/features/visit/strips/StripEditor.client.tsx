@@ -6,7 +6,7 @@ import { sheetFor, ZONES } from '@/core/anatomy';
 import { exclusionOf } from '@/core/field';
 import type { PlanZone } from '@/core/plan';
 import { subtractRegions, type Vec } from '@/core/shared';
-import { hairRegion, zoneShapes, type HandStrip } from '@/core/strips';
+import { goingFrom, hairRegion, zoneShapes, type HandStrip } from '@/core/strips';
 import type { ChartData } from '@/server/db/schema';
 import { useKeys } from '@/ui/useKeys';
 import { useLiveWorker } from '@/ui/useLiveWorker';
@@ -39,8 +39,14 @@ export function StripEditor({ zone, data, onClose }: Props) {
   const facts = ZONES[zone.zone];
   const sheet = useMemo(() => sheetFor(facts, zone.side, {}, zone.sheetCm), [facts, zone.side, zone.sheetCm]);
   const hair = useMemo(
-    () => (sheet.ok ? hairRegion(sheet.value.outline, data.marks.map(exclusionOf)).hair : []),
-    [sheet, data.marks],
+    () =>
+      sheet.ok
+        ? goingFrom(
+            hairRegion(sheet.value.outline, data.marks.map(exclusionOf)).hair,
+            zone.keep.map((k) => k.outline),
+          )
+        : [],
+    [sheet, data.marks, zone.keep],
   );
   const choice = zone.choice;
   // hair that a faded border leaves standing is free for a strip, but no gap
@@ -97,6 +103,7 @@ export function StripEditor({ zone, data, onClose }: Props) {
       way: choice?.way ?? 'with',
       level: bench.visit.level,
       fade: data.fade ?? false,
+      keep: zone.keep.map((k) => k.outline),
       smallStrips: zone.hands.smallStrips,
     },
     strips: state.strips,

@@ -93,6 +93,7 @@ export function StripSheet({
         if (isAct && arrow === 'lay') return <LayArrow key={s.id} strip={s} unit={unit} />;
         return isAct || s.id === chosen ? <PullArrow key={s.id} strip={s} unit={unit} /> : null;
       })}
+      <Stays zone={zone} ids={key} unit={unit} />
       {zone.excluded.map((e) => (
         <g key={e.at.join()}>
           <circle
@@ -118,6 +119,43 @@ export function StripSheet({
         <text transform={`translate(${x0 + w - 17 * unit} ${y0 + h / 2}) rotate(90)`}>{edges.right}</text>
       </g>
     </svg>
+  );
+}
+
+/** Hair that stays by what was agreed: its line, and the word on it. */
+function Stays({ zone, ids, unit }: { readonly zone: PlanZone; readonly ids: string; readonly unit: number }) {
+  const [keep] = zone.keep;
+  if (!keep) return null;
+  const box = boxOf([zone.outline]);
+  const { x0, x1, y0, y1 } = boxOf([keep.outline]);
+  const [cx, cy] = [
+    (Math.max(box.x0, x0) + Math.min(box.x1, x1)) / 2,
+    (Math.max(box.y0, y0) + Math.min(box.y1, y1)) / 2,
+  ];
+  return (
+    <g>
+      <clipPath id={`${ids}keep`}>
+        <path d={ringPath(zone.outline)} />
+      </clipPath>
+      <g clipPath={`url(#${ids}keep)`} fill="var(--verdigris)" fillOpacity="0.1" stroke="var(--verdigris)">
+        {zone.keep.map((k) => (
+          <path key={k.outline.join()} d={ringPath(k.outline)} strokeWidth={3 * unit} />
+        ))}
+      </g>
+      <text
+        x={cx}
+        y={cy + 6 * unit}
+        textAnchor="middle"
+        fontSize={17 * unit}
+        fontWeight="650"
+        fill="var(--verdigris)"
+        stroke="var(--sheet)"
+        strokeWidth={4 * unit}
+        paintOrder="stroke"
+      >
+        stays
+      </text>
+    </g>
   );
 }
 

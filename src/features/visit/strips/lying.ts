@@ -28,6 +28,7 @@ export function lying(zone: PlanZone): Lying {
       ...zone,
       sheetCm: [h, w],
       outline: ring(zone.outline),
+      keep: zone.keep.map((k) => ({ outline: ring(k.outline) })),
       excluded: zone.excluded.map((e) => ({ ...e, at: at(e.at) })),
       strips: zone.strips.map((s) => ({
         ...s,

@@ -1,0 +1,1 @@
+export { keepOf, outcomesWithLine } from './keepLines';
