@@ -42,7 +42,11 @@ const CHOICES: Readonly<Partial<Record<ZoneId, readonly HowMuch[]>>> = {
   ],
   'upper-back': [ALL, { id: 'fade', label: 'Let it fade', says: 'Thinned towards the shoulders and the nape.' }],
   nape: [{ id: 'line', label: 'Below the hairline', says: 'What grows below the cut line.' }, ALL],
-  chest: [ALL, { id: 'middle', label: 'Thin the middle', says: 'The middle thinned, the rest stays.' }],
+  chest: [
+    ALL,
+    { id: 'middle-only', label: 'The middle only', says: 'The middle comes off up to a line on each side.' },
+    { id: 'middle', label: 'Thin the middle', says: 'The middle thinned, the rest stays.' },
+  ],
   'lower-leg-front': [ALL, { id: 'to-knee', label: 'Up to below the knee', says: 'The knee itself stays as it is.' }],
 };
 

@@ -41,7 +41,7 @@ const KEEPS: Readonly<Partial<Record<ZoneId, Readonly<Record<string, Keep>>>>> =
       box((widthCm - FRONT_STRIP_CM) / 2, -1, (widthCm + FRONT_STRIP_CM) / 2, heightCm + 1),
     ],
   },
-  chest: { middle: sides(0.36) },
+  chest: { 'middle-only': sides(0.36) },
   'lower-leg-front': { 'to-knee': ({ widthCm }) => [box(-1, -1, widthCm + 1, BELOW_KNEE_CM)] },
 };
 

@@ -206,7 +206,9 @@ export function roundSchedule(zones: readonly ZoneJobs[], limits: HandsLimits): 
     : oneByOne(input, parts);
   const quickly = scheduleHands(withoutPoses(input), 'quick');
   const known = sooner(inPattern, worked(input, quickly.ops));
-  const { lowerBoundS, bound } = quickly;
+  const { lowerBoundS } = quickly;
+  // what is proved without poses is only a bound with them
+  const bound = input.jobs.some((j) => j.pose) && poseS > 0 ? 'formula' : quickly.bound;
   const told = { lowerBoundS, bound, quickestS: known?.endS ?? inPattern.endS };
   if (limits.order === 'followable') {
     const isIn = end !== null;
@@ -225,7 +227,7 @@ export function roundSchedule(zones: readonly ZoneJobs[], limits: HandsLimits): 
   return {
     ...best,
     lowerBoundS: Math.min(best.endS, Math.max(lowerBoundS, free.lowerBoundS)),
-    bound: free.bound,
+    bound: bound === 'proven' || !input.jobs.some((j) => j.pose) || poseS === 0 ? free.bound : 'formula',
     quickestS: best.endS,
     parts: parts.map((p) => ({ zones: p.zones, pattern: null, sides: null })),
   };

@@ -110,12 +110,14 @@ export function visitRounds(zones: readonly ZoneInVisit[], wish: readonly number
     const sorted = [...l.zones].sort(course);
     const productOf = (i: number): string => zones[i]?.product ?? '';
     const next = [...new Set((lying[step + 1]?.zones ?? []).map(productOf))];
-    const pots = inPots([...new Set(sorted.map(productOf))], rounds.at(-1)?.product, next);
+    const products = [...new Set(sorted.map(productOf))];
+    // a wish goes before the saving of a change of pot
+    const pots = l.zones.some((i) => wish.includes(i)) ? products : inPots(products, rounds.at(-1)?.product, next);
     for (const product of pots) {
-      const own = sorted.filter((i) => productOf(i) === product);
-      const stages = [...new Set(own.map((i) => zones[i]?.stage ?? 0))].sort((a, b) => a - b);
+      const ofPot = sorted.filter((i) => productOf(i) === product);
+      const stages = [...new Set(ofPot.map((i) => zones[i]?.stage ?? 0))].sort((a, b) => a - b);
       for (const stage of stages) {
-        const at = own.filter((i) => zones[i]?.stage === stage);
+        const at = ofPot.filter((i) => zones[i]?.stage === stage);
         // both sides of a zone follow each other
         const order = [...new Set(at.map((i) => zones[i]?.zone))].flatMap((id) =>
           at.filter((i) => zones[i]?.zone === id),

@@ -5,7 +5,7 @@ import { scheduleInOrder } from '../fixedOrder';
 import { roughEndS } from '../roughEnd';
 import { type TableState } from '../state';
 import type { HandsInput } from '../types';
-import { PATTERN_WORDS, patternOrders, PATTERNS, type PatternName } from './orders';
+import { patternOrders, PATTERNS, type PatternName } from './orders';
 import type { Place } from './places';
 
 /**
@@ -42,8 +42,6 @@ export interface PatternSheet {
 
 export interface Patterned {
   readonly name: PatternName;
-  /** The order as a sentence at the table. */
-  readonly said: string;
   readonly sides: SidesBy | null;
   readonly order: readonly number[];
   readonly end: TableState;
@@ -129,7 +127,7 @@ export function patternSchedule(input: HandsInput, sheets: readonly PatternSheet
       beatS: Math.min(best.get(c.name)?.end.nowS ?? Infinity, latestOf(earliest, HARDER_LATER) + 1),
     });
     if (!end) continue;
-    best.set(c.name, { name: c.name, sides: c.sides, order: c.order, said: PATTERN_WORDS[c.name], end });
+    best.set(c.name, { name: c.name, sides: c.sides, order: c.order, end });
     earliest = Math.min(earliest, end.nowS);
   }
   const all = PATTERNS.flatMap((name) => best.get(name) ?? []);

@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { POSITION_NAMES, ZONES, zoneKey, type Position } from '@/core/anatomy';
 import type { Plan, PlanZone } from '@/core/plan';
 import { ringPath } from '@/formats/stripsSvg';
@@ -37,7 +37,9 @@ export function Filmstrip({ plan, stands }: { readonly plan: Plan; readonly stan
   const out = plan.zones.filter((z) => !worked.has(zoneKey(z)));
   const units = workUnits(plan);
   const place = (zone: PlanZone): number => bench.zones.findIndex((z) => zoneKey(z) === zoneKey(zone));
+  const [stays, setStays] = useState(false);
   const wish = (order: readonly string[] | null): void => {
+    setStays(!order);
     if (order && !stands) saveConsult({ ...bench.visit.consult, order });
   };
   const inView = useRef<HTMLButtonElement>(null);
@@ -77,7 +79,7 @@ export function Filmstrip({ plan, stands }: { readonly plan: Plan; readonly stan
           e.preventDefault();
           const from = units.findIndex((u) => u.keys.includes(e.dataTransfer.getData('text/plain')));
           const to = units.findIndex((u) => u.keys.includes(key));
-          if (from >= 0 && to >= 0) wish(moved(units, units[from]?.keys[0] ?? '', to - from));
+          if (from >= 0 && to >= 0 && from !== to) wish(moved(units, units[from]?.keys[0] ?? '', to - from));
         }}
       >
         <Thumbnail zone={zone} />
@@ -91,6 +93,9 @@ export function Filmstrip({ plan, stands }: { readonly plan: Plan; readonly stan
   };
   return (
     <div className={styles.line}>
+      <p role="status" className={styles.stays}>
+        {stays ? 'It stays: the client would have to turn, or a pot to be warmed up again.' : ''}
+      </p>
       <div ref={line} className={styles.strip} role="group" aria-label="Zones in the order of work">
         {brackets.map((b, k) => (
           <div key={`${b.position}${b.zones[0] ? zoneKey(b.zones[0]) : ''}`} className={styles.bracketed}>

@@ -12,7 +12,6 @@ import { percent, plural, withDates } from '@/ui/words';
 import { useBench } from '../BenchContext.client';
 import { useZone } from '../BenchFrame.client';
 import { productName } from '../stations';
-import { StationTop } from '../StationTop';
 import { DeskMoney } from './DeskMoney';
 import { StripEditor } from './StripEditor.client';
 import { StripSheet, type StripLook } from './StripSheet';
@@ -31,8 +30,9 @@ export function StripsStation() {
   if (!zone || !planned) return <p>No zone yet: choose one under Consult.</p>;
   if (planned.strips.length === 0) {
     return (
-      <div>
-        <StationTop title="No strips here" />
+      <div className={styles.station}>
+        <Filmstrip plan={bench.plan} stands={bench.visit.status === 'closed' || hasBegun(bench.journal)} />
+        <h1>No strips here</h1>
         <p>
           {withDates(planned.reasons[0] ?? '')} <Link href={`/visits/${bench.visit.id}/match`}>See the match</Link>.
         </p>
