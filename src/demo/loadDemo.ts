@@ -2,7 +2,7 @@
 
 import 'server-only';
 import { ZONES } from '../core/anatomy';
-import { howMuchFor } from '../core/agreement';
+import { usualOutcome } from '../core/outcomes';
 import { ASKED_EACH_TIME, ASKED_ONCE, judge } from '../core/screening';
 import { typicalVisibleLength, type HairHistory } from '../core/hair';
 import { SHIPPED_PRODUCTS } from '../core/products';
@@ -97,7 +97,7 @@ function insertPast(tx: DbOrTx, client: DemoClient, day: string, random: Random)
       guardianConsent: false,
       sensitivity: client.sensitivity,
       agreed: {
-        howMuch: client.zones.map((z) => ({ ...z, choice: howMuchFor(z.zone)[0]?.id ?? 'all' })),
+        howMuch: client.zones.map((z) => ({ ...z, choice: client.agreed?.[z.zone] ?? usualOutcome(z.zone) })),
         coldPack: false,
         company: client.note.startsWith('Quiet') ? 'quiet' : 'either',
         tweezing: true,

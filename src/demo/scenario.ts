@@ -27,6 +27,8 @@ export interface DemoClient {
   readonly note: string;
   readonly phone: string;
   readonly zones: readonly { readonly zone: ZoneId; readonly side: Side }[];
+  /** What was agreed where it is not the usual. */
+  readonly agreed?: Readonly<Partial<Record<ZoneId, string>>>;
   readonly person: string;
   readonly coarseness: number;
   readonly density: number;
@@ -72,6 +74,11 @@ const underarms = [
 const legs = [
   { zone: 'lower-leg-front', side: 'left' },
   { zone: 'lower-leg-front', side: 'right' },
+] as const;
+const brows = [
+  { zone: 'brow', side: 'left' },
+  { zone: 'brow', side: 'right' },
+  { zone: 'between-brows', side: 'middle' },
 ] as const;
 const lip = [{ zone: 'upper-lip', side: 'middle' }] as const;
 const today = (hour: number, minute: number, minutes: number): NonNullable<DemoClient['booked']> => ({
@@ -353,10 +360,11 @@ export const CLIENTS: readonly DemoClient[] = [
     name: 'Hedda Strand',
     byline: 'lifeguard on the slipway',
     ageYears: 31,
-    note: '',
+    note: 'Wants the tail kept long.',
     phone: '0555 0113',
-    zones: lip,
-    person: 'rook',
+    zones: brows,
+    agreed: { brow: 'tidy' },
+    person: 'ines',
     coarseness: 2,
     density: 2,
     sensitivity: 3,

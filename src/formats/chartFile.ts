@@ -12,13 +12,15 @@ import {
   type Mark,
   type Stroke,
 } from '../core/field';
+import { fitLine, mirrorLine, type DrawnKeep } from '../core/outcomes';
 import type { HairCase, VisitCase, ZoneCase } from '../core/plan';
-import { parseVisitCase, parseWith, zoneCaseSchema, type SchemaFault } from './visitCaseSchema';
+import { drawnKeepSchema, parseVisitCase, parseWith, zoneCaseSchema, type SchemaFault } from './visitCaseSchema';
 
 const chartFileSchema = Joi.object({
   strickle: Joi.valid('chart').required(),
   version: Joi.valid(1).required(),
   zone: zoneCaseSchema.required(),
+  drawn: drawnKeepSchema,
 }).required();
 
 export interface ChartTarget {
@@ -33,6 +35,8 @@ export interface ReadChart {
   readonly marks: readonly Mark[];
   readonly densities?: readonly DensityPlace[] | undefined;
   readonly hair: HairCase;
+  /** What stays, as it was drawn. */
+  readonly keep?: DrawnKeep | undefined;
   /** True where it was the other side's. */
   readonly mirrored: boolean;
 }
@@ -55,17 +59,24 @@ function dataOf(text: string): { readonly json: string } | { readonly fault: str
     : { json: unescaped(text.slice(from + 1, to)) };
 }
 
-function zonesOf(
-  data: unknown,
-):
-  | { readonly visit: Pick<VisitCase, 'client'> | null; readonly zones: readonly ZoneCase[] }
+function zonesOf(data: unknown):
+  | {
+      readonly visit: Pick<VisitCase, 'client'> | null;
+      readonly zones: readonly ZoneCase[];
+      readonly drawn?: DrawnKeep | undefined;
+    }
   | { readonly faults: readonly SchemaFault[] } {
   if (typeof data === 'object' && data !== null && 'strickle' in data) {
-    const chart = parseWith<{ zone: ZoneCase }>(chartFileSchema, data);
-    return chart.ok ? { visit: null, zones: [chart.value.zone] } : chart;
+    const chart = parseWith<{ zone: ZoneCase; drawn?: DrawnKeep }>(chartFileSchema, data);
+    return chart.ok ? { visit: null, zones: [chart.value.zone], drawn: chart.value.drawn } : chart;
   }
   const visit = parseVisitCase(data);
   return visit.ok ? { visit: visit.value, zones: visit.value.zones } : visit;
+}
+
+function drawnFor(drawn: DrawnKeep, mirrored: boolean, from: readonly [number, number], to: readonly [number, number]) {
+  const { lines, ...rest } = drawn;
+  return lines ? { ...rest, lines: lines.map((l) => fitLine(mirrored ? mirrorLine(l, from[0]) : l, from, to)) } : drawn;
 }
 
 /** Reads a chart for a zone. Every fault is named; nothing is taken from a file that has one. */
@@ -108,6 +119,11 @@ export function readChartFile(text: string, target: ChartTarget): ChartFileResul
       };
   return {
     ok: true,
-    value: { ...fitChart(turned, size, target.sheetCm), hair: source.hair, mirrored: own === undefined },
+    value: {
+      ...fitChart(turned, size, target.sheetCm),
+      ...(read.drawn ? { keep: drawnFor(read.drawn, own === undefined, size, target.sheetCm) } : {}),
+      hair: source.hair,
+      mirrored: own === undefined,
+    },
   };
 }

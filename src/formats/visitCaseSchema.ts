@@ -190,6 +190,21 @@ export const handStripsSchema = Joi.object({
     .required(),
 });
 
+/** What stays, as drawn on a chart: a step of the brow, or lines with their points. */
+export const drawnKeepSchema = Joi.object({
+  outcome: Joi.string().max(60).required(),
+  step: Joi.number().integer().min(0).max(6),
+  lines: Joi.array()
+    .min(1)
+    .max(6)
+    .items(
+      Joi.object({
+        stays: Joi.string().valid('inside', 'above', 'below', 'left', 'right', 'column').required(),
+        points: Joi.array().min(2).max(40).items(point).required(),
+      }),
+    ),
+});
+
 export const zoneCaseSchema = Joi.object({
   zone: Joi.string()
     .valid(...ZONE_IDS)

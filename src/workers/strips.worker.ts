@@ -18,7 +18,7 @@ import {
   largestStrip,
   layOutZone,
   stripFaults,
-  zoneShapes,
+  fadeOf,
   type HandLevel,
   type HandStrip,
   type StripFault,
@@ -118,7 +118,7 @@ self.onmessage = ({
     largestCm: largestStrip(ZONES[g.zone], g.family, g.level, g.smallStrips),
     byHand: strips,
     keep: g.keep,
-    fade: zoneShapes({ zone: g.zone, side: g.side, family: g.family, sheet: ground, fade: g.fade }).fade,
+    fade: g.fade ? fadeOf(g.zone, ground) : undefined,
     ...(g.densities.length > 0 ? { densityAt: (at: Vec) => densityAt(g.densities, g.density, at) } : {}),
   };
   const layout = layOutZone(ground.outline, ground.field, g.marks.map(exclusionOf), input, 'H');

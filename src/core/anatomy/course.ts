@@ -1,6 +1,9 @@
 // What is worked before what within a zone, whatever the clock says (common practice, no source): edge before inner,
-// lower half of the underarm before the upper, the sides before the middle of the front, the flanks of the back last.
+// the rim of the ear before the ball at its tragus,
+// under the brow before over it, lower half of the underarm before the upper, the sides before the middle of the front,
+// the flanks of the back last.
 
+import { browSpineAt } from './browSheet';
 import type { Side, ZoneId } from './types';
 
 /** Course of a place of the left or middle sheet, given in shares of it; lower comes first. */
@@ -10,7 +13,9 @@ type Course = (x: number, y: number) => number;
 const aside = (x: number): number => Math.abs(2 * x - 1);
 
 const COURSES: Readonly<Partial<Record<ZoneId, Course>>> = {
+  brow: (x, y) => (y > browSpineAt(x) ? 0 : 1),
   underarm: (_, y) => (y > 0.5 ? 0 : 1),
+  ear: (x, y) => (x < 0.5 && y > 0.3 && y < 0.63 ? 1 : 0),
   'bikini-extended': (x) => (x > 0.5 ? 0 : 1),
   'front-complete': (x) => (aside(x) > 0.5 ? 0 : 1),
   'upper-back': (x) => (aside(x) > 0.68 ? 1 : 0),

@@ -4,6 +4,7 @@
 // around.
 
 import { drawn, fitToSheet, fromHalfWidths, fromRightHalf, oval, smoothRing } from './shapes';
+import { BROW_OUTLINE } from './browSheet';
 import type { ZoneId } from './types';
 import type { Vec } from '../shared';
 
@@ -29,18 +30,7 @@ const upperLip = ((): readonly Vec[] => {
 })();
 
 export const OUTLINES: Readonly<Record<ZoneId, readonly Vec[]>> = {
-  // inner end blunt, highest at two thirds, tapering to the tail
-  brow: drawn([
-    [0, 0.62],
-    [0.12, 0.3],
-    [0.45, 0.08],
-    [0.75, 0.1],
-    [1, 0.55],
-    [0.98, 0.66],
-    [0.72, 0.42],
-    [0.45, 0.55],
-    [0.15, 0.95],
-  ]),
+  brow: BROW_OUTLINE,
   // wider above the bridge of the nose than on it
   'between-brows': fromRightHalf([
     [0.5, 0],

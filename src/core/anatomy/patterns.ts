@@ -38,8 +38,19 @@ export const back: GrowthPattern = (u) => [0.6 * middle(u), 1];
 /** Inward and down (edge of the bikini; inward from memory). */
 export const bikini: GrowthPattern = () => [-0.35, 1];
 
-/** Outward, the inner end upward (from memory). */
-export const brow: GrowthPattern = (u) => (u < 0.2 ? [0.6, -1] : [1, 0.1 + 0.3 * u]);
+/** 0 at `from` to 1 at `to`, without a kink. */
+const between = (value: number, from: number, to: number): number => {
+  const t = Math.min(1, Math.max(0, (value - from) / (to - from)));
+  return t * t * (3 - 2 * t);
+};
+
+/** Outward; the inner end of the brow upward, turning over, not what stands below it (from memory). */
+export const brow: GrowthPattern = (u, v) => {
+  const upward = between(u, 0.3, 0.14) * between(v, 0.8, 0.5);
+  const down = Math.atan2(0.1 + 0.3 * u, 1);
+  const angle = down - upward * (down + Math.PI / 3);
+  return [Math.cos(angle), Math.sin(angle)];
+};
 
 /** Middle line of the ear's rim, from its root round the back to the lobe and up to the tragus. */
 const RIM: readonly (readonly [number, number])[] = [

@@ -32,9 +32,14 @@ describe('sheetFor', () => {
     const left = sheet(zone, side ?? 'middle', {});
     const xs = left.outline.map((p) => p[0]);
     const ys = left.outline.map((p) => p[1]);
-    expect(Math.min(...xs)).toBeCloseTo(0, 6);
-    expect(Math.max(...xs)).toBeCloseTo(left.widthCm, 6);
-    expect(Math.max(...ys) - Math.min(...ys)).toBeCloseTo(left.heightCm, 6);
+    // round the brow's surroundings some skin is left free
+    const free = id === 'brow' ? 1 : 0;
+    expect(Math.min(...xs)).toBeLessThanOrEqual(free + 1e-6);
+    expect(Math.min(...xs, ...ys)).toBeGreaterThanOrEqual(-1e-6);
+    expect(Math.max(...xs)).toBeLessThanOrEqual(left.widthCm + 1e-6);
+    expect(Math.max(...xs)).toBeGreaterThanOrEqual(left.widthCm - free - 1e-6);
+    expect(Math.max(...ys) - Math.min(...ys)).toBeLessThanOrEqual(left.heightCm + 1e-6);
+    expect(Math.max(...ys) - Math.min(...ys)).toBeGreaterThanOrEqual(left.heightCm - 1.3 * free - 1e-6);
     if (!other) return;
     const right = sheet(zone, other, {});
     expect(regionArea([right.outline])).toBeCloseTo(regionArea([left.outline]), 4);

@@ -20,7 +20,7 @@ const columns = (names: readonly string[], ends: readonly number[]): readonly Su
 const thirds = (upper: string, lower: string): readonly Subdivision[] => rows([upper, 'middle', lower], [1 / 3, 2 / 3]);
 
 export const SUBDIVISIONS: Readonly<Record<ZoneId, readonly Subdivision[]>> = {
-  brow: columns(['inner end', 'arch', 'tail'], [0.22, 0.75]),
+  brow: columns(['inner end', 'arch', 'tail'], [0.23, 0.62]),
   'between-brows': [],
   'upper-lip': columns(['right corner', 'under the nose', 'left corner'], [0.3, 0.7]),
   chin: columns(['right side', 'point', 'left side'], [0.33, 0.67]),

@@ -86,6 +86,8 @@ export interface Zone {
   readonly families: readonly Family[];
   /** Hairs per cm² at density 3 (from memory, to be corrected by eye). */
   readonly hairsPerCm2: number;
+  /** Hair of full density only within an edge (shares of the left sheet), outside it at a share of that. */
+  readonly thinned?: { readonly within: readonly Vec[]; readonly outside: number } | undefined;
   /** How much a pull here weighs on the skin and the client, 1 = lower leg (from memory). */
   readonly pullWeight: number;
   readonly stripCm: Readonly<Record<Family, StripSizeCm>>;

@@ -3,6 +3,7 @@
 // A reference sheet belongs to a body of 1.82 m² and is scaled by √(BSA/1.82), see scale.ts.
 
 import * as pattern from './patterns';
+import { BROW_EDGE, STRAY_SHARE } from './browSheet';
 import { OUTLINES } from './outlines';
 import type { Family, GrowthOfZone, GrowthPattern, SkinKind, SkinOfZone, StripSizeCm, Zone, ZoneId } from './types';
 
@@ -86,6 +87,7 @@ interface Row {
   readonly families?: readonly Family[];
   readonly stretch?: string;
   readonly cue?: string;
+  readonly thinned?: Zone['thinned'];
 }
 
 const STRETCH = 'Stretch the skin taut near the end where the pull starts.';
@@ -97,7 +99,8 @@ const ROWS: Readonly<Record<ZoneId, Row>> = {
     ...face,
     name: 'Brow',
     paired: true,
-    sheet: [6, 2.2],
+    sheet: [8, 5],
+    thinned: { within: BROW_EDGE, outside: STRAY_SHARE },
     growth: G.brow,
     strips: S.small,
     pattern: pattern.brow,
@@ -433,6 +436,7 @@ const build = (id: ZoneId, row: Row): Zone => {
     intimate: row.intimate ?? false,
     families: row.families ?? ALL,
     hairsPerCm2: row.hairs,
+    thinned: row.thinned,
     pullWeight: row.pull,
     stripCm: row.strips,
     stretch: row.stretch ?? STRETCH,

@@ -43,19 +43,23 @@ export function evaluate(input: MatchInput, product: Product, way: Way, manner: 
     roomC: input.roomC,
     holdShift: input.hold?.[product.body],
   };
-  const hairs = input.hairAreaCm2 * input.hairsPerCm2;
+  const lineHairs = Math.round(input.lineHairs ?? 0);
+  const hairs = Math.max(0, input.hairAreaCm2 * input.hairsPerCm2 - lineHairs);
   const firstS = facts.scheduleS * (way === 'crossed' ? CROSSED_TIME : 1);
   const laterS = (p: PassFigures): number => facts.scheduleS * (p.ground - 1) + p.startS;
   const broken = brokenShare({ product, way, hair, skin: input.skin, aboveCoolK: window.targetC - window.minC });
+  const leftovers = input.leftovers ?? SHIPPED_LEFTOVERS;
+  const mostTweezed = zone.face ? leftovers.faceMax : leftovers.bodyMax;
+  // what stands along a line no strip takes, however many passes
+  const tweezedOf = (p: PassFigures): number => Math.min(p.tweezed + lineHairs, Math.max(p.tweezed, mostTweezed));
   const figuresOf = (p: PassFigures): CostFigures => ({
-    allMinutes: tableMinutes(firstS + laterS(p), p.tweezed),
+    allMinutes: tableMinutes(firstS + laterS(p), tweezedOf(p)),
     skinLoad: skinLoad({ adhesion: manner.adhesion, ground: p.ground, way }, zone, sensitivity),
     brokenShare: broken,
     staysShare: p.staysShare,
-    tweezed: p.tweezed,
+    tweezed: tweezedOf(p),
     costMinor: productCostMinor(facts.massG * p.ground, product.priceMinorPerKg),
   });
-  const leftovers = input.leftovers ?? SHIPPED_LEFTOVERS;
   const wanted = passLimit(input, product);
   const question = {
     leftAfter: (passes: number) => leftShare(hold, passes),
@@ -63,7 +67,7 @@ export function evaluate(input: MatchInput, product: Product, way: Way, manner: 
     strips: facts.strips,
     // hair in layers shows its next layer only when the first is off
     least: hair.flags?.includes('layers') ? 2 : 1,
-    mostTweezed: zone.face ? leftovers.faceMax : leftovers.bodyMax,
+    mostTweezed,
     rest: leftovers.rest,
   };
   const planned = (limit: number): PassFigures =>
@@ -104,8 +108,8 @@ export function evaluate(input: MatchInput, product: Product, way: Way, manner: 
     holdShift: input.hold?.[product.body] ?? 0,
     removedShare: hairs > 0 ? 1 - passes.leftHairs / hairs : 1 - leftShare(hold, passes.passes),
     brokenShare: broken,
-    leftHairs: passes.leftHairs,
-    tweezed: passes.tweezed,
+    leftHairs: passes.leftHairs + lineHairs,
+    tweezed: figures.tweezed,
     staysShare: passes.staysShare,
     skinLoad: figures.skinLoad,
     workableShare: workableShare(hair, range),
@@ -117,7 +121,7 @@ export function evaluate(input: MatchInput, product: Product, way: Way, manner: 
     setS,
     rest,
     strips: facts.strips,
-    tableMinutes: tableMinutes(firstS, passes.tweezed),
+    tableMinutes: tableMinutes(firstS, figures.tweezed),
     ground: passes.ground,
     laterS: laterS(passes),
     allMinutes: figures.allMinutes,

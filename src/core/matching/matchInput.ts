@@ -26,6 +26,8 @@ export interface MatchInput {
   readonly hairAreaCm2: number;
   /** Visible hairs per cm², the mean over the hair. */
   readonly hairsPerCm2: number;
+  /** Hairs of them along what stays: tweezed, whatever the product. */
+  readonly lineHairs?: number | undefined;
   /** mm/day of this client here. */
   readonly rateMmPerDay: number;
   readonly knownProducts?: readonly string[] | undefined;

@@ -1,1 +1,11 @@
-export { keepOf, outcomesWithLine } from './keepLines';
+export { keepLinesOf, keepOf, outcomesWithLine, usualOutcome } from './keepLines';
+export { fitLine, mirrorLine, ringOfLine } from './keepLine';
+export type { KeepLine, Stays } from './keepLine';
+export { isSimpleRing, resolveKeep } from './drawn';
+export type { DrawnKeep, DrawnOn, Resolved } from './drawn';
+export { BROW_POINT_NAMES, BROW_STEPS, browEdge, browPoints, stepOf } from './browLine';
+export type { BrowStep } from './browLine';
+export { keepInWords } from './keepWords';
+export { browGuides } from './guides';
+export type { Guide } from './guides';
+export { apartMm, besideLine, moveWords, TWEEZED_CM2_PER_CM } from './lineMeasures';

@@ -31,14 +31,14 @@ describe('what stays by what was agreed', () => {
     expect(CASES.length).toBeGreaterThanOrEqual(5);
     const unknown = CASES.filter(({ zone, outcome }) => !howMuchFor(zone).some((h) => h.id === outcome));
     expect(unknown).toEqual([]);
-    expect(keepOf('underarm', 'all', { widthCm: 9, heightCm: 13 })).toEqual([]);
+    expect(keepOf('underarm', 'left', 'all', { widthCm: 9, heightCm: 13 })).toEqual([]);
   });
   it.each(CASES)(
     '$zone, $outcome: no strip lies on it, and hair, wax and minutes are those of the rest',
     ({ zone, outcome }) => {
       const side = sidesOf(ZONES[zone])[0] ?? 'middle';
-      const at = { zone, side, hair, product: 'film-hard', way: 'with' } as const;
-      const [all, part] = [plan([at]), plan([{ ...at, outcome }])];
+      const at: ZoneCase = { zone, side, hair, product: 'film-hard', way: 'with' };
+      const [all, part] = [plan([{ ...at, keep: [], fade: false }]), plan([{ ...at, outcome }])];
       const [whole, rest] = [all.zones[0], part.zones[0]];
       if (!whole || !rest) throw new Error('both are planned');
       expect(rest.agreed).toBe(outcome);

@@ -1,53 +1,100 @@
-// What stays as hair by what was agreed: outlines on the sheet that no strip and no tab lies on. In shares of the sheet
-// or in centimetres, from memory. An outcome without an outline of its own takes everything.
+// What stays as hair by what was agreed: lines on the sheet that no strip and no tab crosses. Places in shares of the
+// left or middle sheet, from memory, to be moved on the client. An outcome without a line of its own takes everything.
 
-import type { ZoneId } from '../anatomy';
-import type { Ring } from '../shared';
+import type { Side, ZoneId } from '../anatomy';
+import type { Ring, Vec } from '../shared';
+import { howMuchFor } from '../agreement';
+import { browLine, BROW_STEPS, stepOf } from './browLine';
+import { mirrorLine, ringOfLine, type Ground, type KeepLine, type Stays } from './keepLine';
 
-interface Ground {
-  readonly widthCm: number;
-  readonly heightCm: number;
-}
+type Lines = (sheet: Ground) => readonly KeepLine[];
 
-type Keep = (sheet: Ground) => readonly Ring[];
-
-const box = (x0: number, y0: number, x1: number, y1: number): Ring => [
-  [x0, y0],
-  [x1, y0],
-  [x1, y1],
-  [x0, y1],
-];
-/** An upright band, from and to as shares of the width; wide enough to reach over every border. */
-const band =
-  (from: number, to: number): Keep =>
-  ({ widthCm, heightCm }) => [box(from * widthCm, -1, to * widthCm, heightCm + 1)];
-const sides =
-  (within: number): Keep =>
-  ({ widthCm, heightCm }) => [
-    box(-1, -1, within * widthCm, heightCm + 1),
-    box((1 - within) * widthCm, -1, widthCm + 1, heightCm + 1),
-  ];
+const onSheet = (stays: Stays, shares: readonly Vec[]): Lines => {
+  return ({ widthCm, heightCm }) => [{ stays, points: shares.map(([u, v]): Vec => [u * widthCm, v * heightCm]) }];
+};
+/** Upright lines are moved at these heights, level ones at these shares of the width. */
+const ALONG = [0.2, 0.5, 0.8] as const;
+const upright = (u: number): readonly Vec[] => ALONG.map((v): Vec => [u, v]);
+const level = (v: number): readonly Vec[] => ALONG.map((u): Vec => [u, v]);
+/** Between two upright lines, shares of the width. */
+const column = (from: number, to: number): Lines =>
+  onSheet('column', [...upright(from), ...[...upright(to)].reverse()]);
+const both =
+  (...all: readonly Lines[]): Lines =>
+  (sheet) =>
+    all.flatMap((lines) => lines(sheet));
 
 /** The strip that stays at the front, cm. */
 const FRONT_STRIP_CM = 2.5;
 /** What is left standing below the knee, cm. */
 const BELOW_KNEE_CM = 2;
 
-const KEEPS: Readonly<Partial<Record<ZoneId, Readonly<Record<string, Keep>>>>> = {
-  'upper-lip': { corners: band(0.3, 0.7) },
-  'between-brows': { gap: sides(0.22) },
+const LINES: Readonly<Partial<Record<ZoneId, Readonly<Record<string, Lines>>>>> = {
+  'upper-lip': { corners: column(0.3, 0.7) },
+  'between-brows': { gap: both(onSheet('left', upright(0.22)), onSheet('right', upright(0.78))) },
   'front-complete': {
-    'front-strip': ({ widthCm, heightCm }) => [
-      box((widthCm - FRONT_STRIP_CM) / 2, -1, (widthCm + FRONT_STRIP_CM) / 2, heightCm + 1),
-    ],
+    'front-strip': (sheet) => {
+      const half = FRONT_STRIP_CM / 2 / sheet.widthCm;
+      return column(0.5 - half, 0.5 + half)(sheet);
+    },
   },
-  chest: { 'middle-only': sides(0.36) },
-  'lower-leg-front': { 'to-knee': ({ widthCm }) => [box(-1, -1, widthCm + 1, BELOW_KNEE_CM)] },
+  chest: { 'middle-only': both(onSheet('left', upright(0.36)), onSheet('right', upright(0.64))) },
+  'lower-leg-front': { 'to-knee': (sheet) => onSheet('above', level(BELOW_KNEE_CM / sheet.heightCm))(sheet) },
+  // along the cut line
+  nape: {
+    line: onSheet('above', [
+      [0.15, 0.2],
+      [0.35, 0.22],
+      [0.5, 0.24],
+      [0.65, 0.22],
+      [0.85, 0.2],
+    ]),
+  },
+  // the sideburn down to the lobe
+  'cheek-sideburn': {
+    line: onSheet('above', [
+      [0.6, 0.36],
+      [0.78, 0.34],
+      [0.95, 0.32],
+    ]),
+  },
+  // above the curve of the shoulder
+  shoulder: {
+    line: onSheet('below', [
+      [0.3, 0.6],
+      [0.6, 0.66],
+      [0.9, 0.7],
+    ]),
+  },
 };
 
-/** Outlines of the hair that stays, sheet centimetres; empty where everything comes off. */
-export const keepOf = (zone: ZoneId, outcome: string | undefined, sheet: Ground): readonly Ring[] =>
-  outcome === undefined ? [] : (KEEPS[zone]?.[outcome]?.(sheet) ?? []);
-
 /** Outcomes of a zone that leave hair standing along a line. */
-export const outcomesWithLine = (zone: ZoneId): readonly string[] => Object.keys(KEEPS[zone] ?? {});
+export const outcomesWithLine = (zone: ZoneId): readonly string[] =>
+  zone === 'brow' ? [...new Set(BROW_STEPS.map((s) => s.outcome))] : Object.keys(LINES[zone] ?? {});
+
+/** What is agreed where nobody has said anything. */
+export const usualOutcome = (zone: ZoneId): string => howMuchFor(zone)[0]?.id ?? 'all';
+
+/**
+ * Lines between what stays and what goes, sheet centimetres; none where everything comes off.
+ * @param step of the brow, 0 natural to 6; the first of the outcome where it is not given
+ */
+export function keepLinesOf(
+  zone: ZoneId,
+  side: Side,
+  outcome: string | undefined,
+  sheet: Ground,
+  step?: number,
+): readonly KeepLine[] {
+  const agreed = outcome ?? usualOutcome(zone);
+  if (zone === 'brow') {
+    const asked = BROW_STEPS.find((s) => s.step === step && s.outcome === agreed);
+    return [browLine(asked ?? stepOf(agreed), side, sheet)];
+  }
+  const lines = LINES[zone]?.[agreed]?.(sheet) ?? [];
+  return side === 'right' ? lines.map((l) => mirrorLine(l, sheet.widthCm)) : lines;
+}
+
+/** Outlines of the hair that stays; empty where everything comes off. */
+export const keepOf = (zone: ZoneId, side: Side, outcome: string | undefined, sheet: Ground): readonly Ring[] =>
+  keepLinesOf(zone, side, outcome, sheet).map((line) => ringOfLine(line, sheet));

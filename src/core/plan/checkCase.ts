@@ -3,6 +3,7 @@
 
 import { howMuchFor } from '../agreement';
 import { INSIDE, POSITION_NAMES, positionsOf, sidesOf, sheetFor, ZONES, zoneKey } from '../anatomy';
+import { isSimpleRing } from '../outcomes';
 import { checkRuleChange } from '../screening';
 import { isCivilDate, regionArea } from '../shared';
 import { canFade } from '../strips';
@@ -94,12 +95,14 @@ function zoneFaults(
   zone.keep?.forEach((k, i) => {
     if (regionArea([k.outline]) === 0) {
       faults.push({ path: `${path}.keep[${i}].outline`, message: 'What stays has no area.' });
+    } else if (!isSimpleRing(k.outline)) {
+      faults.push({ path: `${path}.keep[${i}].outline`, message: 'The line round what stays crosses itself.' });
     }
   });
   if (zone.fade === true && !canFade(zone.zone)) {
     faults.push({
       path: `${path}.fade`,
-      message: `${facts.name} ends at its border; only the shoulder is thinned out.`,
+      message: `${facts.name} ends at its border; only shoulder, cheek and upper back are thinned out.`,
     });
   }
   if (zone.position !== undefined && !positionsOf(zone.zone).includes(zone.position)) {

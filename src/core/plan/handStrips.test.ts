@@ -119,7 +119,7 @@ describe('strips by hand in a case', () => {
 });
 
 describe('a fade in a case', () => {
-  it('thins out the shoulder in dabs with hard wax, and nothing else', () => {
+  it('thins out the shoulder in dabs where it was agreed or asked for, and no zone that ends at its border', () => {
     const faded = plan({ ...shoulder, fade: true });
     expect(faded.fade).toBe(true);
     expect(faded.strips.filter((s) => s.lengthMm < 21 && s.handwork?.includes('dab')).length).toBeGreaterThan(4);
@@ -132,7 +132,9 @@ describe('a fade in a case', () => {
     });
     expect(byHand).toMatchObject({ byHand: true, fade: true, stripFaults: [] });
     expect(byHand.cover.coveredShare).toBeGreaterThan(0.98);
-    expect(plan({ ...shoulder, product: 'soft', fade: true }).fade).toBe(false);
+    expect(plan({ ...shoulder, outcome: 'fade' }).fade).toBe(true);
+    expect(plan({ ...shoulder, outcome: 'line' }).fade).toBe(false);
+    expect(plan({ ...shoulder, outcome: 'fade', fade: false }).fade).toBe(false);
     expect(faultPaths({ zone: 'underarm', side: 'left', hair: shoulder.hair, fade: true })).toEqual(['zones[0].fade']);
   });
 });

@@ -140,6 +140,9 @@ export interface PlanZone {
   readonly outcome: Outcome;
   readonly areaCm2: number;
   readonly hairAreaCm2: number;
+  /** Visible hairs that go, and of them those within a millimetre of what stays, which are tweezed. */
+  readonly hairs: number;
+  readonly line: { readonly lengthCm: number; readonly hairs: number };
   readonly sheetCm: readonly [number, number];
   /** How the sheet's size was found. */
   readonly basis: 'measured' | 'body-surface' | 'reference-adult';

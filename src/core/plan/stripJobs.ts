@@ -93,10 +93,7 @@ export function stripJobs(input: JobInput, offset = 0): readonly StripJob[] {
     setMinS: input.setS.min,
     setMaxS: input.setS.max,
     ...(input.rest ? { rest: input.rest } : {}),
-    pullS: pullS(
-      s.lengthCm,
-      handworkOf({ zone: input.zone, family: input.family, lengthCm: s.lengthCm, coarseness: input.coarseness }).pulls,
-    ),
+    pullS: pullS(s.lengthCm, handworkOf({ ...input, lengthCm: s.lengthCm }).pulls),
     pressS: input.pressS,
     needs: indices([...new Set([...s.needsBefore, ...(opener.has(s.id) ? [opener.get(s.id) ?? ''] : [])])]),
     touches: indices(s.touches),

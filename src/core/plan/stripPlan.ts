@@ -66,6 +66,7 @@ export function planStrips(
         family: choice.family,
         lengthCm: s.lengthCm,
         coarseness: work.hair.coarseness,
+        faded: work.fade !== undefined,
       });
       return {
         id: s.id,

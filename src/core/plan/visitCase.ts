@@ -112,7 +112,7 @@ export interface ZoneCase {
   readonly worked?: Worked | undefined;
   /** Slab and touch asked for by hand for one product. */
   readonly heat?: HeatWish | undefined;
-  /** The zone's border is thinned out in dabs (shoulder, hard wax). */
+  /** The zone's border is thinned out in dabs, or ends (false); absent = as was agreed. */
   readonly fade?: boolean | undefined;
   /** What was agreed for it, one of the zone's outcomes; absent = the usual one. */
   readonly outcome?: string | undefined;

@@ -7,6 +7,7 @@ import type { Way } from '../products';
 import type { Ring, Vec } from '../shared';
 import {
   betterLayout,
+  fadeOf,
   largestStrip,
   layOutZone,
   mirrorLayout,
@@ -30,6 +31,8 @@ export interface Laying {
   readonly memory: PlanMemory;
   /** Hair that stays, on this side's sheet. */
   readonly keep: readonly Ring[];
+  /** Its border is thinned out. */
+  readonly fades: boolean;
 }
 
 export interface Wanted {
@@ -58,7 +61,7 @@ const mirrored = ({ side, strokes, marks, densities, keep }: OnSheet, widthCm: n
   densities: mirrorDensity(densities, widthCm),
 });
 
-function laidOn({ input, zone, client, level, smallStrips }: Laying, on: OnSheet, wanted: Wanted): Layout {
+function laidOn({ input, zone, client, level, smallStrips, fades }: Laying, on: OnSheet, wanted: Wanted): Layout {
   const made = sheetFor(zone, on.side, client, input.sheetCm);
   // the sheet was made for this side already
   if (!made.ok) throw new Error(made.error.code);
@@ -72,7 +75,7 @@ function laidOn({ input, zone, client, level, smallStrips }: Laying, on: OnSheet
     {
       way,
       largestCm: largestStrip(zone, family, level, smallStrips),
-      ...zoneShapes({ zone: zone.id, side: on.side, family, sheet, fade: input.fade ?? false }),
+      ...zoneShapes({ zone: zone.id, side: on.side, family, sheet, fade: fades ? fadeOf(zone.id, sheet) : undefined }),
       byHand,
       ...(on.keep.length === 0 ? {} : { keep: on.keep }),
       // the zone's own density changes no layout where it is the same everywhere
@@ -84,7 +87,7 @@ function laidOn({ input, zone, client, level, smallStrips }: Laying, on: OnSheet
 
 /** Ids begin with `ANY_PREFIX`. */
 export function layoutOf(laying: Laying, wanted: Wanted): Layout {
-  const { input, zone, client, level, smallStrips, memory, keep } = laying;
+  const { input, zone, client, level, smallStrips, memory, keep, fades } = laying;
   const own: OnSheet = {
     side: input.side,
     strokes: input.strokes ?? [],
@@ -107,7 +110,7 @@ export function layoutOf(laying: Laying, wanted: Wanted): Layout {
         heightCm,
         level,
         smallStrips,
-        input.fade ?? false,
+        fades,
         wanted.byHand ?? null,
         on.densities.length === 0 ? null : input.hair.density,
       ]),

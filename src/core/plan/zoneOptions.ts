@@ -121,6 +121,7 @@ export function zoneOptions({
     products: studio.products,
     hairAreaCm2: work.hairAreaCm2,
     hairsPerCm2: work.hairsPerCm2,
+    lineHairs: work.line.hairs,
     rateMmPerDay: work.zone.growth.rateMmPerDay * learned.person.rateFactor,
     stripFacts,
     knownProducts: client.knownProducts,

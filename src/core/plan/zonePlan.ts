@@ -68,11 +68,11 @@ function handFacts(
               side: work.input.side,
               family: choice.family,
               sheet: work.sheet,
-              fade: work.input.fade ?? false,
+              fade: work.fade,
             }).fade,
           })
         : [],
-    fade: choice?.family === 'hard' && work.input.fade === true,
+    fade: work.fade !== undefined,
   };
 }
 
@@ -133,6 +133,8 @@ export function planZone({
     outcome: judgement.outcome,
     areaCm2: roundTo(work.areaCm2, 2),
     hairAreaCm2: roundTo(work.hairAreaCm2, 2),
+    hairs: Math.round(work.hairAreaCm2 * work.hairsPerCm2),
+    line: { lengthCm: roundTo(work.line.lengthCm, 1), hairs: Math.round(work.line.hairs) },
     sheetCm: [roundTo(work.sheet.widthCm, 2), roundTo(work.sheet.heightCm, 2)],
     basis: work.sheet.basis,
     crossingShare: roundTo(work.crossing.share, 3),

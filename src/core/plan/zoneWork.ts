@@ -1,6 +1,6 @@
 // One zone on its way to a plan: sheet, field, hair area, and its layouts, made once per size and way.
 
-import { hairsPerCm2, sheetFor, ZONES, type Sheet, type Zone, zoneKey } from '../anatomy';
+import { hairsPerCm2, sheetFor, standingShare, ZONES, type Sheet, type Zone, zoneKey } from '../anatomy';
 import {
   crossingAt,
   densityAt,
@@ -23,9 +23,21 @@ import {
   type Region,
   type Result,
   type Ring,
+  type Vec,
 } from '../shared';
-import { goingFrom, hairRegion, named, type HandLevel, type HandStrip, type Layout } from '../strips';
-import { keepOf } from '../outcomes';
+import {
+  canFade,
+  fadeOf,
+  goingFrom,
+  hairRegion,
+  named,
+  thinnedOut,
+  type Fade,
+  type HandLevel,
+  type HandStrip,
+  type Layout,
+} from '../strips';
+import { besideLine, keepOf, TWEEZED_CM2_PER_CM, usualOutcome } from '../outcomes';
 import type { PlanMemory } from './planMemory';
 import { ANY_PREFIX, layoutOf } from './zoneLayout';
 import type { ClientCase, ZoneCase } from './visitCase';
@@ -40,6 +52,10 @@ export interface ZoneWork {
   readonly exclusions: readonly Exclusion[];
   /** Hair that stays. */
   readonly keep: readonly Ring[];
+  /** How the border thins out; undefined where it ends. */
+  readonly fade: Fade | undefined;
+  /** Hair that goes so close to what stays that it is tweezed. */
+  readonly line: { readonly lengthCm: number; readonly hairs: number };
   readonly hairAreaCm2: number;
   readonly areaCm2: number;
   /** Visible hairs per cm², the mean over the hair. */
@@ -107,14 +123,36 @@ function handStripsFor({ handStrips }: ZoneCase, product: Product, way: Way): re
 /** Points closer than this tell nothing more about where hair is thin, as a share of the square root of the area. */
 const DENSITY_STEP = 1 / 24;
 
-function meanHairsPerCm2({ hair, densities = [] }: ZoneCase, zone: Zone, ground: Region): number {
-  const points =
-    densities.length === 0 ? [] : samplePoints(ground, Math.max(0.1, DENSITY_STEP * Math.sqrt(regionArea(ground))));
+/** Visible hairs per cm² at a place of the sheet. */
+const hairsAt =
+  ({ side, hair, densities = [] }: ZoneCase, zone: Zone, sheet: Sheet) =>
+  (at: Vec): number =>
+    standingShare(zone, side, sheet, at) * hairsPerCm2(zone.hairsPerCm2, densityAt(densities, hair.density, at));
+
+function meanHairsPerCm2(
+  { hair, densities = [] }: ZoneCase,
+  zone: Zone,
+  ground: Region,
+  at: (p: Vec) => number,
+): number {
+  const isEven = densities.length === 0 && zone.thinned === undefined;
+  const points = isEven ? [] : samplePoints(ground, Math.max(0.1, DENSITY_STEP * Math.sqrt(regionArea(ground))));
   if (points.length === 0) return hairsPerCm2(zone.hairsPerCm2, hair.density);
-  return (
-    points.reduce((s, p) => s + hairsPerCm2(zone.hairsPerCm2, densityAt(densities, hair.density, p)), 0) / points.length
-  );
+  return points.reduce((s, p) => s + at(p), 0) / points.length;
 }
+
+/** The border between what stays and what goes, and the hair beside it. */
+function lineOf(keep: Region, going: Region, at: (p: Vec) => number): ZoneWork['line'] {
+  const beside = keep.length === 0 ? [] : besideLine(keep, going);
+  return {
+    lengthCm: beside.reduce((s, p) => s + p.lengthCm, 0),
+    hairs: beside.reduce((s, p) => s + p.lengthCm * TWEEZED_CM2_PER_CM * at(p.at), 0),
+  };
+}
+
+/** True where the zone's border is thinned out instead of ending: as asked, else as was agreed. */
+const fades = ({ zone, fade, outcome }: ZoneCase): boolean =>
+  canFade(zone) && (fade ?? (outcome ?? usualOutcome(zone)) === 'fade');
 
 export function prepareZone(
   input: ZoneCase,
@@ -129,12 +167,15 @@ export function prepareZone(
   if (!sheet.ok) return fail(sheet.error);
   const field = growthField(zone, input.side, sheet.value, input.strokes ?? []);
   const exclusions = (input.marks ?? []).map(exclusionOf);
-  const keep = input.keep?.map((k) => k.outline) ?? keepOf(zone.id, input.outcome, sheet.value);
+  const keep = input.keep?.map((k) => k.outline) ?? keepOf(zone.id, input.side, input.outcome, sheet.value);
+  const fade = fades(input) ? fadeOf(zone.id, sheet.value) : undefined;
   const { hair: standing } = hairRegion(sheet.value.outline, exclusions);
-  const hair = goingFrom(standing, keep);
+  const going = goingFrom(standing, keep);
+  const hair = thinnedOut(going, fade);
+  const at = hairsAt(input, zone, sheet.value);
   const idPrefix = prefixOf(index);
   const layouts = new Map<string, Layout>();
-  const laying = { input, zone, client, level, smallStrips, memory, keep };
+  const laying = { input, zone, client, level, smallStrips, memory, keep, fades: fade !== undefined };
   const layoutWith = (product: Product, way: Way, byHand: readonly HandStrip[] | undefined): Layout => {
     const key = `${product.family}/${mannerName(product.family, way)}/${way}/${byHand ? 'hand' : 'own'}`;
     const known = layouts.get(key);
@@ -153,9 +194,11 @@ export function prepareZone(
     field,
     exclusions,
     keep,
+    fade,
+    line: lineOf(keep, going, at),
     hairAreaCm2: regionArea(hair),
     areaCm2: regionArea([sheet.value.outline]),
-    hairsPerCm2: meanHairsPerCm2(input, zone, hair),
+    hairsPerCm2: meanHairsPerCm2(input, zone, hair, at),
     crossing: crossingOf(field, sheet.value.outline),
     idPrefix,
     layout: (product, way) => layoutWith(product, way, handStripsFor(input, product, way)),

@@ -22,7 +22,8 @@ export function angleErrors(pieces: readonly Piece[], field: GrowthField): Angle
   for (const piece of pieces) {
     const worked = piece.turnDeg === undefined ? piece.growth : rotate(piece.growth, piece.turnDeg);
     for (const point of samplePoints([piece.outline], step)) {
-      const error = angleBetweenDeg(growthAt(field, point), worked);
+      // a strip that follows a rim is peeled the way the rim runs there
+      const error = piece.alongRim ? 0 : angleBetweenDeg(growthAt(field, point), worked);
       n++;
       total += error;
       if (error > OFF_DEG) over25++;

@@ -101,13 +101,13 @@ function cutPlanned(
 ): { readonly pieces: readonly Piece[]; readonly rest: Region } {
   let rest = hair;
   const pieces: Piece[] = [];
-  for (const { ring, whole, along } of input.planned ?? []) {
+  for (const { ring, whole, along, alongRim } of input.planned ?? []) {
     const ground = intersectRegions(hair, [ring]);
     if (ground.length === 0) continue;
     const own = whole
       ? connectedPieces(ground)
           .flatMap((part) => withoutHoles(part, along ?? perpendicular([0, 1])))
-          .map((r) => makePiece(r, field, input, along ?? [0, 1]))
+          .map((r) => ({ ...makePiece(r, field, input, along ?? [0, 1]), ...(alongRim ? { alongRim } : {}) }))
       : cutCell(ground, field, input, USUAL_CUTTING);
     const errors = angleErrors(own, field);
     const runs = along === null || own.every((p) => angleBetweenDeg(p.growth, along) <= PLANNED_OFF_DEG);

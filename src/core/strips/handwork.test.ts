@@ -18,7 +18,9 @@ describe('handworkOf (common practice, no source)', () => {
     expect(of({ zone: 'brow', lengthCm: 2 }).pulls).toBe(3);
     expect(of({ zone: 'upper-lip', lengthCm: 2 }).note).toContain('over the teeth');
     expect(of({ zone: 'ear', lengthCm: 1 }).note).toContain('never into the canal');
-    expect(of({ zone: 'ear', lengthCm: 2.5 }).note).toBe('Brace the ear at its base; no half pull.');
+    expect(of({ zone: 'ear', lengthCm: 2.5 }).note).toBe(
+      'Peel along the rim. Brace the ear at its base; no half pull.',
+    );
   });
   it('a long bikini strip in a row of flat tugs, a short one in one; a thick coarse underarm strip in halves', () => {
     expect(of({ zone: 'bikini-extended', lengthCm: 7.5 }).pulls).toBe(3);

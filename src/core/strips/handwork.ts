@@ -19,6 +19,8 @@ export interface HandworkInput {
   /** Extent along the pull, cm. */
   readonly lengthCm: number;
   readonly coarseness: number;
+  /** The zone's border is thinned out: its shortest pieces are dabs. */
+  readonly faded?: boolean;
 }
 
 const ONE = { pulls: 1, note: null } as const;
@@ -41,8 +43,14 @@ const KNEE_WORDS: Readonly<Record<Family, string>> = {
   sugar: 'Over the knee in short flicks',
 };
 
-/** Shorter pieces of the shoulder are dabs of its faded border, cm. */
+/** Shorter pieces of a zone with a faded border are its dabs, cm. */
 const DAB_UP_TO_CM = 2.1;
+
+const DAB_WORDS: Readonly<Record<Family, string>> = {
+  hard: 'A dab to thin the border out: grip it by the stick bedded in it; the hair round it stays.',
+  soft: 'A dab under a small cloth to thin the border out; the hair round it stays.',
+  sugar: 'A small flick of paste to thin the border out; the hair round it stays.',
+};
 
 const tugs = (lengthCm: number, tugCm: number): number => Math.max(1, Math.ceil(lengthCm / tugCm - 0.05));
 
@@ -51,7 +59,10 @@ export function handworkOf(input: HandworkInput): Handwork {
   return { pace: fine ? 'steady' : 'quick', ...pullsOf(input, fine) };
 }
 
-function pullsOf({ zone, family, lengthCm, coarseness }: HandworkInput, fine: boolean): Omit<Handwork, 'pace'> {
+function pullsOf(
+  { zone, family, lengthCm, coarseness, faded = false }: HandworkInput,
+  fine: boolean,
+): Omit<Handwork, 'pace'> {
   if (zone === 'knee') {
     const pulls = tugs(lengthCm, KNEE_TUG_CM);
     return {
@@ -74,13 +85,10 @@ function pullsOf({ zone, family, lengthCm, coarseness }: HandworkInput, fine: bo
           pulls: 1,
           note: 'A ball over and under the tragus, never into the canal; its stick stays as the handle. Until fully cold, ear braced, no half pull.',
         }
-      : { pulls: 1, note: 'Brace the ear at its base; no half pull.' };
+      : { pulls: 1, note: 'Peel along the rim. Brace the ear at its base; no half pull.' };
   }
-  if (zone === 'shoulder' && family === 'hard' && lengthCm < DAB_UP_TO_CM) {
-    return {
-      pulls: 1,
-      note: 'A dab to thin the border out: grip it by the stick bedded in it; the hair round it stays.',
-    };
+  if (faded && lengthCm < DAB_UP_TO_CM) {
+    return { pulls: 1, note: DAB_WORDS[family] };
   }
   if (BIKINI.includes(zone) && lengthCm > LONG_BIKINI_CM) {
     const pulls = tugs(lengthCm, BIKINI_TUG_CM);

@@ -1,5 +1,5 @@
-export type { Strip, Piece, TabKind, TabOn, HandLevel, HandStrip, LayoutInput } from './types';
-export { goingFrom, layOutAreas, layOutZone, hairRegion } from './layOut';
+export type { Strip, Piece, TabKind, TabOn, HandLevel, Fade, HandStrip, LayoutInput } from './types';
+export { goingFrom, layOutAreas, layOutZone, hairRegion, thinnedOut } from './layOut';
 export type { Layout, Cover } from './layOut';
 export { largestStrip } from './sizes';
 export { isSliver } from './lanes';
@@ -7,7 +7,7 @@ export { FELT_DENSITY } from './order';
 export { doTouch } from './touches';
 export { handworkOf } from './handwork';
 export { isSpread, patchesOf } from './patches';
-export { canFade, middleOf, zoneShapes } from './zoneShapes';
+export { canFade, fadeOf, middleOf, zoneShapes } from './zoneShapes';
 export {
   fillGaps,
   fitStrips,

@@ -53,6 +53,15 @@ export function hairRegion(
 export const goingFrom = (hair: Region, keep: Region | undefined): Region =>
   keep && keep.length > 0 ? subtractRegions(hair, keep) : hair;
 
+/** Hair that goes where a border is thinned out: all of it before the border, and the dabs in it. */
+export const thinnedOut = (going: Region, fade: Fade | undefined): Region =>
+  fade
+    ? uniteRings([
+        ...subtractRegions(going, [fade.band]),
+        ...fade.dabs.flatMap((dab) => intersectRegions(going, [dab])),
+      ])
+    : going;
+
 /** Sorted from the end where pulls start, then across: this is the order in which equal strips are taken. */
 function fromTheStart(pieces: readonly Piece[]): readonly Piece[] {
   const centre = (p: Piece): readonly [number, number] => {

@@ -25,8 +25,8 @@ export function withoutSpikes(ring: Ring): Ring {
     const [before, at, after] = [points[(k + n - 1) % n], points[k], points[(k + 1) % n]];
     if (before && at && after && (isSame(at, after) || isSpike(before, at, after))) {
       points = points.filter((_, i) => i !== k);
-      // what stands before may be one now
-      k = Math.max(0, k - 2);
+      // what stands before may be one now; the first points stand after the last
+      k = k < 2 || k >= points.length ? 0 : k - 2;
     } else k++;
   }
   return points;

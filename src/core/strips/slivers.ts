@@ -124,5 +124,5 @@ export const shareOutSlivers = (pieces: readonly Piece[], field: GrowthField, in
 /** What has come out longer than a hand pulls is cut in the middle. */
 export function cutTooLong(pieces: readonly Piece[], field: GrowthField, input: LayoutInput): readonly Piece[] {
   const mostCm = mostLengthCm(input.largestCm[1]) + 1e-6;
-  return pieces.flatMap((p) => (p.lengthCm > mostCm ? halves(p.outline, p.lay, p, field, input) : [p]));
+  return pieces.flatMap((p) => (p.lengthCm > mostCm && !p.alongRim ? halves(p.outline, p.lay, p, field, input) : [p]));
 }

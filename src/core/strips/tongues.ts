@@ -80,6 +80,7 @@ function together(a: Ring, b: Ring): Ring | null {
 const anew = (piece: Piece, ring: Ring, field: GrowthField, input: LayoutInput): Piece => ({
   ...makePiece(ring, field, input, piece.growth),
   ...(piece.byEye ? { byEye: true } : {}),
+  ...(piece.alongRim ? { alongRim: true } : {}),
 });
 
 /** A tongue is given to the strip beside it that takes it without getting one itself. */

@@ -18,6 +18,8 @@ export interface Piece {
   readonly turnDeg?: number | undefined;
   /** Of a fan round the middle of a whorl: combed, then laid as the hair lies. */
   readonly byEye?: true | undefined;
+  /** Laid and peeled along a rim, which it follows round: its length and the way of single hairs say nothing. */
+  readonly alongRim?: true | undefined;
   /** Extent along the lay, and area ÷ extent, cm. */
   readonly lengthCm: number;
   readonly widthCm: number;
@@ -47,6 +49,8 @@ export interface PlannedGround {
   readonly whole: boolean;
   /** How the growth should run for this to hold, unit vector; null: any way. */
   readonly along: Vec | null;
+  /** Follows a rim round on which hair grows any way. */
+  readonly alongRim?: true | undefined;
 }
 
 /** A strip drawn or changed by hand. */

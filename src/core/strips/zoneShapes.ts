@@ -1,8 +1,8 @@
-// Ground that practitioners lay as a piece of its own whatever the lanes beside it do: the knee in three deep strips,
-// the spine as its own lane, the ball of the ear at the tragus; and the shoulder's border that fades. In shares of the
-// left or middle sheet. Common practice, no source; places from memory.
+// Ground that practitioners lay as a piece of its own whatever the lanes beside it do: under and over the brow in three
+// parts, the knee in three deep strips, the spine as its own lane, the ball of the ear at the tragus; and borders that
+// fade. In shares of the left or middle sheet. Common practice, no source; places from memory.
 
-import type { Family, Side, ZoneId } from '../anatomy';
+import { BROW_SPINE, browSpineAt, type Family, type Side, type ZoneId } from '../anatomy';
 import { crossingsAt, discRing, type Ring, type Vec } from '../shared';
 import type { Fade, LayoutInput, PlannedGround } from './types';
 
@@ -10,6 +10,7 @@ interface Row {
   readonly families: readonly Family[];
   readonly whole: boolean;
   readonly along: Vec | null;
+  readonly alongRim?: true;
   readonly shape: readonly Vec[];
 }
 
@@ -29,7 +30,30 @@ const kneeStrip = (u0: number, u1: number): Row => ({
   shape: band(u0, u1),
 });
 
+const EVERY: readonly Family[] = ['hard', 'soft', 'sugar'];
+/** Above or below the line along the brow, from u0 to u1: laid in one piece whichever way single strays stand. */
+function besideBrow(below: boolean, u0: number, u1: number): Row {
+  // the line's own points, so that neighbours share their border
+  const between = BROW_SPINE.filter(([u]) => u > u0 && u < u1);
+  const far = below ? 1.1 : -0.1;
+  return {
+    families: EVERY,
+    whole: true,
+    along: null,
+    shape: [[u0, browSpineAt(u0)], ...between, [u1, browSpineAt(u1)], [u1, far], [u0, far]],
+  };
+}
+
 const ROWS: Readonly<Partial<Record<ZoneId, readonly Row[]>>> = {
+  // three parts under the brow and three over it, the inner one of its own way
+  brow: [
+    besideBrow(true, -0.1, 0.345),
+    besideBrow(true, 0.345, 0.62),
+    besideBrow(true, 0.62, 1.1),
+    besideBrow(false, -0.1, 0.21),
+    besideBrow(false, 0.21, 0.58),
+    besideBrow(false, 0.58, 1.1),
+  ],
   knee: [kneeStrip(-0.1, 0.28), kneeStrip(0.28, 0.72), kneeStrip(0.72, 1.1)],
   'upper-back': [spine],
   'lower-back': [spine],
@@ -46,6 +70,35 @@ const ROWS: Readonly<Partial<Record<ZoneId, readonly Row[]>>> = {
         [-0.1, 0.66],
       ],
     },
+    // the rim in two: from its root over the top and down the back, and from there over the lobe to the front
+    {
+      families: ['hard', 'sugar'],
+      whole: true,
+      along: null,
+      alongRim: true,
+      shape: [
+        [-0.1, -0.1],
+        [1.1, -0.1],
+        [1.1, 0.5],
+        [0.5, 0.5],
+        [0.5, 0.3],
+        [-0.1, 0.3],
+      ],
+    },
+    {
+      families: ['hard', 'sugar'],
+      whole: true,
+      along: null,
+      alongRim: true,
+      shape: [
+        [1.1, 0.5],
+        [1.1, 1.1],
+        [-0.1, 1.1],
+        [-0.1, 0.66],
+        [0.5, 0.6],
+        [0.5, 0.5],
+      ],
+    },
   ],
 };
 
@@ -55,47 +108,59 @@ interface Ground {
   readonly outline: Ring;
 }
 
-/** Where the shoulder's cap runs out towards the arm, share of its height; below it a fade thins the hair out. */
-const FADE_FROM = 0.64;
+interface FadeRow {
+  /** Heights between which the hair thins out, shares of the sheet; beyond the second all of it stays. */
+  readonly from: number;
+  readonly to: number;
+  readonly dabCm: number;
+  /** Least way from dab to dab, so that they do not touch, cm. */
+  readonly apartCm: number;
+}
+/** Towards the arm, towards the hairline, towards shoulders and nape. */
+const FADES: Readonly<Partial<Record<ZoneId, FadeRow>>> = {
+  shoulder: { from: 0.64, to: 1, dabCm: 0.75, apartCm: 1.75 },
+  'cheek-sideburn': { from: 0.46, to: 0.16, dabCm: 0.45, apartCm: 1.1 },
+  'upper-back': { from: 0.26, to: 0, dabCm: 1.5, apartCm: 4.4 },
+};
 /** Share of the skin that each row of dabs covers, from the strips outward. */
 const FADE_ROWS = [0.62, 0.38, 0.16];
-const DAB_CM = 0.75;
-/** Least way from dab to dab, so that they do not touch, cm. */
-const DAB_APART_CM = 1.75;
 
-/** Dabs in rows that thin out towards the arm, staggered; common practice, no source, shares from memory. */
-function fadeOf(zone: ZoneId, { widthCm, heightCm, outline }: Ground): Fade | undefined {
-  if (zone !== 'shoulder') return undefined;
-  const [top, rowCm] = [FADE_FROM * heightCm, ((1 - FADE_FROM) * heightCm) / FADE_ROWS.length];
-  const dabs = FADE_ROWS.flatMap((coverage, row) => {
-    const y = top + (row + 0.5) * rowCm;
+/** Dabs in rows that thin out towards where hair stays, staggered; common practice, no source, shares from memory. */
+export function fadeOf(zone: ZoneId, { widthCm, heightCm, outline }: Ground): Fade | undefined {
+  const row = FADES[zone];
+  if (!row) return undefined;
+  const { dabCm, apartCm } = row;
+  const [edge, rowCm] = [row.from * heightCm, ((row.to - row.from) * heightCm) / FADE_ROWS.length];
+  const far = row.to > row.from ? heightCm + 1 : -1;
+  const dabs = FADE_ROWS.flatMap((coverage, k) => {
+    const y = edge + (k + 0.5) * rowCm;
     const xs = crossingsAt([outline], y);
-    const [from, to] = [(xs[0] ?? 0) + 0.5 * DAB_CM, (xs.at(-1) ?? 0) - 0.5 * DAB_CM];
+    const [from, to] = [(xs[0] ?? 0) + 0.5 * dabCm, (xs.at(-1) ?? 0) - 0.5 * dabCm];
     const count = Math.max(
       1,
       Math.min(
-        Math.floor((to - from) / DAB_APART_CM),
-        Math.round((coverage * (to - from) * rowCm) / (Math.PI * DAB_CM ** 2)),
+        Math.floor((to - from) / apartCm),
+        Math.round((coverage * (to - from) * Math.abs(rowCm)) / (Math.PI * dabCm ** 2)),
       ),
     );
-    const stagger = row % 2 === 0 ? 0.5 : 0.35;
-    return Array.from({ length: count }, (_, k) =>
-      discRing([from + ((k + stagger) * (to - from)) / count, y], DAB_CM, 24),
+    const stagger = k % 2 === 0 ? 0.5 : 0.35;
+    return Array.from({ length: count }, (_, i) =>
+      discRing([from + ((i + stagger) * (to - from)) / count, y], dabCm, 24),
     );
   });
   return {
     dabs,
     band: [
-      [-1, top],
-      [widthCm + 1, top],
-      [widthCm + 1, heightCm + 1],
-      [-1, heightCm + 1],
+      [-1, edge],
+      [widthCm + 1, edge],
+      [widthCm + 1, far],
+      [-1, far],
     ],
   };
 }
 
 /** Zones whose border can be thinned out. */
-export const canFade = (zone: ZoneId): boolean => zone === 'shoulder';
+export const canFade = (zone: ZoneId): boolean => FADES[zone] !== undefined;
 
 /** Zones of two halves with a fold or a cleft between them: wax never bridges it. */
 const PARTED: readonly ZoneId[] = ['front-complete', 'buttock-crease'];
@@ -109,7 +174,8 @@ export interface ZoneShapesInput {
   readonly side: Side;
   readonly family: Family;
   readonly sheet: Ground;
-  readonly fade?: boolean;
+  /** How its border thins out, where it does. */
+  readonly fade?: Fade | undefined;
 }
 
 /**
@@ -121,14 +187,14 @@ export function zoneShapes({
   side,
   family,
   sheet,
-  fade = false,
+  fade,
 }: ZoneShapesInput): Pick<LayoutInput, 'planned' | 'meanErrorDeg' | 'middleCm' | 'fade'> {
   // the rim of the ear grows any way: its strips follow the rim, not the hair
   return {
     planned: plannedGrounds(zone, side, family, sheet),
     meanErrorDeg: zone === 'ear' ? 14 : undefined,
     middleCm: middleOf(zone, sheet),
-    fade: fade && family === 'hard' ? fadeOf(zone, sheet) : undefined,
+    fade,
   };
 }
 
@@ -136,8 +202,8 @@ export function zoneShapes({
 function plannedGrounds(zone: ZoneId, side: Side, family: Family, sheet: Ground): readonly PlannedGround[] {
   return (ROWS[zone] ?? [])
     .filter((row) => row.families.includes(family))
-    .map(({ whole, along, shape }) => {
+    .map(({ whole, along, alongRim, shape }) => {
       const ring = shape.map(([u, v]): Vec => [(side === 'right' ? 1 - u : u) * sheet.widthCm, v * sheet.heightCm]);
-      return { ring: side === 'right' ? [...ring].reverse() : ring, whole, along };
+      return { ring: side === 'right' ? [...ring].reverse() : ring, whole, along, alongRim };
     });
 }

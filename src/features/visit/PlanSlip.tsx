@@ -34,6 +34,14 @@ export function PlanSlip({ bench, at }: { readonly bench: Bench; readonly at: st
         ) : null}
         {zone?.choice && zone.heat ? (
           <dl>
+            {zone.keep.length > 0 || zone.fade ? (
+              <Row name="Comes off">
+                <strong>About {zone.hairs} hairs</strong>
+                {zone.line.hairs > 0 ? (
+                  <span className="quiet">, {zone.line.hairs} of them along the line by tweezers</span>
+                ) : null}
+              </Row>
+            ) : null}
             <Row name="Product and way">
               <strong>{productName(bench, zone.choice.product)}</strong>, {WAYS[zone.choice.way]}
               {zone.choice.coats === 2 ? ', two coats' : ''}

@@ -133,6 +133,8 @@ export const upPlan = (plan: Plan): Plan => ({
       fade: false,
       hands: HANDS_BEFORE,
       agreed: '',
+      hairs: 0,
+      line: { lengthCm: 0, hairs: 0 },
       keep: [],
     },
     ...z,

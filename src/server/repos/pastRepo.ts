@@ -4,6 +4,7 @@ import { zoneKey } from '../../core/anatomy';
 import { and, asc, desc, eq, gte, isNull, lt, sql } from 'drizzle-orm';
 import type { Side, ZoneId } from '../../core/anatomy';
 import type { DbOrTx } from '../db/openDatabase';
+import { upChart } from '../db/upChart';
 import { prepared } from '../db/prepared';
 import { careTold, charts, readings, visits, type ChartData, type Reading, type ZoneRef } from '../db/schema';
 
@@ -66,7 +67,7 @@ export function chartAndReading(
   { visitId, zone, side }: PastLine,
 ): { readonly data: ChartData; readonly reading: Reading | null } | undefined {
   const chart = chartAt(db).get({ visitId, zone, side });
-  return chart && { data: chart.data, reading: readingAt(db).get({ visitId, zone, side })?.data ?? null };
+  return chart && { data: upChart(chart).data, reading: readingAt(db).get({ visitId, zone, side })?.data ?? null };
 }
 
 const chartsClosed = prepared((db) =>
@@ -86,7 +87,10 @@ export function lookedAtCharts(db: DbOrTx, clientId: string, but?: string): Char
     const key = zoneKey(r);
     if (r.visitId !== but && (r.lookedAt || !found.has(key))) found.set(key, r);
   }
-  return [...found.values()].flatMap(({ visitId, zone, side }) => chartAt(db).get({ visitId, zone, side }) ?? []);
+  return [...found.values()].flatMap(({ visitId, zone, side }) => {
+    const row = chartAt(db).get({ visitId, zone, side });
+    return row ? [upChart(row)] : [];
+  });
 }
 
 /** Zones charted at a client's visits, by visit. @param from only of visits of this civil date or later */

@@ -4,6 +4,7 @@ import type { DbOrTx } from '../db/openDatabase';
 import { prepared } from '../db/prepared';
 import { careTold, charts, readings, visits, type Reading, type ZoneRef } from '../db/schema';
 import { DamagedValue, readable } from '../db/json';
+import { upChart } from '../db/upChart';
 import { upConsult } from '../db/upSteps';
 
 export type VisitRow = typeof visits.$inferSelect;
@@ -148,7 +149,7 @@ const chartsByVisit = prepared((db) =>
     .orderBy(asc(charts.place))
     .prepare(),
 );
-export const chartsOf = (db: DbOrTx, visitId: string): ChartRow[] => chartsByVisit(db).all({ visitId });
+export const chartsOf = (db: DbOrTx, visitId: string): ChartRow[] => chartsByVisit(db).all({ visitId }).map(upChart);
 /** @param version of the visit at which it is written */
 export function putChart(
   db: DbOrTx,

@@ -4,6 +4,7 @@
 
 import { sheetFor, ZONES, type BodySize, type Side, type ZoneId } from '../../core/anatomy';
 import { fitChart } from '../../core/field';
+import { fitLine } from '../../core/outcomes';
 import { fitStrips } from '../../core/strips';
 import type { Vec } from '../../core/shared';
 import type { ChartData } from '../db/schema';
@@ -52,11 +53,15 @@ export function chartOnSheet(zone: ZoneId, side: Side, data: ChartData, body: Bo
     handStrips && moved !== data
       ? { handStrips: { ...handStrips, strips: fitStrips(handStrips.strips, from, size) } }
       : {};
+  const { keep } = data;
+  const kept =
+    keep?.lines && moved !== data ? { keep: { ...keep, lines: keep.lines.map((l) => fitLine(l, from, size)) } } : {};
   const densities = moved.densities ? { densities: keptWithin(moved.densities, size) } : {};
   return {
     ...data,
     ...strips,
     ...densities,
+    ...kept,
     strokes: keptWithin(moved.strokes, size),
     marks: keptWithin(moved.marks, size),
     drawnOnCm: size,

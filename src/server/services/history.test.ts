@@ -41,6 +41,11 @@ describe('startingChart', () => {
     expect(next.marks).toEqual(chart.marks.map((m) => ({ ...m, unseen: true })));
     expect(next).toMatchObject({ product: 'soft', reason: 'asked for it', confirmed: false });
   });
+  it('brings what was drawn to stay along', () => {
+    const keep = { outcome: 'reshape', step: 4 };
+    const next = startingChart('brow', past({ last: { ...chart, keep } }), '2027-05-08');
+    expect(next).toMatchObject({ keep, confirmed: false });
+  });
   it('assesses anew what changes: shortest, longest and hair under the skin; how hair stands is expected again', () => {
     const next = startingChart(
       'underarm',

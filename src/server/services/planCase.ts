@@ -2,13 +2,14 @@
 // planned twice.
 
 import { createHash } from 'node:crypto';
+import { howMuchFor } from '../../core/agreement';
 import { zoneKey, ZONES, type Side, type ZoneId } from '../../core/anatomy';
 import type { Hold } from '../../core/matching';
-import { outcomesWithLine } from '../../core/outcomes';
+import { outcomesWithLine, resolveKeep, ringOfLine, usualOutcome, type DrawnOn } from '../../core/outcomes';
 import { judgeCase, type ClientCase, type Plan, type VisitCase, type ZoneCase } from '../../core/plan';
 import { allowsThickness, type Product, type Way } from '../../core/products';
 import type { RuleChange } from '../../core/screening';
-import { yearsBetween } from '../../core/shared';
+import { roundTo, yearsBetween, type Vec } from '../../core/shared';
 import type { Db } from '../db/openDatabase';
 import type { ChartData, Consult } from '../db/schema';
 import type { ClientRow } from '../repos/clientRepo';
@@ -123,13 +124,27 @@ function choosingOf({ settings }: StudioRow, personId: string): Partial<NonNulla
   return first ? { ...choosing, preferences: { ...choosing.preferences, first } } : choosing;
 }
 
-/** What was agreed, where it leaves hair standing: everything else is the same plan. */
-function outcomeOf(
-  agreed: Consult['agreed'],
-  at: { readonly zone: ZoneId; readonly side: Side },
-): Pick<ZoneCase, 'outcome'> {
+type Charted = CaseParts['zones'][number];
+
+/** What was agreed, where the zone knows it, and the lines that were drawn for it. */
+function stays(agreed: Consult['agreed'], at: Charted, charts: readonly Charted[]): Pick<ZoneCase, 'outcome' | 'keep'> {
+  const { zone, side } = at;
   const choice = agreed.howMuch.find((h) => zoneKey(h) === zoneKey(at))?.choice;
-  return choice !== undefined && outcomesWithLine(at.zone).includes(choice) ? { outcome: choice } : {};
+  const known = howMuchFor(zone).some((h) => h.id === choice) ? choice : undefined;
+  const outcome = known === undefined ? {} : { outcome: known };
+  if (!outcomesWithLine(zone).includes(known ?? usualOutcome(zone))) return outcome;
+  const own = drawnOn(at);
+  const other = charts.find((z) => z.zone === zone && z.side !== side);
+  const found = resolveKeep({ zone, side, outcome: known ?? usualOutcome(zone) }, own, other && drawnOn(other));
+  if (found.by === 'agreed') return outcome;
+  const rounded = ([x, y]: Vec): Vec => [roundTo(x, 3), roundTo(y, 3)];
+  return { ...outcome, keep: found.lines.map((l) => ({ outline: ringOfLine(l, own.sheet).map(rounded) })) };
+}
+
+/** What was drawn on a chart, and the sheet that it has by now. */
+function drawnOn({ zone, data }: Charted): DrawnOn {
+  const [widthCm, heightCm] = data.sheetCm ?? data.drawnOnCm ?? ZONES[zone].sheetCm;
+  return { drawn: data.keep, sheet: { widthCm, heightCm } };
 }
 
 /** The case in the open format; "export case" writes this very value. */
@@ -137,6 +152,7 @@ export function buildCase(parts: CaseParts): VisitCase {
   const { client, consult, studio, person, products } = parts;
   const { profile } = client;
   const body = bodyOf(client);
+  const charts = parts.zones.map((z) => ({ ...z, data: chartOnSheet(z.zone, z.side, z.data, body) }));
   const reacted = [
     ...new Set([
       ...profile.patchTests.filter((t) => t.result === 'reacted').map((t) => t.product),
@@ -185,10 +201,7 @@ export function buildCase(parts: CaseParts): VisitCase {
       products: products.map((p) => p.id),
       ...(parts.rules.length === 0 ? {} : { rules: parts.rules }),
     },
-    zones: parts.zones.map((z) => ({
-      ...zoneCase({ ...z, data: chartOnSheet(z.zone, z.side, z.data, body) }, parts.on, products),
-      ...outcomeOf(consult.agreed, z),
-    })),
+    zones: charts.map((z) => ({ ...zoneCase(z, parts.on, products), ...stays(consult.agreed, z, charts) })),
   };
 }
 

@@ -2,7 +2,8 @@
 
 import 'server-only';
 import { howMuchInWords } from '../../core/agreement';
-import { ZONES, type ZoneId } from '../../core/anatomy';
+import { ZONES, zoneKey, type ZoneId } from '../../core/anatomy';
+import { keepInWords } from '../../core/outcomes';
 import { FACT_WORDS, type FoundFact } from '../../core/screening';
 import { civilDateAt } from '../clock';
 import type { CardFact, Signature } from '../db/schema';
@@ -36,7 +37,10 @@ function visitLines(v: RecordVisit): readonly string[] {
       ? `Answer by rules ${consult.judged.ruleSet}: ${consult.judged.outcome}${consult.judged.earliestOn ? ` until ${consult.judged.earliestOn}` : ''}.`
       : '',
     ...consult.overrides.map((o) => `Went on in spite of ${o.code}: ${o.reason}`),
-    ...consult.agreed.howMuch.map((h) => howMuchInWords(h.zone, h.choice)),
+    ...consult.agreed.howMuch.map((h) => {
+      const drawn = v.charts.find((c) => zoneKey(c) === zoneKey(h))?.data.keep;
+      return `${howMuchInWords(h.zone, h.choice)} ${keepInWords(h.zone, h.choice, drawn)}`.trim();
+    }),
     consult.agreed.words,
     ...v.charts.map(
       (c) =>

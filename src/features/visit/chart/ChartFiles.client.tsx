@@ -2,6 +2,7 @@
 
 import { useRef, useState } from 'react';
 import type { Sheet, Zone } from '@/core/anatomy';
+import type { Ring } from '@/core/shared';
 import type { ReadChart } from '@/formats/chartFile';
 import type { BenchZone } from '@/server/services/bench';
 import { sendJson } from '@/ui/sendJson';
@@ -13,6 +14,8 @@ interface Props {
   readonly zone: BenchZone;
   readonly facts: Zone;
   readonly sheet: Sheet;
+  /** Outlines of the hair that stays. */
+  readonly keep: readonly Ring[];
   readonly disabled: boolean;
   readonly onRead: (chart: ReadChart) => void;
 }
@@ -20,16 +23,31 @@ interface Props {
 const LARGEST_BYTES = 1_500_000;
 
 /** The chart out as a drawing, and one back in: out of such a drawing or a visit case. */
-export function ChartFiles({ visitId, zone, facts, sheet, disabled, onRead }: Props) {
+export function ChartFiles({ visitId, zone, facts, sheet, keep, disabled, onRead }: Props) {
   const input = useRef<HTMLInputElement>(null);
   const [said, setSaid] = useState('');
   const download = (): void => {
     const link = document.createElement('a');
     const { strokes, marks, hair, densities = [] } = zone.data;
     link.href = URL.createObjectURL(
-      new Blob([chartSvg({ zone: facts, side: zone.side, sheet, strokes, marks, hair, densities })], {
-        type: 'image/svg+xml',
-      }),
+      new Blob(
+        [
+          chartSvg({
+            zone: facts,
+            side: zone.side,
+            sheet,
+            strokes,
+            marks,
+            hair,
+            densities,
+            keep,
+            drawn: zone.data.keep,
+          }),
+        ],
+        {
+          type: 'image/svg+xml',
+        },
+      ),
     );
     link.download = `chart-${zone.zone}-${zone.side}.svg`;
     link.click();

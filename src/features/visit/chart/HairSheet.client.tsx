@@ -1,9 +1,10 @@
 'use client';
 
-import { useEffect, useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
 import { ZONES } from '@/core/anatomy';
 import type { Vec } from '@/core/shared';
 import { SheetController, type SheetInput } from './sheetController';
+import type { View } from './sheetPainter';
 import styles from './Chart.module.css';
 
 const KEY_STEP_CM = 0.5;
@@ -14,8 +15,14 @@ const ARROWS: Readonly<Record<string, Vec>> = {
   ArrowRight: [1, 0],
 };
 
+interface Props extends SheetInput {
+  /** What lies over the sheet, given how it lies on the page. */
+  readonly over?: (view: View) => ReactNode;
+}
+
 /** The zone's sheet in centimetres with its hair drawn to scale; dragged or keyed to comb, mark and erase. */
-export function HairSheet(input: SheetInput) {
+export function HairSheet({ over, ...input }: Props) {
+  const [view, setView] = useState<View | null>(null);
   const frame = useRef<HTMLDivElement>(null);
   const ground = useRef<HTMLCanvasElement>(null);
   const hairs = useRef<HTMLCanvasElement>(null);
@@ -24,7 +31,13 @@ export function HairSheet(input: SheetInput) {
   const first = useRef(input);
   useEffect(() => {
     if (!frame.current || !ground.current || !hairs.current || !top.current) return;
-    const layers = { frame: frame.current, ground: ground.current, hairs: hairs.current, top: top.current };
+    const layers = {
+      frame: frame.current,
+      ground: ground.current,
+      hairs: hairs.current,
+      top: top.current,
+      onView: setView,
+    };
     const made = new SheetController(layers, first.current);
     controller.current = made;
     return () => {
@@ -64,6 +77,7 @@ export function HairSheet(input: SheetInput) {
         }}
         onKeyDown={(e) => controller.current && keyed(e, controller.current, input)}
       />
+      {view ? over?.(view) : null}
     </div>
   );
 }

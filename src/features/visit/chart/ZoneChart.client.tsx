@@ -1,15 +1,17 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import { BODY_REGIONS, hairsPerCm2, sheetFor, shareOnSheet, ZONES, zoneKey } from '@/core/anatomy';
+import { BODY_REGIONS, sheetFor, shareOnSheet, ZONES, zoneKey } from '@/core/anatomy';
 import { fitChart, mirrorDensity, mirrorStrokes } from '@/core/field';
 import { fitStrips } from '@/core/strips';
 import type { ReadChart } from '@/formats/chartFile';
 import type { ChartData, ChartMark, Spot } from '@/server/db/schema';
 import type { BenchZone } from '@/server/services/bench';
-import { dayMonth, plural, sideWord } from '@/ui/words';
+import { dayMonth, sideWord } from '@/ui/words';
 import { useKeys } from '@/ui/useKeys';
 import { useBench } from '../BenchContext.client';
+import { ChartList } from './ChartList';
+import { choiceOf, withChoice } from '../agreed';
 import { StationTop } from '../StationTop';
 import { Assessment } from './Assessment.client';
 import { ChartFiles } from './ChartFiles.client';
@@ -17,7 +19,7 @@ import { brushFor, BRUSHES_CM, ChartTools, MARKS_MM, resized, thicker, type Tool
 import { newMark, type SheetContent, type Tool } from './combTool';
 import { familyLimits } from './familyLimits';
 import { FindGrowth } from './FindGrowth.client';
-import { HairSheet } from './HairSheet.client';
+import { KeepSheet } from './keep/KeepSheet.client';
 import { MarkList } from './MarkList.client';
 import { MarksAgain } from './MarksAgain';
 import { MeasureSheet } from './MeasureSheet.client';
@@ -35,7 +37,9 @@ const beyond = (spots: readonly Spot[], charted: number): readonly Spot[] =>
 
 /** One zone's chart: the sheet, the tools, marks and the assessment of its hair. */
 export function ZoneChart({ zone, action }: { readonly zone: BenchZone; readonly action: React.ReactNode }) {
-  const { bench, saveChart } = useBench();
+  const { bench, saveChart, saveConsult } = useBench();
+  const { consult } = bench.visit;
+  const outcome = choiceOf(consult.agreed, zone);
   const planned = bench.plan.zones.find((z) => zoneKey(z) === zoneKey(zone));
   const facts = ZONES[zone.zone];
   const [choice, setChoice] = useState<ToolChoice>({
@@ -48,7 +52,7 @@ export function ZoneChart({ zone, action }: { readonly zone: BenchZone; readonly
   });
   const [panel, setPanel] = useState<'find' | 'measure' | null>(null);
   const closed = bench.visit.status === 'closed';
-  const [width, height] = zone.data.sheetCm ?? planned?.sheetCm ?? facts.sheetCm;
+  const [width, height] = zone.data.sheetCm ?? zone.data.drawnOnCm ?? planned?.sheetCm ?? facts.sheetCm;
   const sheet = useMemo(() => {
     const made = sheetFor(facts, zone.side, {}, [width, height]);
     return made.ok ? made.value : null;
@@ -58,10 +62,17 @@ export function ZoneChart({ zone, action }: { readonly zone: BenchZone; readonly
       strokes: zone.data.strokes,
       marks: zone.data.marks,
       densities: zone.data.densities ?? NOWHERE,
+      // what was drawn for another agreement waits until that stands again
+      keep: zone.data.keep?.outcome === outcome ? zone.data.keep : { outcome },
     }),
-    [zone.data.strokes, zone.data.marks, zone.data.densities],
+    [zone.data.strokes, zone.data.marks, zone.data.densities, zone.data.keep, outcome],
   );
-  const save = (more: Partial<ChartData>): void => saveChart(zone, { ...zone.data, confirmed: true, ...more });
+  const save = (more: Partial<ChartData>): void => {
+    saveChart(zone, { ...zone.data, confirmed: true, ...more });
+    const { keep } = more;
+    if (!keep || keep.outcome === outcome) return;
+    saveConsult({ ...consult, agreed: withChoice(consult.agreed, bench.zones, zone.zone, keep.outcome) });
+  };
   const edits = useChartEdits(content, closed, save);
   const put = (next: SheetContent): void => edits.done(content, next);
   const putMarks = (marks: readonly ChartMark[]): void => put({ ...content, marks });
@@ -139,7 +150,13 @@ export function ZoneChart({ zone, action }: { readonly zone: BenchZone; readonly
       curl = zone.data.hair.curl,
       history = zone.data.hair.history,
     } = read.hair;
-    const chart = { strokes: read.strokes, marks: read.marks, densities: read.densities ?? NOWHERE };
+    const chart = {
+      strokes: read.strokes,
+      marks: read.marks,
+      densities: read.densities ?? NOWHERE,
+      // a line drawn for something else than was agreed today is not taken over
+      keep: read.keep?.outcome === outcome ? read.keep : content.keep,
+    };
     put(chart);
     save({
       ...chart,
@@ -175,7 +192,7 @@ export function ZoneChart({ zone, action }: { readonly zone: BenchZone; readonly
       <div className={styles.surface}>
         <ChartTools choice={choice} onChange={setChoice} disabled={closed} />
         {sheet ? (
-          <HairSheet
+          <KeepSheet
             zone={facts}
             side={zone.side}
             sheet={sheet}
@@ -183,6 +200,10 @@ export function ZoneChart({ zone, action }: { readonly zone: BenchZone; readonly
             content={content}
             readOnly={closed}
             onDone={edits.done}
+            outcome={outcome}
+            fade={zone.data.fade}
+            other={other}
+            onKeep={(keep) => put({ ...content, keep })}
             held={{
               tool: choice.tool,
               radiusCm: BRUSHES_CM[choice.brush] ?? 1,
@@ -236,6 +257,7 @@ export function ZoneChart({ zone, action }: { readonly zone: BenchZone; readonly
               zone={zone}
               facts={facts}
               sheet={sheet}
+              keep={(planned?.keep ?? []).map((k) => k.outline)}
               disabled={closed}
               onRead={readIn}
             />
@@ -274,33 +296,7 @@ export function ZoneChart({ zone, action }: { readonly zone: BenchZone; readonly
           onMarks={putMarks}
         />
       ) : null}
-      <details className={styles.table}>
-        <summary>
-          {plural(zone.data.strokes.length, 'combed place')}
-          {content.densities.length === 0
-            ? ''
-            : ` and ${plural(content.densities.length, 'place thinner or thicker', 'places thinner or thicker')}`}{' '}
-          as a list
-        </summary>
-        <ul>
-          {content.densities.slice(0, 40).map((d, i) => (
-            <li key={`d${i}`}>
-              round {d.at[0]}, {d.at[1]} cm, {d.radiusCm} cm about: about{' '}
-              {Math.round(hairsPerCm2(facts.hairsPerCm2, d.density) * 10) / 10} hairs per cm²
-            </li>
-          ))}
-          {zone.data.strokes.slice(0, 40).map((s, i) => (
-            <li key={i}>
-              at {s.at[0]}, {s.at[1]} cm the tips {s.share === undefined ? '' : `of ${Math.round(100 * s.share)} % `}
-              point {compass(s.towards)}
-            </li>
-          ))}
-        </ul>
-      </details>
+      <ChartList content={content} hairs={facts.hairsPerCm2} />
     </>
   );
 }
-
-const WAYS = ['right', 'down and right', 'down', 'down and left', 'left', 'up and left', 'up', 'up and right'];
-const compass = ([dx, dy]: readonly [number, number]): string =>
-  WAYS[(Math.round((Math.atan2(dy, dx) * 4) / Math.PI) + 8) % 8] ?? '';

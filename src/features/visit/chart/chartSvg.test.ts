@@ -22,6 +22,46 @@ const sheet = (() => {
 const ends = (svg: string): readonly (readonly number[])[] =>
   [...svg.matchAll(/<path d="M([\d.-]+) ([\d.-]+)l([\d.-]+) ([\d.-]+)"/g)].map((m) => m.slice(1).map(Number));
 
+describe('what stays', () => {
+  it('is drawn, and its line comes back as it was, on the other side in the mirror', () => {
+    const points = [
+      [1, 3],
+      [4, 3.4],
+      [7, 3],
+    ] as const;
+    const drawn = { outcome: 'to-knee', lines: [{ stays: 'above' as const, points }] };
+    const zone = ZONES['lower-leg-front'];
+    const made = sheetFor(zone, 'left', {});
+    if (!made.ok) throw new Error(made.error.code);
+    const { widthCm, heightCm } = made.value;
+    const keep = [
+      [
+        [0, 0],
+        [widthCm, 0],
+        [widthCm, 3],
+        [0, 3],
+      ] as const,
+    ];
+    const svg = chartSvg({
+      zone,
+      side: 'left',
+      sheet: made.value,
+      strokes: [],
+      marks: [],
+      densities: [],
+      hair,
+      keep,
+      drawn,
+    });
+    expect(svg).toContain('<title>what stays</title>');
+    const read = (side: 'left' | 'right') =>
+      readChartFile(svg, { zone: 'lower-leg-front', side, sheetCm: [widthCm, heightCm] });
+    const [own, other] = [read('left'), read('right')];
+    expect(own.ok && own.value.keep).toEqual(drawn);
+    expect(other.ok && other.value.keep?.lines?.[0]?.points[0]).toEqual([widthCm - 1, 3]);
+  });
+});
+
 describe('chartSvg', () => {
   it('draws the growth as it is charted: unit hairs, up in the upper half and down in the lower (common practice, no source)', () => {
     const hairs = ends(

@@ -3,8 +3,9 @@
 
 import { growthAt, growthField, exclusionOf, type DensityPlace, type Mark, type Stroke } from '@/core/field';
 import type { Sheet, Side, Zone } from '@/core/anatomy';
+import type { DrawnKeep } from '@/core/outcomes';
 import type { HairCase } from '@/core/plan';
-import { isInside, type Vec } from '@/core/shared';
+import { isInside, type Ring, type Vec } from '@/core/shared';
 
 const STEP_CM = 0.5;
 const HAIR_CM = 0.38;
@@ -19,13 +20,17 @@ export interface ChartToDraw {
   readonly strokes: readonly Stroke[];
   readonly marks: readonly Mark[];
   readonly densities: readonly DensityPlace[];
+  /** Outlines of the hair that stays; empty where all comes off. */
+  readonly keep?: readonly Ring[] | undefined;
+  /** As it was drawn, for reading it back. */
+  readonly drawn?: DrawnKeep | undefined;
   readonly hair: HairCase;
 }
 
 const escaped = (text: string): string => text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;');
 
 /** The chart itself, for reading it back: formats/chartFile.ts. */
-function dataOf({ zone, side, sheet, strokes, marks, hair, densities }: ChartToDraw): string {
+function dataOf({ zone, side, sheet, strokes, marks, hair, densities, drawn }: ChartToDraw): string {
   const plain = marks.map(({ kind, at, radiusMm, note, since }) => ({
     kind,
     at,
@@ -37,6 +42,7 @@ function dataOf({ zone, side, sheet, strokes, marks, hair, densities }: ChartToD
     JSON.stringify({
       strickle: 'chart',
       version: 1,
+      ...(drawn ? { drawn } : {}),
       zone: {
         zone: zone.id,
         side,
@@ -72,6 +78,12 @@ export function chartSvg(chart: ChartToDraw): string {
   return (
     `<svg xmlns="http://www.w3.org/2000/svg" width="${n(w)}cm" height="${n(h)}cm" viewBox="${n(-MARGIN_CM)} ${n(-MARGIN_CM)} ${n(w)} ${n(h)}"><title>${title}, ${n(widthCm)} by ${n(heightCm)} cm, tips point away from the dots</title><metadata>${dataOf(chart)}</metadata>` +
     `<path d="M${outline.map(([x, y]) => `${n(x)} ${n(y)}`).join('L')}Z" fill="#FFFDF8" stroke="#B86A12" stroke-width="0.05"/>` +
+    (chart.keep ?? [])
+      .map(
+        (r) =>
+          `<path d="M${r.map(([x, y]) => `${n(x)} ${n(y)}`).join('L')}Z" fill="none" stroke="#256B63" stroke-width="0.05"><title>what stays</title></path>`,
+      )
+      .join('') +
     `<g stroke="#2A211A" stroke-width="0.03" stroke-linecap="round">${hairs.join('')}</g>` +
     marks
       .map(

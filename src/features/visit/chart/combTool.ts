@@ -13,6 +13,7 @@ import {
   type Stroke,
 } from '@/core/field';
 import type { Sheet } from '@/core/anatomy';
+import type { DrawnKeep } from '@/core/outcomes';
 import { distance, roundTo, type Vec } from '@/core/shared';
 import type { ChartMark } from '@/server/db/schema';
 
@@ -23,6 +24,8 @@ export interface SheetContent {
   readonly strokes: readonly Stroke[];
   readonly marks: readonly ChartMark[];
   readonly densities: readonly DensityPlace[];
+  /** What stays, as drawn. */
+  readonly keep?: DrawnKeep | undefined;
 }
 
 export interface ToolState {

@@ -31,6 +31,8 @@ export interface HairGround {
   readonly outline: Ring;
   readonly excluded: readonly Exclusion[];
   readonly areaCm2: number;
+  /** Share of the zone's hair that stands at a place; absent = all of it everywhere. */
+  readonly share?: ((at: Vec) => number) | undefined;
 }
 
 /** Places at which a hair may stand, and which share of them does where hair is that dense. */
@@ -42,7 +44,7 @@ interface Planting {
 }
 
 /** Evenly jittered places, so many per cm². */
-function plantEven({ outline, excluded }: HairGround, perCm2: number, seed: number): Planting['roots'] {
+function plantEven({ outline, excluded, share }: HairGround, perCm2: number, seed: number): Planting['roots'] {
   const random = seededRandom(seed);
   const step = 1 / Math.sqrt(Math.max(0.05, perCm2));
   const xs = outline.map((p) => p[0]);
@@ -61,6 +63,7 @@ function plantEven({ outline, excluded }: HairGround, perCm2: number, seed: numb
       };
       if (
         isInside([outline], at) &&
+        (!share || random.next() < share(at)) &&
         !excluded.some((e) => Math.hypot(at[0] - e.at[0], at[1] - e.at[1]) < e.clearanceMm / 10)
       ) {
         roots.push(root);

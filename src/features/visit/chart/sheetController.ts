@@ -2,9 +2,9 @@
 // far. The page hands it what is known (`take`) and hears of finished gestures; a drag is worked off once a frame, the
 // field follows by what changed, and only the layers concerned are drawn again.
 
-import type { Sheet, Side, Zone } from '@/core/anatomy';
+import { standingShare, type Sheet, type Side, type Zone } from '@/core/anatomy';
 import { crossingAt, exclusionOf, growthAt, liveField, type LiveField } from '@/core/field';
-import { regionArea, type Vec } from '@/core/shared';
+import { regionArea, type Region, type Vec } from '@/core/shared';
 import type { ChartHair } from '@/server/db/schema';
 import { stepTool, type SheetContent, type ToolEvent, type ToolState } from './combTool';
 import { plantHair, type Root } from './hairs';
@@ -20,6 +20,8 @@ export interface SheetInput {
   /** What the hand holds. */
   readonly held: Omit<ToolState, 'drag'>;
   readonly readOnly: boolean;
+  /** Hair that goes, drawn in another ink than what stays; null where all of it goes. */
+  readonly going: Region | null;
   /** A gesture is done: what it was before, and what it is now. */
   readonly onDone: (before: SheetContent, after: SheetContent) => void;
 }
@@ -30,16 +32,24 @@ export interface SheetLayers {
   readonly ground: HTMLCanvasElement;
   readonly hairs: HTMLCanvasElement;
   readonly top: HTMLCanvasElement;
+  /** Told how the sheet lies on the layers, whenever that changes. */
+  readonly onView: (view: View) => void;
 }
 
+/** Room round the sheet for words; the brow's has skin round it already. */
 const MARGIN_CM = 0.9;
+const BROW_MARGIN_CM = 0.35;
 const LEAST_PX = { width: 240, height: 260 } as const;
 
 const within = (value: number, most: number): number => Math.min(most, Math.max(0, value));
 
-function viewOf(size: { readonly width: number; readonly height: number }, sheet: Sheet): View {
+function viewOf(
+  size: { readonly width: number; readonly height: number },
+  { sheet, zone }: Pick<SheetInput, 'sheet' | 'zone'>,
+): View {
   const { widthCm, heightCm } = sheet;
-  const pxPerCm = Math.min(size.width / (widthCm + 2 * MARGIN_CM), size.height / (heightCm + 2 * MARGIN_CM));
+  const margin = zone.thinned ? BROW_MARGIN_CM : MARGIN_CM;
+  const pxPerCm = Math.min(size.width / (widthCm + 2 * margin), size.height / (heightCm + 2 * MARGIN_CM));
   return {
     ...size,
     pxPerCm,
@@ -71,7 +81,7 @@ export class SheetController {
     this.#layers = layers;
     this.#input = input;
     this.#tool = { ...input.held, drag: null };
-    this.#view = viewOf(LEAST_PX, input.sheet);
+    this.#view = viewOf(LEAST_PX, input);
     this.#live = liveField(input.zone, input.side, input.sheet);
     this.#planted = plantedIn(input);
     this.#roots = this.#planted(input.content.densities);
@@ -91,7 +101,7 @@ export class SheetController {
     const isOtherSheet = input.zone !== was.zone || input.side !== was.side || input.sheet !== was.sheet;
     if (isOtherSheet) {
       this.#live = liveField(input.zone, input.side, input.sheet);
-      this.#view = viewOf(this.#view, input.sheet);
+      this.#view = viewOf(this.#view, input);
     }
     const isOtherSkin =
       isOtherSheet || input.content.marks !== was.content.marks || input.hair.density !== was.hair.density;
@@ -102,7 +112,8 @@ export class SheetController {
     const shown = this.#draft ?? was.content;
     if (!this.#tool.drag) this.#draft = null;
     if (isOtherSheet) return this.#paintAll();
-    if (isOtherSkin || this.#shown() !== shown || input.content !== was.content || input.hair !== was.hair) {
+    const isOtherHair = input.hair !== was.hair || input.going !== was.going;
+    if (isOtherSkin || this.#shown() !== shown || input.content !== was.content || isOtherHair) {
       this.#paintHair();
     }
     this.#paintTop();
@@ -179,7 +190,7 @@ export class SheetController {
   #resize({ width, height }: { readonly width: number; readonly height: number }): void {
     this.#box = { width, height };
     const size = { width: Math.max(LEAST_PX.width, width), height: Math.max(LEAST_PX.height, height) };
-    this.#view = viewOf(size, this.#input.sheet);
+    this.#view = viewOf(size, this.#input);
     for (const canvas of [this.#layers.ground, this.#layers.hairs, this.#layers.top]) {
       canvas.style.width = `${size.width}px`;
       canvas.style.height = `${size.height}px`;
@@ -193,18 +204,19 @@ export class SheetController {
     if (ctx) paintGround(ctx, zone, side, sheet, this.#view, pageColours());
     this.#layers.top.dataset['pxPerCm'] = String(this.#view.pxPerCm);
     this.#layers.top.dataset['origin'] = this.#view.origin.join(',');
+    this.#layers.onView(this.#view);
     this.#paintHair();
     this.#paintTop();
   }
 
   #paintHair(): void {
-    const { content, sheet, hair } = this.#input;
+    const { content, sheet, hair, going } = this.#input;
     const now = this.#shown();
     this.#live.put(now.strokes);
     const roots = now.densities === content.densities ? this.#roots : this.#planted(now.densities);
     this.#layers.top.dataset['hairs'] = String(roots.length);
     const ctx = layer(this.#layers.hairs, this.#view);
-    if (ctx) paintHair(ctx, sheet, this.#live.field, roots, hair, this.#view.pxPerCm, pageColours());
+    if (ctx) paintHair(ctx, { sheet, field: this.#live.field, roots, hair, going }, this.#view.pxPerCm, pageColours());
   }
 
   #paintTop(): void {
@@ -222,8 +234,9 @@ export class SheetController {
 }
 
 /** Where hairs stand on the sheet of the page, for any densities. */
-function plantedIn({ sheet, content, zone, hair }: SheetInput): Planted {
+function plantedIn({ sheet, side, content, zone, hair }: SheetInput): Planted {
   const excluded = content.marks.map(exclusionOf);
   const areaCm2 = regionArea([sheet.outline]);
-  return plantHair({ outline: sheet.outline, excluded, areaCm2 }, zone, hair.density);
+  const share = zone.thinned ? (at: Vec) => standingShare(zone, side, sheet, at) : undefined;
+  return plantHair({ outline: sheet.outline, excluded, areaCm2, share }, zone, hair.density);
 }

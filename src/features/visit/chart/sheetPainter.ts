@@ -3,7 +3,7 @@
 
 import { SUBDIVISIONS, type Sheet, type Side, type Zone } from '@/core/anatomy';
 import { exclusionOf, partingEdges, type GrowthField } from '@/core/field';
-import type { Vec } from '@/core/shared';
+import { isInside, type Region, type Vec } from '@/core/shared';
 import type { ChartHair } from '@/server/db/schema';
 import type { SheetContent } from './combTool';
 import { drawHairs, type Root } from './hairs';
@@ -63,22 +63,29 @@ export function paintGround(
   view: View,
   c: Colours,
 ): void {
-  drawGrid(ctx, sheet, view.pxPerCm, c.hairline, c.second);
+  drawGrid(ctx, sheet, view, c.hairline, c.second);
   outlinePath(ctx, sheet, view.pxPerCm);
   ctx.fillStyle = '#fbf4e6';
   ctx.fill();
   ctx.strokeStyle = c.strong;
   ctx.lineWidth = 1.5;
   ctx.stroke();
-  drawPlaces(ctx, zone, side, sheet, view, c.strong, c.second);
+  // guides name the places of a brow
+  if (!zone.thinned) drawPlaces(ctx, zone, side, sheet, view, c.strong, c.second);
+}
+
+export interface HairToPaint {
+  readonly sheet: Sheet;
+  readonly field: GrowthField;
+  readonly roots: readonly Root[];
+  readonly hair: ChartHair;
+  /** Hair that goes, in another ink; null where all of it goes. */
+  readonly going: Region | null;
 }
 
 export function paintHair(
   ctx: CanvasRenderingContext2D,
-  sheet: Sheet,
-  field: GrowthField,
-  roots: readonly Root[],
-  hair: ChartHair,
+  { sheet, field, roots, hair, going }: HairToPaint,
   pxPerCm: number,
   c: Colours,
 ): void {
@@ -96,7 +103,11 @@ export function paintHair(
   ctx.stroke();
   ctx.restore();
   ctx.setLineDash([]);
-  drawHairs(ctx, roots, field, hair, pxPerCm, c.ink);
+  if (!going) return drawHairs(ctx, roots, field, hair, pxPerCm, c.ink);
+  const goes = roots.map((r) => isInside(going, r.at));
+  const those = (which: boolean): readonly Root[] => roots.filter((_, i) => goes[i] === which);
+  drawHairs(ctx, those(false), field, hair, pxPerCm, c.ink);
+  drawHairs(ctx, those(true), field, hair, pxPerCm, c.madder);
 }
 
 function outlinePath(ctx: CanvasRenderingContext2D, sheet: Sheet, px: number): void {
@@ -108,7 +119,16 @@ function outlinePath(ctx: CanvasRenderingContext2D, sheet: Sheet, px: number): v
 /** The font of the page, whose name the build makes. */
 const bodyFont = (): string => getComputedStyle(document.body).fontFamily;
 
-function drawGrid(ctx: CanvasRenderingContext2D, sheet: Sheet, px: number, line: string, ink: string): void {
+/** Least room beside the sheet in which its centimetres stand, px. */
+const SCALE_ROOM = 40;
+
+function drawGrid(
+  ctx: CanvasRenderingContext2D,
+  sheet: Sheet,
+  { pxPerCm: px, origin }: View,
+  line: string,
+  ink: string,
+): void {
   ctx.strokeStyle = line;
   ctx.lineWidth = 1;
   const step = sheet.heightCm > 20 ? 5 : 1;
@@ -122,6 +142,7 @@ function drawGrid(ctx: CanvasRenderingContext2D, sheet: Sheet, px: number, line:
     ctx.lineTo(sheet.widthCm * px + 6, y * px);
   }
   ctx.stroke();
+  if (origin[0] < SCALE_ROOM) return;
   ctx.fillStyle = ink;
   ctx.font = `13px ${bodyFont()}`;
   const small = sheet.heightCm > 4 ? 2 : 1;

@@ -1,12 +1,12 @@
 'use client';
 
-import { zoneKey } from '@/core/anatomy';
 import { Checkbox, Input, Radio } from 'antd';
 import { useState } from 'react';
 import { howMuchFor } from '@/core/agreement';
 import type { Agreed } from '@/server/db/schema';
 import type { BenchZone } from '@/server/services/bench';
 import { sideWord } from '@/ui/words';
+import { choiceOf, withChoice } from '../agreed';
 import styles from './Consult.module.css';
 
 const COMPANY: readonly (readonly [Agreed['company'], string])[] = [
@@ -25,20 +25,13 @@ interface Props {
 /** What comes off and how much, in plain words, and what makes it bearable. */
 export function Agreement({ agreed, zones, disabled, onChange }: Props) {
   const [words, setWords] = useState(agreed.words);
-  const choice = (z: BenchZone): string =>
-    agreed.howMuch.find((h) => zoneKey(h) === zoneKey(z))?.choice ?? howMuchFor(z.zone)[0]?.id ?? 'all';
   // the two sides are agreed together: one asks about brows, not about each brow
   const pairs = zones.filter((z, i) => zones.findIndex((o) => o.zone === z.zone) === i);
-  const set = (zone: string, id: string): void =>
-    onChange({
-      ...agreed,
-      howMuch: zones.map((z) => ({ zone: z.zone, side: z.side, choice: z.zone === zone ? id : choice(z) })),
-    });
   return (
     <>
       {pairs.map((z) => {
         const choices = howMuchFor(z.zone);
-        const chosen = choices.find((c) => c.id === choice(z)) ?? choices[0];
+        const chosen = choices.find((c) => c.id === choiceOf(agreed, z)) ?? choices[0];
         const both = zones.filter((o) => o.zone === z.zone).length > 1;
         return (
           <div key={z.zone} className={styles.howMuch}>
@@ -50,7 +43,7 @@ export function Agreement({ agreed, zones, disabled, onChange }: Props) {
                 disabled={disabled}
                 options={choices.map((c) => ({ value: c.id, label: c.label }))}
                 value={chosen?.id}
-                onChange={(e) => set(z.zone, e.target.value as string)}
+                onChange={(e) => onChange(withChoice(agreed, zones, z.zone, e.target.value as string))}
               />
             ) : null}
             <span className="quiet">{chosen?.says}</span>

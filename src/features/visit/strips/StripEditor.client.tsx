@@ -6,7 +6,7 @@ import { sheetFor, ZONES } from '@/core/anatomy';
 import { exclusionOf } from '@/core/field';
 import type { PlanZone } from '@/core/plan';
 import { subtractRegions, type Vec } from '@/core/shared';
-import { goingFrom, hairRegion, zoneShapes, type HandStrip } from '@/core/strips';
+import { fadeOf, goingFrom, hairRegion, type HandStrip } from '@/core/strips';
 import type { ChartData } from '@/server/db/schema';
 import { useKeys } from '@/ui/useKeys';
 import { useLiveWorker } from '@/ui/useLiveWorker';
@@ -51,18 +51,9 @@ export function StripEditor({ zone, data, onClose }: Props) {
   const choice = zone.choice;
   // hair that a faded border leaves standing is free for a strip, but no gap
   const meant = useMemo(() => {
-    const fade =
-      sheet.ok && choice
-        ? zoneShapes({
-            zone: zone.zone,
-            side: zone.side,
-            family: choice.family,
-            sheet: sheet.value,
-            fade: data.fade ?? false,
-          }).fade
-        : undefined;
+    const fade = sheet.ok && zone.fade ? fadeOf(zone.zone, sheet.value) : undefined;
     return fade ? subtractRegions(hair, [fade.band]) : hair;
-  }, [sheet, choice, zone.zone, zone.side, data.fade, hair]);
+  }, [sheet, zone.zone, zone.fade, hair]);
   const [controller] = useState(() => {
     const strips =
       zone.byHand && data.handStrips
@@ -102,7 +93,7 @@ export function StripEditor({ zone, data, onClose }: Props) {
       family: choice?.family ?? 'hard',
       way: choice?.way ?? 'with',
       level: bench.visit.level,
-      fade: data.fade ?? false,
+      fade: zone.fade,
       keep: zone.keep.map((k) => k.outline),
       smallStrips: zone.hands.smallStrips,
     },

@@ -1,7 +1,6 @@
 import { memo, useId, useMemo } from 'react';
-import { ZONES } from '@/core/anatomy';
+import { sheetFor, standingShare, ZONES } from '@/core/anatomy';
 import { growthField } from '@/core/field';
-import { sheetFor } from '@/core/anatomy';
 import type { PlanZone } from '@/core/plan';
 import type { ChartData } from '@/server/db/schema';
 import { boxOf, type Ring, type Vec } from '@/core/shared';
@@ -256,8 +255,9 @@ export const Hairs = memo(function Hairs({
   if (!sheet.ok) return null;
   const field = growthField(facts, zone.side, sheet.value, data.strokes);
   const length = Math.min(1.2, data.hair.lengthMm / 10);
+  const share = facts.thinned ? (at: Vec) => standingShare(facts, zone.side, sheet.value, at) : undefined;
   const d = plantHair(
-    { outline: zone.outline, excluded: zone.excluded, areaCm2: zone.areaCm2 },
+    { outline: zone.outline, excluded: zone.excluded, areaCm2: zone.areaCm2, share },
     facts,
     data.hair.density,
     Math.min(700, SPARSE * zone.areaCm2),

@@ -165,15 +165,15 @@ function Layout({ zone, plan }: { readonly zone: PlanZone; readonly plan: Plan }
                       ))}
                     </ul>
                   ) : null}
-                  {canFade(zone.zone) && zone.choice?.family === 'hard' && !zone.byHand ? (
+                  {canFade(zone.zone) && !zone.byHand ? (
                     <label className={styles.fade}>
                       <input
                         type="checkbox"
-                        checked={data.fade ?? false}
+                        checked={zone.fade}
                         disabled={stands}
                         onChange={(e) => saveChart(zone, { ...data, fade: e.target.checked })}
                       />{' '}
-                      Thin out towards the arm in dabs, no hard border
+                      Thin the border out in dabs, no hard edge
                     </label>
                   ) : null}
                 </section>

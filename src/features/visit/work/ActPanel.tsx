@@ -234,6 +234,7 @@ function wordsOf({ act, found, plan, productName, readySign, nowMs }: Props): Wo
         <>
           {act.walk ? <strong>Walk round. </strong> : null}
           {pose === null ? null : <strong>{`${pose.charAt(0).toUpperCase()}${pose.slice(1)}. `}</strong>}
+          {zone.keep.length > 0 ? <strong>Up to the line, never over it. </strong> : null}
           {before}
           <strong>{way}</strong>
           {after}
@@ -247,7 +248,7 @@ function wordsOf({ act, found, plan, productName, readySign, nowMs }: Props): Wo
     title: `Pull strip ${strip.number}${strip.pulls > 1 ? `, ${strip.pulls} pulls` : ''}`,
     ask: zone.choice?.family === 'hard' ? SIGNS[readySign] : clothAsk(zone.choice, facts.face),
     button: zone.choice?.family === 'hard' ? 'It is ready, pulled' : 'Pulled and pressed',
-    say: facts.cue,
+    say: isLastOfNewLine(zone, strip) ? 'Look: shall the line come nearer?' : facts.cue,
     how: (
       <>
         {strip.handwork === null ? '' : `${strip.handwork} `}
@@ -258,5 +259,9 @@ function wordsOf({ act, found, plan, productName, readySign, nowMs }: Props): Wo
     ),
   };
 }
+
+/** A new shape is shown in the mirror after every step (common practice, no source). */
+const isLastOfNewLine = (zone: FoundStrip['zone'], strip: FoundStrip['strip']): boolean =>
+  zone.agreed === 'reshape' && zone.strips.every((s) => s.order <= strip.order);
 
 type PlanVec = FoundStrip['strip']['pull'];

@@ -5,6 +5,7 @@ import type { Figure, Position, Side, ZoneId } from '../../../core/anatomy';
 import type { DensityPlace, Mark, Stroke } from '../../../core/field';
 import type { HairFlag, HairHistory } from '../../../core/hair';
 import type { Matters, Preferences } from '../../../core/matching';
+import type { DrawnKeep } from '../../../core/outcomes';
 import type { HandStrips, StudioCase } from '../../../core/plan';
 import type { Fact, FormAnswers, FoundFact, Outcome } from '../../../core/screening';
 
@@ -206,6 +207,8 @@ export interface ChartData {
         readonly reason: string;
       }
     | undefined;
+  /** What stays, as drawn; absent = as what was agreed draws it, or as on the other side. */
+  readonly keep?: DrawnKeep | undefined;
   /** The border is thinned out in dabs. */
   readonly fade?: boolean | undefined;
   /** How the client is to lie for it; absent = as it turns the client least. */
