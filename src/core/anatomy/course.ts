@@ -23,6 +23,12 @@ const COURSES: Readonly<Partial<Record<ZoneId, Course>>> = {
 };
 
 /**
+ * Zones worked to their end on one side before the other is begun, and never in turns with another zone: near the eye the
+ * practitioner moves to where she sees it (common practice, no source).
+ */
+export const ONE_SIDE_FIRST: readonly ZoneId[] = ['brow'];
+
+/**
  * The course of a place on the zone's sheet: all of a lower one is laid before any of a higher one.
  * @param at in shares of the sheet's width and height
  */

@@ -34,7 +34,10 @@ type Deed = 'lay' | 'coat' | 'pull';
 
 function dominates(a: Label, b: Label): boolean {
   if (a.nowS > b.nowS || a.lateS > b.lateS) return false;
-  return a.readyS.every((r, k) => r <= (b.readyS[k] ?? 0) && (a.dueS[k] ?? 0) >= (b.dueS[k] ?? 0));
+  for (let k = 0; k < a.readyS.length; k++) {
+    if ((a.readyS[k] ?? 0) > (b.readyS[k] ?? 0) || (a.dueS[k] ?? 0) < (b.dueS[k] ?? 0)) return false;
+  }
+  return true;
 }
 
 const SIDES = { left: 1, right: 2 } as const;
@@ -66,6 +69,8 @@ interface Ordered {
   /** Place in the order of each job. */
   readonly placeOf: readonly number[];
   readonly limit: number;
+  /** Longest rest between two coats, by place, s. */
+  readonly mostRestS: readonly number[];
   readonly hands: HandsInput;
   readonly mayBeLate: boolean;
 }
@@ -76,7 +81,7 @@ function orderedTask(input: HandsInput, order: readonly number[], mayBeLate: boo
     placeOf[job] = place;
   });
   const jobs = order.flatMap((i) => input.jobs[i] ?? []);
-  return { jobs, order, placeOf, limit: input.maxOnSkin, hands: input, mayBeLate };
+  return { jobs, order, placeOf, limit: input.maxOnSkin, mostRestS: jobs.map(mostRestS), hands: input, mayBeLate };
 }
 
 function mayLay({ jobs, placeOf, limit }: Ordered, l: Label): boolean {
@@ -88,9 +93,22 @@ function mayLay({ jobs, placeOf, limit }: Ordered, l: Label): boolean {
   return job.needs.every(isOff) && !job.touches.some(isOn);
 }
 
-/** The state after an act; null where it would come too late. */
-function after(task: Ordered, l: Label, deed: Deed): Label | null {
-  const place = { lay: l.laid, coat: l.coated, pull: l.pulled }[deed];
+/** Place in the order of the strip that a deed is done on. */
+function placeOfDeed(l: Label, deed: Deed): number {
+  if (deed === 'lay') return l.laid;
+  return deed === 'coat' ? l.coated : l.pulled;
+}
+
+/** A copy with one value set or added. */
+function withAt(values: readonly number[], at: number, value: number): readonly number[] {
+  const out = values.slice();
+  out[at] = value;
+  return out;
+}
+
+/** The state after an act; null where it would come too late, or costs `beatS` or more. */
+function after(task: Ordered, l: Label, deed: Deed, beatS: number): Label | null {
+  const place = placeOfDeed(l, deed);
   const job = task.jobs[place];
   const index = task.order[place];
   if (!job || index === undefined) return null;
@@ -99,56 +117,58 @@ function after(task: Ordered, l: Label, deed: Deed): Label | null {
   const startS = deed === 'lay' ? free : Math.max(free, l.readyS[at] ?? 0);
   const late = deed === 'lay' ? 0 : Math.max(0, startS - (l.dueS[at] ?? 0));
   if (late > 0 && !task.mayBeLate) return null;
-  const common = {
-    side: job.side ?? l.side,
-    pose: job.pose ?? l.pose,
-    lateS: l.lateS + late,
-    before: l,
-    job: index,
-  };
+  const takesS = deed === 'pull' ? job.pullS + job.pressS : job.layS;
+  const nowS = startS + takesS;
+  const lateS = l.lateS + late;
+  const workS = l.workS - takesS;
+  if (costOf({ nowS, lateS }) + workS >= beatS) return null;
+  const side = job.side ?? l.side;
+  const pose = job.pose ?? l.pose;
+  const { laid, coated, pulled, readyS, dueS } = l;
+  // written out, value by value: these are made some hundred thousand times a plan
   if (deed === 'pull') {
-    const nowS = startS + job.pullS + job.pressS;
-    const { laid, coated, pulled, readyS, dueS, workS } = l;
-    const leftS = workS - job.pullS - job.pressS;
     return {
-      ...common,
       nowS,
+      side,
+      pose,
       laid,
       coated,
       pulled: pulled + 1,
       readyS: readyS.slice(1),
       dueS: dueS.slice(1),
-      workS: leftS,
+      lateS,
+      workS,
+      before: l,
+      job: index,
     };
   }
-  const nowS = startS + job.layS;
   const rests = deed === 'lay' && job.coats === 2;
-  const set = setAfter(job, startS - (l.readyS[at] ?? startS) + COAT_REST_S);
-  const [ready, due] = rests ? [nowS + COAT_REST_S, nowS + mostRestS(job)] : [nowS + set.min, nowS + set.max];
-  const readyS = [...l.readyS];
-  const dueS = [...l.dueS];
-  [readyS[at], dueS[at]] = [ready, due];
+  const set = rests ? null : setAfter(job, startS - (readyS[at] ?? startS) + COAT_REST_S);
   return {
-    ...common,
     nowS,
-    laid: l.laid + (deed === 'lay' ? 1 : 0),
-    coated: l.coated + (rests ? 0 : 1),
-    pulled: l.pulled,
-    readyS,
-    dueS,
-    workS: l.workS - job.layS,
+    side,
+    pose,
+    laid: deed === 'lay' ? laid + 1 : laid,
+    coated: rests ? coated : coated + 1,
+    pulled,
+    readyS: withAt(readyS, at, nowS + (set ? set.min : COAT_REST_S)),
+    dueS: withAt(dueS, at, nowS + (set ? set.max : (task.mostRestS[place] ?? 0))),
+    lateS,
+    workS,
+    before: l,
+    job: index,
   };
 }
 
 /** Acts that are open: the oldest resting coat, the oldest that sets, the next lay. */
 function deedsOf(task: Ordered, l: Label): readonly Deed[] {
   const rests = l.coated < l.laid;
-  return [
-    ...(rests ? (['coat'] as const) : []),
-    ...(l.pulled < l.coated ? (['pull'] as const) : []),
-    // coats go in the order of laying too: a strip of one coat waits for the coats before it
-    ...((!rests || task.jobs[l.laid]?.coats === 2) && mayLay(task, l) ? (['lay'] as const) : []),
-  ];
+  const deeds: Deed[] = [];
+  if (rests) deeds.push('coat');
+  if (l.pulled < l.coated) deeds.push('pull');
+  // coats go in the order of laying too: a strip of one coat waits for the coats before it
+  if ((!rests || task.jobs[l.laid]?.coats === 2) && mayLay(task, l)) deeds.push('lay');
+  return deeds;
 }
 
 export interface InOrder {
@@ -208,8 +228,8 @@ export function scheduleInOrder(
     for (const labels of level.values()) {
       for (const l of labels) {
         for (const deed of deedsOf(task, l)) {
-          const made = after(task, l, deed);
-          if (made && costOf(made) + made.workS < beatS) put(next, made, poses);
+          const made = after(task, l, deed, beatS);
+          if (made) put(next, made, poses);
         }
       }
     }

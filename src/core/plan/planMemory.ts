@@ -7,7 +7,7 @@ import type { LearnedGrowth } from '../hair';
 import type { CoatHeat, Opener, SkinHeat, WorkingWindow } from '../heat';
 import type { RoundSchedule } from '../rounds';
 import { recaller, type Recall } from '../shared';
-import type { Layout } from '../strips';
+import type { Layout, Piece } from '../strips';
 
 export interface PlanMemory {
   readonly windows: Recall<WorkingWindow>;
@@ -15,6 +15,7 @@ export interface PlanMemory {
   readonly heats: Recall<SkinHeat>;
   readonly coats: Recall<CoatHeat>;
   readonly layouts: Recall<Layout>;
+  readonly cuts: Recall<readonly Piece[]>;
   readonly schedules: Recall<Schedule>;
   readonly rounds: Recall<RoundSchedule>;
   readonly learned: Recall<LearnedGrowth>;
@@ -27,6 +28,7 @@ export const planMemory = (): PlanMemory => ({
   heats: recaller(600),
   coats: recaller(200),
   layouts: recaller(240),
+  cuts: recaller(120),
   schedules: recaller(600),
   rounds: recaller(300),
   learned: recaller(200),

@@ -3,7 +3,7 @@
 
 import { sheetFor, type Family, type Side, type Zone } from '../anatomy';
 import { densityAt, exclusionOf, growthField, mirrorDensity, mirrorMarks, mirrorStrokes } from '../field';
-import type { Way } from '../products';
+import { cutAs, type Way } from '../products';
 import type { Ring, Vec } from '../shared';
 import {
   betterLayout,
@@ -61,7 +61,8 @@ const mirrored = ({ side, strokes, marks, densities, keep }: OnSheet, widthCm: n
   densities: mirrorDensity(densities, widthCm),
 });
 
-function laidOn({ input, zone, client, level, smallStrips, fades }: Laying, on: OnSheet, wanted: Wanted): Layout {
+function laidOn(laying: Laying, on: OnSheet, wanted: Wanted): Layout {
+  const { input, zone, client, level, smallStrips, fades, memory } = laying;
   const made = sheetFor(zone, on.side, client, input.sheetCm);
   // the sheet was made for this side already
   if (!made.ok) throw new Error(made.error.code);
@@ -77,6 +78,7 @@ function laidOn({ input, zone, client, level, smallStrips, fades }: Laying, on: 
       largestCm: largestStrip(zone, family, level, smallStrips),
       ...zoneShapes({ zone: zone.id, side: on.side, family, sheet, fade: fades ? fadeOf(zone.id, sheet) : undefined }),
       byHand,
+      cutOnce: (cut) => memory.cuts(cutKey(laying, on, wanted), cut),
       ...(on.keep.length === 0 ? {} : { keep: on.keep }),
       // the zone's own density changes no layout where it is the same everywhere
       ...(on.densities.length === 0 ? {} : { densityAt: (at: Vec) => densityAt(on.densities, usual, at) }),
@@ -84,6 +86,17 @@ function laidOn({ input, zone, client, level, smallStrips, fades }: Laying, on: 
     ANY_PREFIX,
   );
 }
+
+/** All that decides where strips are cut: not how dense hair is, which only orders them. */
+const cutKey = (
+  { input, zone, client, level, smallStrips, fades }: Laying,
+  on: OnSheet,
+  { family, way }: Wanted,
+): string =>
+  JSON.stringify([
+    ...[zone.id, on.side, on.strokes, on.marks, on.keep],
+    ...[input.sheetCm ?? [client.statureCm, client.massKg], level, smallStrips, fades, family, cutAs(way)],
+  ]);
 
 /** Ids begin with `ANY_PREFIX`. */
 export function layoutOf(laying: Laying, wanted: Wanted): Layout {

@@ -12,7 +12,7 @@ import {
   type GrowthField,
 } from '../field';
 import type { Hair } from '../hair';
-import { mannerName, type Product, type Way } from '../products';
+import { laidAs, mannerName, type Product, type Way } from '../products';
 import {
   angleBetweenDeg,
   fail,
@@ -177,10 +177,11 @@ export function prepareZone(
   const layouts = new Map<string, Layout>();
   const laying = { input, zone, client, level, smallStrips, memory, keep, fades: fade !== undefined };
   const layoutWith = (product: Product, way: Way, byHand: readonly HandStrip[] | undefined): Layout => {
-    const key = `${product.family}/${mannerName(product.family, way)}/${way}/${byHand ? 'hand' : 'own'}`;
+    const as = laidAs(way);
+    const key = `${product.family}/${mannerName(product.family, way)}/${as}/${byHand ? 'hand' : 'own'}`;
     const known = layouts.get(key);
     if (known) return known;
-    const made = layoutOf(laying, { key, family: product.family, way, byHand });
+    const made = layoutOf(laying, { key, family: product.family, way: as, byHand });
     const own = named(made, ANY_PREFIX, idPrefix);
     layouts.set(key, own);
     return own;

@@ -42,6 +42,22 @@ const MANNER: Readonly<Record<Family, (way: Way) => MannerName>> = {
   sugar: (way) => (way === 'moulded' ? 'hand' : 'cloth'),
 };
 
+/** Strips of these ways lie on the same ground: only lay and pull are turned round. */
+const CUT_AS: Readonly<Partial<Record<Way, Way>>> = {
+  against: 'with',
+  free: 'with',
+  counter: 'with',
+  moulded: 'strip',
+};
+/** The way whose strips lie where those of this one do. */
+export const cutAs = (way: Way): Way => CUT_AS[way] ?? way;
+/** The way that is laid and pulled exactly as this one. */
+export const laidAs = (way: Way): Way => {
+  const { layDeg, pullDeg } = FACTS[way];
+  const cut = FACTS[cutAs(way)];
+  return cut.layDeg === layDeg && cut.pullDeg === pullDeg ? cutAs(way) : way;
+};
+
 export const isLaterOnly = (way: Way): boolean => FACTS[way].laterOnly;
 export const mannerName = (family: Family, way: Way): MannerName => MANNER[family](way);
 

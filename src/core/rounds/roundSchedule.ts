@@ -3,7 +3,7 @@
 // that the next zone is begun while the last strips of the one before set.
 
 import type { Side, ZoneId } from '../anatomy';
-import { poseKey } from '../anatomy';
+import { ONE_SIDE_FIRST, poseKey } from '../anatomy';
 import {
   tableAfter,
   patternSchedule,
@@ -94,12 +94,14 @@ interface Laid extends PatternedPart {
   readonly order: readonly number[];
 }
 
+const isOneSideFirst = ({ zone }: Pick<ZoneJobs, 'zone'>): boolean => ONE_SIDE_FIRST.includes(zone);
+
 function patternOf(zones: readonly ZoneJobs[], part: readonly number[], limits: HandsLimits): Laid {
   const own = part.flatMap((i) => zones[i] ?? []);
   const jobs = joinJobs(own);
   const from = offsetsOf(own);
   const sheets = own.map((z, k) => ({ jobs: z.jobs.map((_, n) => (from[k] ?? 0) + n), places: z.places }));
-  const found = patternSchedule({ ...limits, jobs }, sheets);
+  const found = patternSchedule({ ...limits, jobs }, sheets, { oneSideFirst: own.every(isOneSideFirst) });
   const offsets = offsetsOf(zones);
   const places = part.flatMap((i) => (zones[i]?.jobs ?? []).map((_, n) => (offsets[i] ?? 0) + n));
   const order = found ? found.order : freeOrder({ ...limits, jobs });
@@ -168,12 +170,13 @@ const inOrder = (input: HandsInput, parts: readonly Laid[]): TableState | null =
 function byTurns(
   input: HandsInput,
   laid: readonly Laid[],
+  mayTurn: (part: Laid) => boolean,
 ): { readonly parts: readonly Laid[]; readonly end: TableState | null } {
   let parts = laid;
   let end = inOrder(input, parts);
   for (let k = 0; k + 1 < parts.length; k++) {
     const [a, b] = [parts[k], parts[k + 1]];
-    if (!a || !b || Math.max(a.order.length, b.order.length) > SMALL_STRIPS) continue;
+    if (!a || !b || !mayTurn(a) || !mayTurn(b) || Math.max(a.order.length, b.order.length) > SMALL_STRIPS) continue;
     const longer = Math.max(a.order.length, b.order.length);
     const order = Array.from({ length: longer }, (_, i) => [a.order[i], b.order[i]]).flat();
     const merged: Laid = {
@@ -200,6 +203,7 @@ export function roundSchedule(zones: readonly ZoneJobs[], limits: HandsLimits): 
   const { parts, end } = byTurns(
     input,
     partsOf(zones).map((part) => patternOf(zones, part, limits)),
+    (part) => !part.zones.some((i) => zones[i] && isOneSideFirst(zones[i])),
   );
   const inPattern: Worked = end
     ? { ops: opsOf(end), endS: end.nowS, feasible: end.lateS === 0 }

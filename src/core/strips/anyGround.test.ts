@@ -16,7 +16,7 @@ import {
   type Vec,
 } from '../shared';
 import { growthAt } from '../field';
-import { hairRegion, layOutZone } from './layOut';
+import { goingFrom, hairRegion, layOutZone } from './layOut';
 
 interface Ground {
   readonly radiusCm: number;
@@ -123,5 +123,54 @@ describe('layOutZone on any ground', () => {
     );
     // sore starts are the exception: converging growth and tabs that fall into a mark's clearance
     expect(sore / all).toBeLessThan(0.05);
+  });
+
+  /** Hair that stays: an oval or a wave-edged half, anywhere over the ground. */
+  const kept = fc.record({
+    at: fc.tuple(share, share),
+    half: fc.boolean(),
+    turn: angle,
+    size: fc.tuple(fc.double({ min: 0.15, max: 0.5, noNaN: true }), fc.double({ min: 0.15, max: 0.5, noNaN: true })),
+  });
+  it('lays no strip and no clean tab on what stays, and covers the rest', () => {
+    let laid = 0;
+    fc.assert(
+      fc.property(ground, kept, (g, k) => {
+        const outline = outlineOf(g);
+        const [cx, cy] = k.at.map((v) => 1.5 * g.radiusCm + (v - 0.5) * g.radiusCm) as [number, number];
+        const [c, s] = [Math.cos(k.turn), Math.sin(k.turn)];
+        const far = 4 * g.radiusCm;
+        const shape: readonly Vec[] = k.half
+          ? [
+              ...Array.from({ length: 21 }, (_, i): Vec => [far * (i / 10 - 1), 0.2 * g.radiusCm * Math.sin(i)]),
+              [far, far],
+              [-far, far],
+            ]
+          : Array.from({ length: 36 }, (_, i): Vec => {
+              const a = (2 * Math.PI * i) / 36;
+              return [k.size[0] * g.radiusCm * Math.cos(a), k.size[1] * g.radiusCm * Math.sin(a)];
+            });
+        const keep = [shape.map(([x, y]): Vec => [cx + c * x - s * y, cy + s * x + c * y])];
+        const { strips, hairAreaCm2 } = layOutZone(
+          outline,
+          fieldOf(g),
+          [],
+          { way: g.way, largestCm: [g.size[0] * g.radiusCm, g.size[1] * g.radiusCm], keep },
+          'A',
+        );
+        const going = goingFrom([outline], keep);
+        expect(hairAreaCm2).toBeCloseTo(regionArea(going), 6);
+        if (hairAreaCm2 < 1) return;
+        laid += strips.length;
+        const covered = uniteRings(strips.map((strip) => strip.outline));
+        expect(regionArea(intersectRegions(covered, going)) / hairAreaCm2).toBeGreaterThanOrEqual(0.98);
+        // a border that two strips share is drawn to a millimetre
+        expect(regionArea(intersectRegions(covered, keep)) / hairAreaCm2).toBeLessThan(2e-3);
+        const onKept = strips.filter((strip) => isInside(keep, strip.tab) && isInside([outline], strip.tab));
+        expect(onKept.filter((strip) => strip.tabOn !== 'hair')).toEqual([]);
+      }),
+      { seed: 43, numRuns: 100 },
+    );
+    expect(laid).toBeGreaterThan(600);
   });
 });

@@ -15,6 +15,7 @@ import {
   type Vec,
 } from '../shared';
 import type { Exclusion, GrowthField } from '../field';
+import { cutAs, layAndPull } from '../products';
 import { angleErrors } from './angleErrors';
 import { laidAgain, laidOn } from './cutGround';
 import { CRUMB_CM2, isSliver, makePiece, withoutHoles } from './lanes';
@@ -113,6 +114,14 @@ function fadedBorder(
   };
 }
 
+/** Ground cut into strips. Ways that only turn lay and pull round are cut alike, and once. */
+function cutOut(ground: Region, near: Region, field: GrowthField, input: LayoutInput): readonly Piece[] {
+  const way = cutAs(input.way);
+  const cut = (): readonly Piece[] => laidOn(ground, near, field, { ...input, way });
+  const pieces = input.cutOnce ? input.cutOnce(cut) : cut();
+  return way === input.way ? pieces : pieces.map((p) => ({ ...p, ...layAndPull(input.way, p.growth) }));
+}
+
 /** Lays out one zone. `idPrefix` + a number in order of laying makes the ids. */
 export function layOutZone(
   outline: Ring,
@@ -126,7 +135,7 @@ export function layOutZone(
   const hand = input.byHand ? piecesByHand(input.byHand, hair, field, input) : [];
   const byHand = hand.length > 0;
   const border = input.fade ? fadedBorder(input.fade, hair, field, input) : null;
-  const main = byHand ? hand : laidOn(border?.rest ?? hair, [outline], field, input);
+  const main = byHand ? hand : cutOut(border?.rest ?? hair, [outline], field, input);
   const dabs = byHand ? [] : (border?.dabs ?? []);
   const pieces = fromTheStart([...main, ...dabs]);
   const covered = uniteRings(pieces.map((p) => p.outline));

@@ -82,6 +82,8 @@ export interface LayoutInput {
   readonly fade?: Fade | undefined;
   /** Density felt at a point, 1–5; absent where it is the same everywhere. */
   readonly densityAt?: ((at: Vec) => number) | undefined;
+  /** Keeps what is cut for ways whose strips lie on the same ground. */
+  readonly cutOnce?: ((cut: () => readonly Piece[]) => readonly Piece[]) | undefined;
   /** Strips laid out by hand: taken as they are, only tabs and order are found. */
   readonly byHand?: readonly HandStrip[] | undefined;
 }

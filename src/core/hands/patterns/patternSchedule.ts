@@ -97,7 +97,12 @@ const areAlike = (input: HandsInput, a: PatternSheet, b: PatternSheet): boolean 
   JSON.stringify(needsOn(input, a)) === JSON.stringify(needsOn(input, b));
 
 /** Orders of one sheet, or of a pair: alike where both sides are, else each side by its own strips. */
-function candidates(input: HandsInput, sheets: readonly PatternSheet[], name: PatternName): readonly Candidate[] {
+function candidates(
+  input: HandsInput,
+  sheets: readonly PatternSheet[],
+  name: PatternName,
+  oneSideFirst: boolean,
+): readonly Candidate[] {
   const [first, second] = sheets;
   if (!first) return [];
   const orders = ordersOf(input, first, name);
@@ -107,17 +112,22 @@ function candidates(input: HandsInput, sheets: readonly PatternSheet[], name: Pa
   const place = new Map(first.jobs.map((job, k) => [job, k]));
   return orders.flatMap((a, k): readonly Candidate[] => {
     const b = alike ? a.map((job) => second.jobs[place.get(job) ?? 0] ?? 0) : (own[k] ?? own[0]);
-    return b ? TOGETHER.map(([sides, join]) => ({ name, sides, order: join(a, b) })) : [];
+    const together = oneSideFirst ? TOGETHER.slice(0, 1) : TOGETHER;
+    return b ? together.map(([sides, join]) => ({ name, sides, order: join(a, b) })) : [];
   });
 }
 
 /**
  * The pattern for one sheet, or for the two sides of a zone, the places of the other side seen in the mirror. Null
- * where no order of the list can be worked in time.
+ * where no order of the list can be worked in time. `oneSideFirst`: the second side is begun when the first is done.
  */
-export function patternSchedule(input: HandsInput, sheets: readonly PatternSheet[]): Patterned | null {
+export function patternSchedule(
+  input: HandsInput,
+  sheets: readonly PatternSheet[],
+  { oneSideFirst = false }: { readonly oneSideFirst?: boolean } = {},
+): Patterned | null {
   const rough = PATTERNS.flatMap((name) =>
-    candidates(input, sheets, name).map((c) => ({ ...c, roughS: roughEndS(input, c.order) })),
+    candidates(input, sheets, name, oneSideFirst).map((c) => ({ ...c, roughS: roughEndS(input, c.order) })),
   );
   const best = new Map<PatternName, Patterned>();
   let earliest = Infinity;

@@ -1,5 +1,5 @@
 import { memo, useId, useMemo } from 'react';
-import { sheetFor, standingShare, ZONES } from '@/core/anatomy';
+import { bodyRound, sheetFor, standingShare, ZONES } from '@/core/anatomy';
 import { growthField } from '@/core/field';
 import type { PlanZone } from '@/core/plan';
 import type { ChartData } from '@/server/db/schema';
@@ -67,6 +67,9 @@ export function StripSheet({
       role="group"
       aria-label={`${ZONES[zone.zone].name}, ${zone.strips.length} strips`}
     >
+      <g transform={transform}>
+        <Ghost zone={planned} unit={unit} />
+      </g>
       <path d={ringPath(zone.outline)} fill="#fbf4e6" stroke="var(--hairline-strong)" strokeWidth={1.5 * unit} />
       <g transform={transform}>
         <Hairs zone={planned} data={data} unit={unit} />
@@ -118,6 +121,30 @@ export function StripSheet({
         <text transform={`translate(${x0 + w - 17 * unit} ${y0 + h / 2}) rotate(90)`}>{edges.right}</text>
       </g>
     </svg>
+  );
+}
+
+/** The body round the zone, faint. */
+function Ghost({ zone, unit }: { readonly zone: PlanZone; readonly unit: number }) {
+  const round = bodyRound(zone.zone, zone.side);
+  if (!round) return null;
+  const [w, h] = zone.sheetCm;
+  const onSheet = (ring: Ring): Ring => ring.map(([u, v]): Vec => [u * w, v * h]);
+  return (
+    <g fill="none" stroke="#b9a994" aria-hidden="true">
+      {round.silhouette.map((ring, i) => (
+        <path key={i} d={ringPath(onSheet(ring))} strokeWidth={1.6 * unit} />
+      ))}
+      {round.beside.map((ring, i) => (
+        <path
+          key={i}
+          d={ringPath(onSheet(ring))}
+          strokeWidth={1.2 * unit}
+          strokeDasharray={`${1.5 * unit} ${5 * unit}`}
+          strokeLinecap="round"
+        />
+      ))}
+    </g>
   );
 }
 
