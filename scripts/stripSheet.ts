@@ -61,7 +61,7 @@ function cell({ id, outcome }: Cell, index: number): string {
         side,
         family,
         sheet: sheet.value,
-        fade: outcome === 'fade' ? fadeOf(id, sheet.value) : undefined,
+        fade: outcome === 'fade' ? fadeOf(id, side, sheet.value) : undefined,
       }),
     },
     '',

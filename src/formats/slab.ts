@@ -3,7 +3,7 @@
 // for the screen, the table, the reading and paper.
 
 import type { PlanStrip } from '../core/plan';
-import { dot, perpendicular, signedArea, type Ring, type Vec } from '../core/shared';
+import { dot, isInside, lerp, perpendicular, signedArea, type Ring, type Vec } from '../core/shared';
 
 export interface Slab {
   /** Path of the wax, with rounded corners. */
@@ -122,7 +122,13 @@ export function slabOf(strip: Shape, insetCm: number, tabCm: number): Slab {
     const [a, b] = [low + (0.18 + 0.05 * (k % 3)) * length, high - (0.14 + 0.06 * ((k + 1) % 3)) * length];
     const [start, stop] = [crossed(ring, pull, across, a), crossed(ring, pull, across, b)];
     if (!start || !stop) return '';
-    return `M${at(place(a, start[0] + share * (start[1] - start[0])))}L${at(place(b, stop[0] + share * (stop[1] - stop[0])))}`;
+    const [begin, until] = [
+      place(a, start[0] + share * (start[1] - start[0])),
+      place(b, stop[0] + share * (stop[1] - stop[0])),
+    ];
+    // across the gap of a bent strip no grain runs
+    const isWax = [0.02, 0.25, 0.5, 0.75, 0.98].every((t) => isInside([ring], lerp(begin, until, t)));
+    return isWax ? `M${at(begin)}L${at(until)}` : '';
   }).join('');
   const mid = crossed(ring, pull, across, middle) ?? end;
   const axis = (mid[0] + mid[1]) / 2;

@@ -1,9 +1,11 @@
-// A zone's strips as a drawing in centimetres: outline, numbered strips, tabs, the way of the pull. It names the zone,
+// A zone's strips as a drawing in centimetres: outline, strips as wax with their numbers and tabs, the way of the
+// pull, and what stays. It names the zone,
 // never the client.
 
 import { ZONES } from '../core/anatomy';
 import type { PlanStrip, PlanZone } from '../core/plan';
 import type { Ring, Vec } from '../core/shared';
+import { slabOf, type Slab } from './slab';
 
 const MARGIN_CM = 1.6;
 const INK = '#2A211A';
@@ -43,25 +45,45 @@ export const zoneTitle = (zone: PlanZone): string =>
 /** Thickness of lines and height of figures for a sheet of this size, cm. */
 export const strokeFor = ([w, h]: readonly [number, number]): number => Math.max(w, h) / 420;
 
+/** Colours of wax, of its edge and tab, and of what the hands do and keep clear of. */
+export const WAX = { body: '#E6AE5C', edge: '#94530B' } as const;
+export const PULL = '#256B63';
+
+/** The strip as a slab for paper, and the height of its number, cm. */
+export function waxOf(strip: PlanStrip, line: number): { readonly slab: Slab; readonly size: number } {
+  const slab = slabOf(strip, 1.6 * line, 9 * line);
+  return { slab, size: Math.min(15 * line, 1.1 * slab.roomCm) };
+}
+
 export function stripsSvg(zone: PlanZone): string {
   const [w, h] = [zone.sheetCm[0] + 2 * MARGIN_CM, zone.sheetCm[1] + 2 * MARGIN_CM];
   const line = strokeFor(zone.sheetCm);
   const strips = zone.strips.map((s) => {
-    const [cx, cy] = ringCentre(s.outline);
+    const { slab, size } = waxOf(s, line);
     const arrow = pullArrow(s, 9 * line);
-    const size = Math.min(16 * line, 0.06 * s.widthMm);
     return (
-      `<g><title>Strip ${s.number}, ${Math.round(s.lengthMm)} by ${Math.round(s.widthMm)} mm, tab on ${s.tabOn === 'hair' ? 'hair' : `${s.tabOn} skin`}</title><path d="${ringPath(s.outline)}" fill="#B86A12" fill-opacity="0.18" stroke="#94530B" stroke-width="${n(1.4 * line)}"/>` +
-      `<path d="M${n(arrow.from[0])} ${n(arrow.from[1])}L${n(arrow.to[0])} ${n(arrow.to[1])}" stroke="#256B63" stroke-width="${n(2 * line)}"/><path d="${ringPath(arrow.head)}" fill="#256B63"/>` +
-      `<text x="${n(cx)}" y="${n(cy + 0.35 * size)}" font-size="${n(size)}" text-anchor="middle">${s.number}</text></g>`
+      `<g><title>Strip ${s.number}, ${Math.round(s.lengthMm)} by ${Math.round(s.widthMm)} mm, tab on ${s.tabOn === 'hair' ? 'hair' : `${s.tabOn} skin`}</title><path d="${ringPath(s.outline)}" fill="none" stroke="${WAX.edge}" stroke-width="${n(0.5 * line)}"/>` +
+      `<path d="${slab.path}" fill="${WAX.body}"/><path d="${slab.grain}" fill="none" stroke="${WAX.edge}" stroke-opacity="0.5" stroke-width="${n(0.6 * line)}"/><path d="${ringPath(slab.tab)}" fill="${WAX.edge}"/>` +
+      `<path d="M${n(arrow.from[0])} ${n(arrow.from[1])}L${n(arrow.to[0])} ${n(arrow.to[1])}" stroke="${PULL}" stroke-width="${n(2 * line)}"/><path d="${ringPath(arrow.head)}" fill="${PULL}"/>` +
+      `<circle cx="${n(slab.disc[0])}" cy="${n(slab.disc[1])}" r="${n(0.8 * size)}" fill="#FFFDF8"/><text x="${n(slab.disc[0])}" y="${n(slab.disc[1] + 0.35 * size)}" font-size="${n(size)}" text-anchor="middle">${s.number}</text></g>`
     );
   });
+  const keep = zone.keep
+    .map(
+      (k) =>
+        `<path d="${ringPath(k.outline)}" fill="${PULL}" fill-opacity="0.1" stroke="${PULL}" stroke-width="${n(3 * line)}"/>`,
+    )
+    .join('');
   const marks = zone.excluded.map(
     (e) =>
       `<circle cx="${n(e.at[0])}" cy="${n(e.at[1])}" r="${n(e.clearanceMm / 10)}" fill="#FFFDF8" stroke="#9E2F2A" stroke-width="${n(1.4 * line)}" stroke-dasharray="${n(5 * line)} ${n(4 * line)}"/>`,
   );
   return (
     `<svg xmlns="http://www.w3.org/2000/svg" width="${n(w)}cm" height="${n(h)}cm" viewBox="${n(-MARGIN_CM)} ${n(-MARGIN_CM)} ${n(w)} ${n(h)}" font-family="sans-serif" font-weight="700" fill="${INK}"><title>${zoneTitle(zone)}: ${zone.strips.length} strips in the order laid; arrows show the pull</title>` +
-    `<path d="${ringPath(zone.outline)}" fill="#FFFDF8" stroke="${INK}" stroke-width="${n(1.6 * line)}"/>${strips.join('')}${marks.join('')}</svg>`
+    `<path d="${ringPath(zone.outline)}" fill="#FFFDF8" stroke="${INK}" stroke-width="${n(1.6 * line)}"/>${strips.join('')}` +
+    (keep === ''
+      ? ''
+      : `<clipPath id="zone"><path d="${ringPath(zone.outline)}"/></clipPath><g clip-path="url(#zone)"><title>what stays</title>${keep}</g>`) +
+    `${marks.join('')}</svg>`
   );
 }

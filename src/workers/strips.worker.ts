@@ -118,7 +118,7 @@ self.onmessage = ({
     largestCm: largestStrip(ZONES[g.zone], g.family, g.level, g.smallStrips),
     byHand: strips,
     keep: g.keep,
-    fade: g.fade ? fadeOf(g.zone, ground) : undefined,
+    fade: g.fade ? fadeOf(g.zone, g.side, ground) : undefined,
     ...(g.densities.length > 0 ? { densityAt: (at: Vec) => densityAt(g.densities, g.density, at) } : {}),
   };
   const layout = layOutZone(ground.outline, ground.field, g.marks.map(exclusionOf), input, 'H');

@@ -23,8 +23,8 @@ const COURSES: Readonly<Partial<Record<ZoneId, Course>>> = {
 };
 
 /**
- * Zones worked to their end on one side before the other is begun, and never in turns with another zone: near the eye the
- * practitioner moves to where she sees it (common practice, no source).
+ * Zones worked to their end on one side before the other is begun, and never in turns with another zone: near the eye
+ * the practitioner moves to where she sees it (common practice, no source).
  */
 export const ONE_SIDE_FIRST: readonly ZoneId[] = ['brow'];
 

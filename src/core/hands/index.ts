@@ -14,4 +14,5 @@ export { patternSchedule, SIDES_WORDS } from './patterns/patternSchedule';
 export type { PatternSheet, SidesBy } from './patterns/patternSchedule';
 export { PATTERN_WORDS } from './patterns/orders';
 export type { PatternName } from './patterns/orders';
+export { LAST_COURSE } from './patterns/places';
 export type { Place } from './patterns/places';

@@ -79,6 +79,8 @@ export interface PlanStrip {
   readonly tabKind: TabKind;
   /** Of a fan round the middle of a whorl: combed there, then laid small as the hair lies. */
   readonly byEye: boolean;
+  /** Of a border that is thinned out: gripped by the stick bedded in it. */
+  readonly dab: boolean;
   readonly pass: 1;
   readonly lengthMm: number;
   readonly widthMm: number;

@@ -1,5 +1,5 @@
-// Brows and ears as a practitioner works them (common practice, no source): the gap first, under one brow in parts, then
-// over it, then the other side; the rim of the ear, then the ball at its tragus.
+// Brows and ears as a practitioner works them (common practice, no source): the gap first, under one brow in parts,
+// then over it, then the other side; the rim of the ear, then the ball at its tragus.
 
 import { describe, expect, it } from 'vitest';
 import { browSpineAt, type ZoneId } from '../anatomy';

@@ -93,7 +93,7 @@ export function stripJobs(input: JobInput, offset = 0): readonly StripJob[] {
     setMinS: input.setS.min,
     setMaxS: input.setS.max,
     ...(input.rest ? { rest: input.rest } : {}),
-    pullS: pullS(s.lengthCm, handworkOf({ ...input, lengthCm: s.lengthCm }).pulls),
+    pullS: pullS(s.lengthCm, handworkOf({ ...input, lengthCm: s.lengthCm, dab: s.dab }).pulls),
     pressS: input.pressS,
     needs: indices([...new Set([...s.needsBefore, ...(opener.has(s.id) ? [opener.get(s.id) ?? ''] : [])])]),
     touches: indices(s.touches),

@@ -2,7 +2,7 @@
 // that what is laid alike on both sides looks alike.
 
 import { courseAt, type Sheet, type Side, type ZoneId } from '../anatomy';
-import type { Place } from '../hands';
+import { LAST_COURSE, type Place } from '../hands';
 import type { Vec } from '../shared';
 import { patchesOf, type Strip } from '../strips';
 
@@ -24,14 +24,15 @@ export function placesOf(
   const patches = new Map(
     spread ? patchesOf(strips).flatMap((ids, patch) => ids.map((id): [string, number] => [id, patch])) : [],
   );
-  return strips.map(({ id, outline, pull, lengthCm }) => {
+  return strips.map(({ id, outline, pull, lengthCm, dab }) => {
     const [x, y] = middleOf(outline);
     const patch = patches.get(id);
     return {
       at: side === 'right' ? [0 - x, y] : [x, y],
       pull: side === 'right' ? [0 - pull[0], pull[1]] : pull,
       lengthCm,
-      course: courseAt(zone, side, [x / sheet.widthCm, y / sheet.heightCm]),
+      // a border is thinned out when what lies before it is off
+      course: courseAt(zone, side, [x / sheet.widthCm, y / sheet.heightCm]) + (dab ? LAST_COURSE : 0),
       ...(patch === undefined ? {} : { patch }),
     };
   });

@@ -66,7 +66,7 @@ export function planStrips(
         family: choice.family,
         lengthCm: s.lengthCm,
         coarseness: work.hair.coarseness,
-        faded: work.fade !== undefined,
+        dab: s.dab,
       });
       return {
         id: s.id,
@@ -84,6 +84,7 @@ export function planStrips(
         tabOn: s.tabOn,
         tabKind: s.tabKind,
         byEye: s.byEye ?? false,
+        dab: s.dab ?? false,
         pass: 1,
         lengthMm: roundTo(s.lengthCm * 10, 1),
         widthMm: roundTo(s.widthCm * 10, 1),

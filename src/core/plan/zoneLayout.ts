@@ -76,7 +76,13 @@ function laidOn(laying: Laying, on: OnSheet, wanted: Wanted): Layout {
     {
       way,
       largestCm: largestStrip(zone, family, level, smallStrips),
-      ...zoneShapes({ zone: zone.id, side: on.side, family, sheet, fade: fades ? fadeOf(zone.id, sheet) : undefined }),
+      ...zoneShapes({
+        zone: zone.id,
+        side: on.side,
+        family,
+        sheet,
+        fade: fades ? fadeOf(zone.id, on.side, sheet) : undefined,
+      }),
       byHand,
       cutOnce: (cut) => memory.cuts(cutKey(laying, on, wanted), cut),
       ...(on.keep.length === 0 ? {} : { keep: on.keep }),
@@ -86,6 +92,11 @@ function laidOn(laying: Laying, on: OnSheet, wanted: Wanted): Layout {
     ANY_PREFIX,
   );
 }
+
+const mirrorHandStrip = ({ outline, turnDeg }: HandStrip, widthCm: number): HandStrip => ({
+  outline: outline.map(([x, y]): Vec => [widthCm - x, y]),
+  ...(turnDeg === undefined ? {} : { turnDeg: -turnDeg }),
+});
 
 /** All that decides where strips are cut: not how dense hair is, which only orders them. */
 const cutKey = (
@@ -129,8 +140,16 @@ export function layoutOf(laying: Laying, wanted: Wanted): Layout {
       ]),
       make,
     );
-  if (input.side === 'middle' || wanted.byHand) return kept(own, 'one', () => laidOn(laying, own, wanted));
   const other = mirrored(own, widthCm);
+  if (wanted.byHand && input.side === 'right') {
+    // looked at in the mirror, so that ties are broken as on the left
+    const byHand = wanted.byHand.map((s): HandStrip => mirrorHandStrip(s, widthCm));
+    return mirrorLayout(
+      kept(other, 'one', () => laidOn(laying, other, { ...wanted, byHand })),
+      widthCm,
+    );
+  }
+  if (input.side === 'middle' || wanted.byHand) return kept(own, 'one', () => laidOn(laying, own, wanted));
   // mirrored twice, both sides of what was charted alike round to the same figures
   const left = input.side === 'left' ? mirrored(other, widthCm) : other;
   const both = kept(left, 'both', () =>

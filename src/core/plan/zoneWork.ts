@@ -168,7 +168,7 @@ export function prepareZone(
   const field = growthField(zone, input.side, sheet.value, input.strokes ?? []);
   const exclusions = (input.marks ?? []).map(exclusionOf);
   const keep = input.keep?.map((k) => k.outline) ?? keepOf(zone.id, input.side, input.outcome, sheet.value);
-  const fade = fades(input) ? fadeOf(zone.id, sheet.value) : undefined;
+  const fade = fades(input) ? fadeOf(zone.id, input.side, sheet.value) : undefined;
   const { hair: standing } = hairRegion(sheet.value.outline, exclusions);
   const going = goingFrom(standing, keep);
   const hair = thinnedOut(going, fade);

@@ -19,8 +19,8 @@ export interface HandworkInput {
   /** Extent along the pull, cm. */
   readonly lengthCm: number;
   readonly coarseness: number;
-  /** The zone's border is thinned out: its shortest pieces are dabs. */
-  readonly faded?: boolean;
+  /** A dab of a border that is thinned out. */
+  readonly dab?: boolean | undefined;
 }
 
 const ONE = { pulls: 1, note: null } as const;
@@ -43,9 +43,6 @@ const KNEE_WORDS: Readonly<Record<Family, string>> = {
   sugar: 'Over the knee in short flicks',
 };
 
-/** Shorter pieces of a zone with a faded border are its dabs, cm. */
-const DAB_UP_TO_CM = 2.1;
-
 const DAB_WORDS: Readonly<Record<Family, string>> = {
   hard: 'A dab to thin the border out: grip it by the stick bedded in it; the hair round it stays.',
   soft: 'A dab under a small cloth to thin the border out; the hair round it stays.',
@@ -60,9 +57,10 @@ export function handworkOf(input: HandworkInput): Handwork {
 }
 
 function pullsOf(
-  { zone, family, lengthCm, coarseness, faded = false }: HandworkInput,
+  { zone, family, lengthCm, coarseness, dab = false }: HandworkInput,
   fine: boolean,
 ): Omit<Handwork, 'pace'> {
+  if (dab) return { pulls: 1, note: DAB_WORDS[family] };
   if (zone === 'knee') {
     const pulls = tugs(lengthCm, KNEE_TUG_CM);
     return {
@@ -86,9 +84,6 @@ function pullsOf(
           note: 'A ball over and under the tragus, never into the canal; its stick stays as the handle. Until fully cold, ear braced, no half pull.',
         }
       : { pulls: 1, note: 'Peel along the rim. Brace the ear at its base; no half pull.' };
-  }
-  if (faded && lengthCm < DAB_UP_TO_CM) {
-    return { pulls: 1, note: DAB_WORDS[family] };
   }
   if (BIKINI.includes(zone) && lengthCm > LONG_BIKINI_CM) {
     const pulls = tugs(lengthCm, BIKINI_TUG_CM);

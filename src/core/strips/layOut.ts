@@ -75,6 +75,12 @@ function fromTheStart(pieces: readonly Piece[]): readonly Piece[] {
     .map(({ piece }) => piece);
 }
 
+/** A piece by hand that lies where a dab of the faded border would be is that dab. */
+function asDab(piece: Piece, fade: Fade | undefined): Piece {
+  const isDab = fade?.dabs.some((d) => regionArea(intersectRegions([piece.outline], [d])) > 0.8 * piece.areaCm2);
+  return isDab ? { ...piece, dab: true } : piece;
+}
+
 /**
  * Strips by hand on the hair that there is: what a mark or the outline cuts away is gone, ground given twice belongs to
  * the first.
@@ -93,7 +99,7 @@ function piecesByHand(
     const axis = makePiece(outline, field, input, [0, 1]).lay;
     return connectedPieces(ground)
       .flatMap((part) => withoutHoles(part, axis))
-      .map((ring) => makePiece(ring, field, input, [0, 1], turnDeg))
+      .map((ring) => asDab(makePiece(ring, field, input, [0, 1], turnDeg), input.fade))
       .filter((p) => p.areaCm2 >= CRUMB_CM2 / 4);
   });
 }
@@ -109,7 +115,9 @@ function fadedBorder(
     connectedPieces(intersectRegions(hair, [ring])).flatMap((part) => withoutHoles(part, [0, 1])),
   );
   return {
-    dabs: dabs.map((ring) => makePiece(ring, field, input, [0, 1])).filter((p) => p.areaCm2 >= CRUMB_CM2),
+    dabs: dabs
+      .map((ring): Piece => ({ ...makePiece(ring, field, input, [0, 1]), dab: true }))
+      .filter((p) => p.areaCm2 >= CRUMB_CM2),
     rest: subtractRegions(hair, [fade.band]),
   };
 }

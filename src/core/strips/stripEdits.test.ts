@@ -244,7 +244,13 @@ describe('a faded shoulder', () => {
         [],
         {
           ...way,
-          ...zoneShapes({ zone: 'shoulder', side, family: 'hard', sheet: ground, fade: fadeOf('shoulder', ground) }),
+          ...zoneShapes({
+            zone: 'shoulder',
+            side,
+            family: 'hard',
+            sheet: ground,
+            fade: fadeOf('shoulder', side, ground),
+          }),
         },
         'A',
       );

@@ -20,6 +20,8 @@ import type { Piece, TabKind } from './types';
 const TAB_LENGTH_CM = 1.2;
 const NARROWEST_TAB_CM = 1;
 const SIDE_TAB_CM = 2;
+/** A stick bedded in a dab, cm. */
+const STICK_CM = 0.4;
 
 export const VALID_SHARE = 0.9;
 export const NEEDED_SHARE = 0.02;
@@ -54,6 +56,11 @@ function endSpan(ring: Ring, direction: Vec, depth: number): readonly [number, n
 /** Candidates in order of preference. The tab lies opposite to the pull. */
 export function tabCandidates(piece: Piece): readonly TabCandidate[] {
   const towards = scale(piece.pull, -1);
+  if (piece.dab) {
+    const { x0, x1, y0, y1 } = boxOf([piece.outline]);
+    const centre: Vec = [(x0 + x1) / 2, (y0 + y1) / 2];
+    return [{ kind: 'end', centre, ring: rectangle(centre, towards, STICK_CM, STICK_CM) }];
+  }
   const normal = perpendicular(towards);
   const [end, low, high] = endSpan(piece.outline, towards, Math.min(0.6, piece.lengthCm / 3));
   const width = high - low;

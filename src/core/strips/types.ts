@@ -18,6 +18,8 @@ export interface Piece {
   readonly turnDeg?: number | undefined;
   /** Of a fan round the middle of a whorl: combed, then laid as the hair lies. */
   readonly byEye?: true | undefined;
+  /** Of a faded border: gripped by the stick bedded in it, not by a tab beside it. */
+  readonly dab?: true | undefined;
   /** Laid and peeled along a rim, which it follows round: its length and the way of single hairs say nothing. */
   readonly alongRim?: true | undefined;
   /** Extent along the lay, and area ÷ extent, cm. */

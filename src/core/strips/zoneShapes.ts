@@ -126,9 +126,15 @@ const FADES: Readonly<Partial<Record<ZoneId, FadeRow>>> = {
 const FADE_ROWS = [0.62, 0.38, 0.16];
 
 /** Dabs in rows that thin out towards where hair stays, staggered; common practice, no source, shares from memory. */
-export function fadeOf(zone: ZoneId, { widthCm, heightCm, outline }: Ground): Fade | undefined {
+export function fadeOf(zone: ZoneId, side: Side, sheet: Ground): Fade | undefined {
   const row = FADES[zone];
-  if (!row) return undefined;
+  if (!row || side !== 'right') return row && fadeOfLeft(row, sheet);
+  const flip = (ring: Ring): Ring => ring.map(([x, y]): Vec => [sheet.widthCm - x, y]);
+  const fade = fadeOfLeft(row, { ...sheet, outline: flip(sheet.outline) });
+  return { dabs: fade.dabs.map(flip), band: flip(fade.band) };
+}
+
+function fadeOfLeft(row: FadeRow, { widthCm, heightCm, outline }: Ground): Fade {
   const { dabCm, apartCm } = row;
   const [edge, rowCm] = [row.from * heightCm, ((row.to - row.from) * heightCm) / FADE_ROWS.length];
   const far = row.to > row.from ? heightCm + 1 : -1;

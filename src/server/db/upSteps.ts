@@ -155,6 +155,7 @@ export const upPlan = (plan: Plan): Plan => ({
         handwork: null,
         turnDeg: 0,
         byEye: false,
+        dab: false,
         spreadWith: null,
         density: null,
       },

@@ -5,7 +5,7 @@ import 'server-only';
 import { join } from 'node:path';
 import PDFDocument from 'pdfkit';
 import type { Plan, PlanZone } from '../../core/plan';
-import { pullArrow, ringCentre, ringPath, strokeFor, zoneTitle } from '../../formats/stripsSvg';
+import { PULL, pullArrow, ringPath, strokeFor, WAX, waxOf, zoneTitle } from '../../formats/stripsSvg';
 
 const FONTS = join(process.cwd(), 'node_modules', 'dejavu-fonts-ttf', 'ttf');
 const INK = '#2A211A';
@@ -28,29 +28,39 @@ function draw(doc: PDFKit.PDFDocument, zone: PlanZone, top: number): void {
     .path(ringPath(zone.outline))
     .fillAndStroke('#FFFDF8', INK);
   for (const s of zone.strips) {
+    const { slab, size } = waxOf(s, line);
     const arrow = pullArrow(s, 9 * line);
-    doc
-      .lineWidth(1.4 * line)
-      .path(ringPath(s.outline))
-      .fillOpacity(0.18)
-      .fillAndStroke('#B86A12', '#94530B')
-      .fillOpacity(1);
+    const [x, y] = slab.disc;
+    doc.path(slab.path).fill(WAX.body).path(ringPath(slab.tab)).fill(WAX.edge);
+    if (slab.grain !== '') {
+      doc
+        .lineWidth(0.6 * line)
+        .path(slab.grain)
+        .stroke(WAX.edge);
+    }
     doc
       .lineWidth(2 * line)
       .moveTo(...arrow.from)
       .lineTo(...arrow.to)
-      .stroke('#256B63')
+      .stroke(PULL)
       .path(ringPath(arrow.head))
-      .fill('#256B63');
-  }
-  for (const s of zone.strips) {
-    const [cx, cy] = ringCentre(s.outline);
-    const size = Math.min(16 * line, 0.06 * s.widthMm);
+      .fill(PULL);
     doc
+      .circle(x, y, 0.8 * size)
+      .fill('#FFFDF8')
       .font('bold')
       .fontSize(size)
       .fillColor(INK)
-      .text(String(s.number), cx - 5, cy - 0.5 * size, { width: 10, align: 'center', lineBreak: false });
+      .text(String(s.number), x - 5, y - 0.5 * size, { width: 10, align: 'center', lineBreak: false });
+  }
+  if (zone.keep.length > 0) {
+    doc
+      .save()
+      .path(ringPath(zone.outline))
+      .clip()
+      .lineWidth(3 * line);
+    for (const k of zone.keep) doc.path(ringPath(k.outline)).fillOpacity(0.1).fillAndStroke(PULL, PULL).fillOpacity(1);
+    doc.restore();
   }
   for (const e of zone.excluded) {
     doc

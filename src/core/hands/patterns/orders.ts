@@ -1,6 +1,6 @@
 // The closed list of orders that a hand can remember after one look, from the simplest to the least simple.
 
-import { seen, type LanesBy, type RowsBy, type Seen, type Wanting } from './places';
+import { LAST_COURSE, seen, type LanesBy, type RowsBy, type Seen, type Wanting } from './places';
 
 export const PATTERNS = [
   'patches',
@@ -172,16 +172,26 @@ export function patternOrders(
   const made = (name: PatternName): readonly (readonly number[])[] =>
     isSpread && name === 'patches' ? patchOrders(strips) : looks.flatMap((look) => MAKERS[name](look));
   const listed = names.flatMap((name) => made(name).map((order): PatternOrder => ({ name, order })));
-  const inCourse = listed.map(({ name, order }) => ({ name, order: byCourse(order, strips) }));
-  const found = each(inCourse, strips);
-  // a course that the tabs do not allow is given up
-  return found.length > 0 || inCourse.length === 0 ? found : each(listed, strips);
+  const sorted = (courseOf: (course: number) => number): readonly PatternOrder[] =>
+    each(
+      listed.map(({ name, order }) => ({ name, order: byCourse(order, strips, courseOf) })),
+      strips,
+    );
+  // a course that the tabs do not allow is given up, what comes after everything else last
+  const found = sorted((course) => course);
+  if (found.length > 0 || listed.length === 0) return found;
+  const lastKept = sorted((course) => (course >= LAST_COURSE ? 1 : 0));
+  return lastKept.length > 0 ? lastKept : each(listed, strips);
 }
 
 /** Course by course, each in the order given. */
-const byCourse = (order: readonly number[], strips: readonly Wanting[]): readonly number[] => {
-  const courseOf = (i: number): number => strips[i]?.place.course ?? 0;
-  return [...order].sort((a, b) => courseOf(a) - courseOf(b));
+const byCourse = (
+  order: readonly number[],
+  strips: readonly Wanting[],
+  courseOf: (course: number) => number,
+): readonly number[] => {
+  const of = (i: number): number => courseOf(strips[i]?.place.course ?? 0);
+  return [...order].sort((a, b) => of(a) - of(b));
 };
 
 /** Those that can be laid so, each order once, the simplest pattern first. */

@@ -135,3 +135,6 @@ export function seen(strips: readonly Wanting[], rowsBy: RowsBy, lanesBy: LanesB
     acrossCm: across[i] ?? 0,
   }));
 }
+
+/** From this course on a strip comes after all else of its zone. */
+export const LAST_COURSE = 10;

@@ -51,9 +51,9 @@ export function StripEditor({ zone, data, onClose }: Props) {
   const choice = zone.choice;
   // hair that a faded border leaves standing is free for a strip, but no gap
   const meant = useMemo(() => {
-    const fade = sheet.ok && zone.fade ? fadeOf(zone.zone, sheet.value) : undefined;
+    const fade = sheet.ok && zone.fade ? fadeOf(zone.zone, zone.side, sheet.value) : undefined;
     return fade ? subtractRegions(hair, [fade.band]) : hair;
-  }, [sheet, zone.zone, zone.fade, hair]);
+  }, [sheet, zone.zone, zone.side, zone.fade, hair]);
   const [controller] = useState(() => {
     const strips =
       zone.byHand && data.handStrips

@@ -26,14 +26,13 @@ function thinness(strip: PlanStrip, plan: Plan): readonly string[] {
 }
 
 /** What the tab lies on, and what that asks of the order; `numbers` names strips by their place in it. */
-function tabWords(strip: PlanStrip, plan: Plan, numbers: (ids: readonly string[]) => string): string {
+function tabWords(strip: PlanStrip, numbers: (ids: readonly string[]) => string): string {
+  if (strip.dab) return 'Its rim lies on hair that stays: grip it by its stick, not by a tab.';
   if (strip.tabOn === 'bare') return `Tab (${TABS[strip.tabKind]}) on skin without hair.`;
   if (strip.tabOn === 'cleared') {
     return `Tab (${TABS[strip.tabKind]}) on skin that ${numbers(strip.needsBefore)} has cleared: after it.`;
   }
-  return plan.zones.some((z) => z.fade && z.strips.includes(strip)) && strip.lengthMm < 21
-    ? 'Its rim lies on hair that stays: grip it by its stick, not by a tab.'
-    : 'No clear skin for its tab: a sore start, lift it gently.';
+  return 'No clear skin for its tab: a sore start, lift it gently.';
 }
 
 export function whyThisOrder(strip: PlanStrip, plan: Plan): readonly string[] {
@@ -44,7 +43,7 @@ export function whyThisOrder(strip: PlanStrip, plan: Plan): readonly string[] {
       .sort((a, b) => Number(a) - Number(b))
       .join(', ');
   return [
-    tabWords(strip, plan, numbers),
+    tabWords(strip, numbers),
     ...(strip.touches.length > 0 ? [`Never on the skin together with ${numbers(strip.touches)}: they touch.`] : []),
     ...thinness(strip, plan),
     ...(strip.crossing

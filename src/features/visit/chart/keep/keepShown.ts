@@ -92,7 +92,7 @@ export function keepShown(input: KeepInput, dragged: readonly KeepLine[] | null)
     rings,
     reference:
       zone === 'brow' ? [browPoints(side, sheet)] : keepLinesOf(zone, side, outcome, sheet).map((l) => l.points),
-    going: thinnedOut(goingFrom(standing, rings), fades ? fadeOf(zone, sheet) : undefined),
+    going: thinnedOut(goingFrom(standing, rings), fades ? fadeOf(zone, side, sheet) : undefined),
     edge: zone === 'brow' ? browEdge(side, sheet) : null,
     mirror,
     apartMm: isClosed && ring && across ? apartMm(ring, across) : null,
