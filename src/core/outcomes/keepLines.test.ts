@@ -60,6 +60,14 @@ describe('what stays by what was agreed', () => {
       expect(part.schedule.endS).toBeLessThan(all.schedule.endS);
     },
   );
+  it('a border that fades keeps a mark clear like any other, and takes fewer hairs than all of it', () => {
+    const at: ZoneCase = { zone: 'shoulder', side: 'left', hair, product: 'film-hard', way: 'with' };
+    const marks = [{ kind: 'mole' as const, at: [6, 5] as const, radiusMm: 3 }];
+    const area = (outcome: string, more: Partial<ZoneCase> = {}): number =>
+      plan([{ ...at, outcome, ...more }]).zones[0]?.hairAreaCm2 ?? 0;
+    expect(area('fade')).toBeLessThan(0.9 * area('all'));
+    expect(area('fade') - area('fade', { marks })).toBeCloseTo(area('all') - area('all', { marks }), 1);
+  });
   it('can be drawn by hand instead, and lies in the mirror on the other side', () => {
     const keep = [
       {

@@ -56,12 +56,7 @@ export const goingFrom = (hair: Region, keep: Region | undefined): Region =>
 
 /** Hair that goes where a border is thinned out: all of it before the border, and the dabs in it. */
 export const thinnedOut = (going: Region, fade: Fade | undefined): Region =>
-  fade
-    ? uniteRings([
-        ...subtractRegions(going, [fade.band]),
-        ...fade.dabs.flatMap((dab) => intersectRegions(going, [dab])),
-      ])
-    : going;
+  fade ? subtractRegions(going, subtractRegions([fade.band], fade.dabs)) : going;
 
 /** Sorted from the end where pulls start, then across: this is the order in which equal strips are taken. */
 function fromTheStart(pieces: readonly Piece[]): readonly Piece[] {
@@ -148,7 +143,7 @@ export function layOutZone(
   const pieces = fromTheStart([...main, ...dabs]);
   const covered = uniteRings(pieces.map((p) => p.outline));
   // what a fade leaves standing was not meant to be taken
-  const meant = border ? uniteRings([...border.rest, ...pieces.map((p) => p.outline)]) : hair;
+  const meant = input.fade ? subtractRegions(hair, subtractRegions([input.fade.band], covered)) : hair;
   const hairAreaCm2 = regionArea(meant);
   const strips = arrange(pieces, subtractRegions(standing, covered), excluded, input, idPrefix);
   const stripArea = pieces.reduce((s, p) => s + p.areaCm2, 0);

@@ -3,17 +3,12 @@
 import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
 import { ZONES } from '@/core/anatomy';
 import type { Vec } from '@/core/shared';
+import { ARROWS } from './arrowKeys';
 import { SheetController, type SheetInput } from './sheetController';
 import type { View } from './sheetPainter';
 import styles from './Chart.module.css';
 
 const KEY_STEP_CM = 0.5;
-const ARROWS: Readonly<Record<string, Vec>> = {
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-};
 
 interface Props extends SheetInput {
   /** What lies over the sheet, given how it lies on the page. */

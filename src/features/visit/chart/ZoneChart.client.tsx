@@ -3,6 +3,7 @@
 import { useMemo, useState } from 'react';
 import { BODY_REGIONS, sheetFor, shareOnSheet, ZONES, zoneKey } from '@/core/anatomy';
 import { fitChart, mirrorDensity, mirrorStrokes } from '@/core/field';
+import { fitLine } from '@/core/outcomes';
 import { fitStrips } from '@/core/strips';
 import type { ReadChart } from '@/formats/chartFile';
 import type { ChartData, ChartMark, Spot } from '@/server/db/schema';
@@ -130,8 +131,10 @@ export function ZoneChart({ zone, action }: { readonly zone: BenchZone; readonly
     // an undo would put marks where they lay on the other sheet
     edits.clear();
     const { handStrips } = zone.data;
+    const { keep } = content;
     save({
       ...fitChart(content, [width, height], size),
+      ...(keep?.lines ? { keep: { ...keep, lines: keep.lines.map((l) => fitLine(l, [width, height], size)) } } : {}),
       sheetCm: to ?? undefined,
       drawnOnCm: size,
       ...(handStrips

@@ -4,6 +4,7 @@ import { useId, useRef, useState, type KeyboardEvent, type PointerEvent } from '
 import type { Sheet, Side, ZoneId } from '@/core/anatomy';
 import { BROW_POINT_NAMES, isSimpleRing, moveWords, ringOfLine, type KeepLine } from '@/core/outcomes';
 import { clamp, roundTo, type Region, type Ring, type Vec } from '@/core/shared';
+import { ARROWS } from '../arrowKeys';
 import type { View } from '../sheetPainter';
 import { BrowGround } from './BrowGround';
 import type { KeepShown } from './keepShown';
@@ -25,12 +26,6 @@ interface Props {
 const STEP_CM = 0.05;
 /** With Shift a point goes this many steps. */
 const WIDE = 4;
-const ARROWS: Readonly<Record<string, Vec>> = {
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-};
 
 export const path = (region: Region): string =>
   region.map((ring) => `M${ring.map(([x, y]) => `${roundTo(x, 3)} ${roundTo(y, 3)}`).join('L')}Z`).join('');
