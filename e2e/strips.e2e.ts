@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
-import { bench, confirmed } from './support';
+import { bench, confirmed, saved } from './support';
 
 test('the strips say how the hand takes them off, and go on paper one zone a page, without a name', async ({
   page,
@@ -206,12 +206,19 @@ test('the shoulder is thinned out by one tick, and strips with a fault are refus
   expect(JSON.stringify(await bad.json())).toContain('handStrips.strips[0].outline');
   expect((await put({ product: 'film-hard', way: 'with' })).status()).toBe(200);
   await page.goto(`/visits/${visitId}/strips`);
-  const tick = page.getByRole('checkbox', { name: /Thin out towards the arm/ });
-  await tick.check();
-  await expect(page.getByText('All saved')).toBeVisible();
-  const faded = (await bench(page.request, visitId)).plan.zones[0];
+  // a shoulder fades where nothing else was agreed; by hand it ends, and fades again
+  const tick = page.getByRole('checkbox', { name: /Thin the border out in dabs/ });
+  await expect(tick).toBeChecked();
+  const shoulder = async () => (await bench(page.request, visitId)).plan.zones[0];
+  const faded = await shoulder();
   expect(faded?.fade).toBe(true);
-  expect(faded?.strips.length).toBeGreaterThan(before.plan.zones[0]?.strips.length ?? 99);
+  await tick.uncheck();
+  await saved(page);
+  await expect.poll(async () => (await shoulder())?.fade).toBe(false);
+  expect(faded?.strips.length).toBeGreaterThan((await shoulder())?.strips.length ?? 99);
+  await tick.check();
+  await saved(page);
+  await expect.poll(async () => (await shoulder())?.strips.length).toBe(faded?.strips.length);
 });
 
 test('the plan goes out as PDF and SVG without a name; prices are entered by keys, a margin stands at the desk only', async ({

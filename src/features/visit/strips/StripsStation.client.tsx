@@ -169,7 +169,7 @@ function Layout({ zone, plan }: { readonly zone: PlanZone; readonly plan: Plan }
                     <label className={styles.fade}>
                       <input
                         type="checkbox"
-                        checked={zone.fade}
+                        checked={data.fade ?? zone.fade}
                         disabled={stands}
                         onChange={(e) => saveChart(zone, { ...data, fade: e.target.checked })}
                       />{' '}
