@@ -111,7 +111,7 @@ function zoneCase(
     ...(data.way && (!data.product || stocked(data.product)) ? { way: data.way as Way } : {}),
     ...(worked && stocked(worked.product) ? { worked } : {}),
     ...heatWish(data, products),
-    ...(data.fade ? { fade: true } : {}),
+    ...(data.fade === undefined ? {} : { fade: data.fade }),
     ...(data.position ? { position: data.position } : {}),
     ...(data.handStrips ? { handStrips: data.handStrips } : {}),
   };
