@@ -5,6 +5,7 @@ import {
   consentTextOf,
   howMuchFor,
   howMuchInWords,
+  offeredChoice,
   servicesIn,
   SHIPPED_SERVICES,
   zonesOf,
@@ -46,6 +47,13 @@ describe('how much', () => {
       for (const c of howMuchFor(zone)) expect(howMuchInWords(zone, c.id)).toContain(c.says);
       expect(howMuchInWords(zone, 'no such choice')).toContain(howMuchFor(zone)[0]?.says ?? '?');
     }
+  });
+  it('knows what takes the place of a choice that is offered no more, and never takes more off instead', () => {
+    expect(offeredChoice('chest', 'middle')).toBe('middle-only');
+    expect(offeredChoice('chin', 'strays')).toBeUndefined();
+    expect(offeredChoice('brow', 'tidy')).toBe('tidy');
+    expect(offeredChoice('brow', undefined)).toBeUndefined();
+    expect(howMuchInWords('chin', 'strays')).toContain('outside the usual line');
   });
   it('offers brows natural, tidy or reshaped in steps, shoulders that fade (common practice, no source)', () => {
     expect(howMuchFor('brow').map((c) => c.id)).toEqual(['natural', 'tidy', 'reshape']);

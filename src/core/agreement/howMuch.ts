@@ -9,6 +9,8 @@ export interface HowMuch {
   readonly says: string;
   /** No longer offered: there is no line on the skin that it names; what was agreed once keeps its words. */
   readonly retired?: true;
+  /** Of a retired one: what comes nearest to it and takes no more; none where that is for the client to say. */
+  readonly instead?: string;
 }
 
 const ALL: HowMuch = { id: 'all', label: 'All of it', says: 'Everything on this zone comes off.' };
@@ -57,7 +59,13 @@ const CHOICES: Readonly<Partial<Record<ZoneId, readonly HowMuch[]>>> = {
   chest: [
     ALL,
     { id: 'middle-only', label: 'The middle only', says: 'The middle comes off up to a line on each side.' },
-    { id: 'middle', label: 'Thin the middle', says: 'The middle thinned, the rest stays.', retired: true },
+    {
+      id: 'middle',
+      label: 'Thin the middle',
+      says: 'The middle thinned, the rest stays.',
+      retired: true,
+      instead: 'middle-only',
+    },
   ],
   'lower-leg-front': [ALL, { id: 'to-knee', label: 'Up to below the knee', says: 'The knee itself stays as it is.' }],
 };
@@ -66,6 +74,12 @@ const EVER: readonly HowMuch[] = [ALL];
 
 /** Choices of a zone; never empty. */
 export const howMuchFor = (zone: ZoneId): readonly HowMuch[] => (CHOICES[zone] ?? EVER).filter((c) => !c.retired);
+
+/** A choice as it is offered now: itself, or what takes its place; undefined where the client has to be asked anew. */
+export function offeredChoice(zone: ZoneId, choice: string | undefined): string | undefined {
+  const found = (CHOICES[zone] ?? EVER).find((c) => c.id === choice);
+  return found?.retired ? found.instead : found?.id;
+}
 
 /** `Brow: natural` and what it says, for the record and the client's eye. */
 export function howMuchInWords(zone: ZoneId, choice: string): string {

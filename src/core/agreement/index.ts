@@ -1,4 +1,4 @@
-export { howMuchFor, howMuchInWords } from './howMuch';
+export { howMuchFor, howMuchInWords, offeredChoice } from './howMuch';
 export type { HowMuch } from './howMuch';
 export { SHIPPED_SERVICES, servicesIn, zonesOf } from './services';
 export type { Service, ServiceZone } from './services';

@@ -92,10 +92,11 @@ describe('what was drawn for one client', () => {
     expect(
       apartMm(ring({ stays: 'inside', points: line?.points ?? [] }), ring(lines[0] ?? { stays: 'inside', points: [] })),
     ).toBeCloseTo(1, 1);
-    expect(moveWords([1, 1], [1, 0.95], true)).toBe('0.5 mm up');
-    expect(moveWords([1, 1], [1.2, 1.1], true)).toBe('1 mm down, 2 mm out');
-    expect(moveWords([1, 1], [1.2, 1], false)).toBe('2 mm in');
-    expect(moveWords([1, 1], [1, 1], true)).toBeNull();
+    expect(moveWords([1, 1], [1, 0.95], 'left')).toBe('0.5 mm up');
+    expect(moveWords([1, 1], [1.2, 1.1], 'left')).toBe('1 mm down, 2 mm out');
+    expect(moveWords([1, 1], [1.2, 1], 'right')).toBe('2 mm in');
+    expect(moveWords([1, 1], [1.2, 1], 'middle')).toBe('2 mm right');
+    expect(moveWords([1, 1], [1, 1], 'left')).toBeNull();
   });
   it('finds as much line beside hair as a ruler does: a straight border over a sheet of ten centimetres', () => {
     const keep: Ring = [

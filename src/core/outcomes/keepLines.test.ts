@@ -57,7 +57,9 @@ describe('what stays by what was agreed', () => {
       const grams = (p: Plan): number =>
         p.materials.filter((m) => m.item === 'film-hard').reduce((s, m) => s + m.amount, 0);
       expect(grams(part)).toBeLessThan(grams(all));
-      expect(part.schedule.endS).toBeLessThan(all.schedule.endS);
+      // a line close to the border saves no strip
+      const least = stays > 0.1 * whole.hairAreaCm2 ? 1 : 0;
+      expect(part.schedule.endS).toBeLessThanOrEqual(all.schedule.endS - least);
     },
   );
   it('a border that fades keeps a mark clear like any other, and takes fewer hairs than all of it', () => {

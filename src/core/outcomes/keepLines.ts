@@ -40,14 +40,14 @@ const LINES: Readonly<Partial<Record<ZoneId, Readonly<Record<string, Lines>>>>> 
   },
   chest: { 'middle-only': both(onSheet('left', upright(0.36)), onSheet('right', upright(0.64))) },
   'lower-leg-front': { 'to-knee': (sheet) => onSheet('above', level(BELOW_KNEE_CM / sheet.heightCm))(sheet) },
-  // along the cut line
+  // along the cut line, where the sheet begins: to be moved to where it is cut
   nape: {
     line: onSheet('above', [
-      [0.15, 0.2],
-      [0.35, 0.22],
-      [0.5, 0.24],
-      [0.65, 0.22],
-      [0.85, 0.2],
+      [0.15, 0.08],
+      [0.35, 0.11],
+      [0.5, 0.13],
+      [0.65, 0.11],
+      [0.85, 0.08],
     ]),
   },
   // the sideburn down to the lobe

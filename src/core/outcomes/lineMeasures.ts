@@ -1,6 +1,7 @@
 // What is measured along a line: how far a point was moved, how much two sides differ, and the hair close by that is
 // tweezed instead of waxed.
 
+import type { Side } from '../anatomy';
 import { distance, distanceToSegment, isInside, roundTo, type Region, type Ring, type Vec } from '../shared';
 
 const MM_PER_CM = 10;
@@ -56,12 +57,19 @@ const DIRECTIONS = [
   ['down', 0, 1],
 ] as const;
 
-/** `1.5 mm up`: how far a point stands from where it was, by the larger part; null below a twentieth of a mm. */
-export function moveWords(from: Vec, to: Vec, outwardIsRight: boolean): string | null {
+/** Words for towards the sheet's left and right: of a paired zone in and out, as its outer side lies. */
+const LEVEL: Readonly<Record<Side, readonly [string, string]>> = {
+  left: ['in', 'out'],
+  right: ['out', 'in'],
+  middle: ['left', 'right'],
+};
+
+/** `1.5 mm up, 1 mm out`: how far a point stands from where it was; null below a twentieth of a mm. */
+export function moveWords(from: Vec, to: Vec, side: Side): string | null {
   const [dx, dy] = [MM_PER_CM * (to[0] - from[0]), MM_PER_CM * (to[1] - from[1])];
   if (Math.hypot(dx, dy) < 0.05) return null;
   const upright = DIRECTIONS.find(([, , way]) => way === Math.sign(dy))?.[0] ?? 'up';
-  const level = dx > 0 === outwardIsRight ? 'out' : 'in';
+  const level = LEVEL[side][dx > 0 ? 1 : 0];
   const parts: readonly (readonly [number, string])[] = [
     [roundTo(Math.abs(dy), 1), upright],
     [roundTo(Math.abs(dx), 1), level],

@@ -1,5 +1,6 @@
 import Link from 'next/link';
 import { howMuchFor } from '@/core/agreement';
+import { choiceOf } from './agreed';
 import { ZONES, zoneKey } from '@/core/anatomy';
 import { FACT_WORDS } from '@/core/screening';
 import type { Bench } from '@/server/services/bench';
@@ -97,7 +98,9 @@ function Agreed({ visit }: { readonly visit: Bench['visit'] }) {
     ...new Set(
       agreed.howMuch.flatMap((h) =>
         howMuchFor(h.zone).length > 1
-          ? [`${ZONES[h.zone].name}: ${(howMuchFor(h.zone).find((c) => c.id === h.choice)?.label ?? '').toLowerCase()}`]
+          ? [
+              `${ZONES[h.zone].name}: ${(howMuchFor(h.zone).find((c) => c.id === choiceOf(agreed, h))?.label ?? '').toLowerCase()}`,
+            ]
           : [],
       ),
     ),

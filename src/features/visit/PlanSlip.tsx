@@ -34,11 +34,11 @@ export function PlanSlip({ bench, at }: { readonly bench: Bench; readonly at: st
         ) : null}
         {zone?.choice && zone.heat ? (
           <dl>
-            {zone.keep.length > 0 || zone.fade ? (
+            {(zone.keep.length > 0 || zone.fade) && zone.hairs > 0 ? (
               <Row name="Comes off">
                 <strong>About {zone.hairs} hairs</strong>
                 {zone.line.hairs > 0 ? (
-                  <span className="quiet">, {zone.line.hairs} of them along the line by tweezers</span>
+                  <span className="quiet">, {zone.line.hairs} of them within a millimetre of the line</span>
                 ) : null}
               </Row>
             ) : null}

@@ -2,6 +2,7 @@
 
 import 'server-only';
 import { randomUUID } from 'node:crypto';
+import { offeredChoice } from '../../core/agreement';
 import type { Side, ZoneId } from '../../core/anatomy';
 import { sidesOf, ZONES, zoneKey } from '../../core/anatomy';
 import { ok } from '../../core/shared';
@@ -56,7 +57,15 @@ export function startingConsult(client: ClientRow, on: string, last: Consult | u
     judged: null,
     confirmedAtMs: null,
     agreed: last
-      ? { ...last.agreed, words: '' }
+      ? {
+          ...last.agreed,
+          // what is offered no more is asked anew
+          howMuch: last.agreed.howMuch.flatMap((h) => {
+            const choice = offeredChoice(h.zone, h.choice);
+            return choice === undefined ? [] : [{ ...h, choice }];
+          }),
+          words: '',
+        }
       : { howMuch: [], coldPack: false, company: 'either', tweezing: true, words: '' },
   };
 }

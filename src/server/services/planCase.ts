@@ -2,7 +2,7 @@
 // planned twice.
 
 import { createHash } from 'node:crypto';
-import { howMuchFor } from '../../core/agreement';
+import { offeredChoice } from '../../core/agreement';
 import { zoneKey, ZONES, type Side, type ZoneId } from '../../core/anatomy';
 import type { Hold } from '../../core/matching';
 import { outcomesWithLine, resolveKeep, ringOfLine, usualOutcome, type DrawnOn } from '../../core/outcomes';
@@ -111,7 +111,6 @@ function zoneCase(
     ...(data.way && (!data.product || stocked(data.product)) ? { way: data.way as Way } : {}),
     ...(worked && stocked(worked.product) ? { worked } : {}),
     ...heatWish(data, products),
-    ...(data.fade === undefined ? {} : { fade: data.fade }),
     ...(data.position ? { position: data.position } : {}),
     ...(data.handStrips ? { handStrips: data.handStrips } : {}),
   };
@@ -130,7 +129,7 @@ type Charted = CaseParts['zones'][number];
 function stays(agreed: Consult['agreed'], at: Charted, charts: readonly Charted[]): Pick<ZoneCase, 'outcome' | 'keep'> {
   const { zone, side } = at;
   const choice = agreed.howMuch.find((h) => zoneKey(h) === zoneKey(at))?.choice;
-  const known = howMuchFor(zone).some((h) => h.id === choice) ? choice : undefined;
+  const known = offeredChoice(zone, choice);
   const outcome = known === undefined ? {} : { outcome: known };
   if (!outcomesWithLine(zone).includes(known ?? usualOutcome(zone))) return outcome;
   const own = drawnOn(at);

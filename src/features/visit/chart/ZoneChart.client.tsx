@@ -2,6 +2,7 @@
 
 import { useMemo, useState } from 'react';
 import { BODY_REGIONS, sheetFor, shareOnSheet, ZONES, zoneKey } from '@/core/anatomy';
+import { hasBegun } from '@/core/hands';
 import { fitChart, mirrorDensity, mirrorStrokes } from '@/core/field';
 import { fitLine } from '@/core/outcomes';
 import { fitStrips } from '@/core/strips';
@@ -186,7 +187,9 @@ export function ZoneChart({ zone, action }: { readonly zone: BenchZone; readonly
           <>
             {width.toFixed(1)} × {height.toFixed(1)} cm{basis === '' ? '' : `, ${basis}`} ·{' '}
             {Math.round(planned?.hairAreaCm2 ?? 0)} cm² of hair
-            {lost > 0.5 ? `, ${Math.round(lost)} cm² kept clear` : ''}
+            {lost > 0.5
+              ? `, ${Math.round(lost)} cm² ${planned?.keep.length || planned?.fade ? 'left' : 'kept clear'}`
+              : ''}
             {zone.last ? ` · chart of ${dayMonth(zone.last.on)}` : ' · usual growth, comb it to fit'}
           </>
         }
@@ -204,7 +207,7 @@ export function ZoneChart({ zone, action }: { readonly zone: BenchZone; readonly
             readOnly={closed}
             onDone={edits.done}
             outcome={outcome}
-            fade={zone.data.fade}
+            stands={hasBegun(bench.journal)}
             other={other}
             onKeep={(keep) => put({ ...content, keep })}
             held={{

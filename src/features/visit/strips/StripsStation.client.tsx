@@ -9,6 +9,7 @@ import type { Plan, PlanZone } from '@/core/plan';
 import { canFade } from '@/core/strips';
 import type { ChartData } from '@/server/db/schema';
 import { percent, plural, withDates } from '@/ui/words';
+import { choiceOf, fading } from '../agreed';
 import { useBench } from '../BenchContext.client';
 import { useZone } from '../BenchFrame.client';
 import { productName } from '../stations';
@@ -47,7 +48,8 @@ export function StripsStation() {
 }
 
 function Layout({ zone, plan }: { readonly zone: PlanZone; readonly plan: Plan }) {
-  const { bench, saveChart } = useBench();
+  const { bench, saveConsult } = useBench();
+  const { consult } = bench.visit;
   const { schedule } = plan;
   const [atS, setAtS] = useState<number | null>(null);
   const [playing, setPlaying] = useState(false);
@@ -169,9 +171,14 @@ function Layout({ zone, plan }: { readonly zone: PlanZone; readonly plan: Plan }
                     <label className={styles.fade}>
                       <input
                         type="checkbox"
-                        checked={data.fade ?? zone.fade}
+                        checked={stands ? zone.fade : choiceOf(consult.agreed, zone) === 'fade'}
                         disabled={stands}
-                        onChange={(e) => saveChart(zone, { ...data, fade: e.target.checked })}
+                        onChange={(e) =>
+                          saveConsult({
+                            ...consult,
+                            agreed: fading(consult.agreed, bench.zones, zone.zone, e.target.checked),
+                          })
+                        }
                       />{' '}
                       Thin the border out in dabs, no hard edge
                     </label>

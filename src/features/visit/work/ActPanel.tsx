@@ -248,7 +248,7 @@ function wordsOf({ act, found, plan, productName, readySign, nowMs }: Props): Wo
     title: `Pull strip ${strip.number}${strip.pulls > 1 ? `, ${strip.pulls} pulls` : ''}`,
     ask: zone.choice?.family === 'hard' ? SIGNS[readySign] : clothAsk(zone.choice, facts.face),
     button: zone.choice?.family === 'hard' ? 'It is ready, pulled' : 'Pulled and pressed',
-    say: isLastOfNewLine(zone, strip) ? 'Look: shall the line come nearer?' : facts.cue,
+    say: isLastOfNewLine(zone, strip) ? `${facts.cue} Then the mirror: is the line as agreed?` : facts.cue,
     how: (
       <>
         {strip.handwork === null ? '' : `${strip.handwork} `}

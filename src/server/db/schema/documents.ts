@@ -209,7 +209,7 @@ export interface ChartData {
     | undefined;
   /** What stays, as drawn; absent = as what was agreed draws it, or as on the other side. */
   readonly keep?: DrawnKeep | undefined;
-  /** The border is thinned out in dabs. */
+  /** Of charts from before the agreement decided it; kept, and read by nothing. */
   readonly fade?: boolean | undefined;
   /** How the client is to lie for it; absent = as it turns the client least. */
   readonly position?: Position | undefined;

@@ -13,6 +13,7 @@ interface Props {
   /** Name of the other side where it is worked too: `right`. */
   readonly other: string | null;
   readonly disabled: boolean;
+  readonly stands: boolean;
   readonly onStep: (step: number, outcome: string) => void;
   readonly onOutcome: (outcome: string) => void;
   /** Back to the other side's line, or to what was agreed. */
@@ -20,7 +21,7 @@ interface Props {
 }
 
 /** What is agreed for the zone, moved where one sees what it means, and how far the two sides lie apart. */
-export function KeepBar({ zone, outcome, shown, other, disabled, onStep, onOutcome, onReset }: Props) {
+export function KeepBar({ zone, outcome, shown, other, disabled, stands, onStep, onOutcome, onReset }: Props) {
   const choices = howMuchFor(zone);
   const step = BROW_STEPS.find((s) => s.step === shown.step && s.outcome === outcome) ?? stepOf(outcome);
   const says = zone === 'brow' ? step.says : choices.find((c) => c.id === outcome)?.says;
@@ -34,6 +35,7 @@ export function KeepBar({ zone, outcome, shown, other, disabled, onStep, onOutco
         ) : null}
         {says}
         {shown.byHand ? ' Moved by hand.' : ''}
+        {stands ? ' The table has begun: the line stands.' : ''}
         {shown.by === 'other' && other !== null ? <span className="quiet"> As on the {other}.</span> : null}
         {shown.apartMm !== null && other !== null ? (
           <b className={shown.apartMm > 0 ? styles.apart : undefined}>

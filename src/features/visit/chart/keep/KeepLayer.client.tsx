@@ -126,7 +126,7 @@ export function KeepLayer({ zone, side, sheet, view, shown, readOnly, onDrag, on
       {shown.lines.flatMap((line, i) =>
         line.points.map((at, k) => {
           const from = unmoved(i, k, at);
-          const words = moveWords(from, at, side !== 'right');
+          const words = moveWords(from, at, side);
           const name = zone === 'brow' ? BROW_POINT_NAMES[k] : `line ${i + 1}, point ${k + 1}`;
           const [x, y] = place(at);
           const isHeld = held?.[0] === i && held[1] === k;

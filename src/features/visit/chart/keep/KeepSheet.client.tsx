@@ -15,15 +15,17 @@ type SheetProps = Omit<ComponentProps<typeof HairSheet>, 'going' | 'over'>;
 interface Props extends SheetProps {
   /** What was agreed. */
   readonly outcome: string;
-  readonly fade: boolean | undefined;
+  /** The table has begun: the strips stand, and so does the line. */
+  readonly stands: boolean;
   readonly other: BenchZone | undefined;
   /** A new line or step; `outcome` where it is of another one than was agreed. */
   readonly onKeep: (keep: KeepInput['drawn']) => void;
 }
 
 /** The sheet of a zone on which some hair may stay: what stays, what goes, and the line between them. */
-export function KeepSheet({ outcome, fade, other, onKeep, ...sheet }: Props) {
-  const { zone, side, content, readOnly } = sheet;
+export function KeepSheet({ outcome, stands, other, onKeep, ...sheet }: Props) {
+  const { zone, side, content } = sheet;
+  const readOnly = sheet.readOnly || stands;
   const [dragged, setDragged] = useState<readonly KeepLine[] | null>(null);
   const input = useMemo(
     (): KeepInput => ({
@@ -32,15 +34,14 @@ export function KeepSheet({ outcome, fade, other, onKeep, ...sheet }: Props) {
       sheet: sheet.sheet,
       outcome,
       drawn: content.keep,
-      fade,
       marks: content.marks,
       other,
     }),
-    [zone.id, side, sheet.sheet, outcome, content.keep, content.marks, fade, other],
+    [zone.id, side, sheet.sheet, outcome, content.keep, content.marks, other],
   );
   const shown = useMemo(() => keepShown(input, dragged), [input, dragged]);
   if (howMuchFor(zone.id).length < 2) return <HairSheet {...sheet} going={null} />;
-  const isAll = shown.rings.length === 0 && shown.going.length === 1;
+  const { isAll } = shown;
   return (
     <div className={styles.sheet}>
       <HairSheet
@@ -70,6 +71,7 @@ export function KeepSheet({ outcome, fade, other, onKeep, ...sheet }: Props) {
         shown={shown}
         other={other ? other.side : null}
         disabled={readOnly}
+        stands={stands}
         onStep={(step, of) => onKeep({ outcome: of, step })}
         onOutcome={(of) => onKeep({ outcome: of })}
         onReset={() => onKeep({ outcome })}

@@ -5,7 +5,6 @@ import { sheetFor, ZONES, type Sheet, type Side, type ZoneId } from '@/core/anat
 import { exclusionOf } from '@/core/field';
 import {
   apartMm,
-  browEdge,
   browPoints,
   keepLinesOf,
   mirrorLine,
@@ -27,8 +26,6 @@ export interface KeepInput {
   /** What was agreed for it. */
   readonly outcome: string;
   readonly drawn: DrawnKeep | undefined;
-  /** The border thins out or not where that was said by hand. */
-  readonly fade: boolean | undefined;
   readonly marks: readonly ChartMark[];
   /** The other side, where it is worked too. */
   readonly other: BenchZone | undefined;
@@ -46,8 +43,8 @@ export interface KeepShown {
   readonly reference: readonly (readonly Vec[])[];
   /** Hair that goes. */
   readonly going: Region;
-  /** The brow as it grows. */
-  readonly edge: Ring | null;
+  /** True where no hair stays but what marks keep clear. */
+  readonly isAll: boolean;
   /** The other side's lines in the mirror, and the most that the two sides lie apart, mm. */
   readonly mirror: readonly Ring[];
   readonly apartMm: number | null;
@@ -66,7 +63,7 @@ function otherSide(other: BenchZone | undefined): OtherSide | null {
 
 /** `dragged`: lines under the hand, in place of those that stand. */
 export function keepShown(input: KeepInput, dragged: readonly KeepLine[] | null): KeepShown {
-  const { zone, side, sheet, outcome, drawn, fade, marks, other } = input;
+  const { zone, side, sheet, outcome, drawn, marks, other } = input;
   const at = { zone, side, outcome };
   const own = { drawn, sheet };
   const there = otherSide(other);
@@ -74,7 +71,7 @@ export function keepShown(input: KeepInput, dragged: readonly KeepLine[] | null)
   const lines = dragged ?? found.lines;
   const rings = lines.map((l) => ringOfLine(l, sheet));
   const standing = hairRegion(sheet.outline, marks.map(exclusionOf)).hair;
-  const fades = canFade(zone) && (fade ?? outcome === 'fade');
+  const fades = canFade(zone) && outcome === 'fade';
   const mirror =
     there && other
       ? resolveKeep({ ...at, side: other.side }, there, { ...own, drawn: dragged ? { outcome, lines } : drawn })
@@ -93,7 +90,7 @@ export function keepShown(input: KeepInput, dragged: readonly KeepLine[] | null)
     reference:
       zone === 'brow' ? [browPoints(side, sheet)] : keepLinesOf(zone, side, outcome, sheet).map((l) => l.points),
     going: thinnedOut(goingFrom(standing, rings), fades ? fadeOf(zone, side, sheet) : undefined),
-    edge: zone === 'brow' ? browEdge(side, sheet) : null,
+    isAll: rings.length === 0 && !fades,
     mirror,
     apartMm: isClosed && ring && across ? apartMm(ring, across) : null,
   };
