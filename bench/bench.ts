@@ -119,7 +119,15 @@ measure(
   1,
 );
 measure('whole plan of an underarm', 150, (k) => planVisit(one('underarm', 'left', 7 + 0.01 * k)), 9, 3);
-measure('whole plan of a lower leg', 150, (k) => planVisit(one('lower-leg-front', 'left', 7 + 0.01 * k)), 7, 2);
+// warm, as the server's threads are some seconds after its start
+measure('whole plan of a lower leg', 150, (k) => planVisit(one('lower-leg-front', 'left', 7 + 0.01 * k)), 9, 12);
+const bothOf = (id: 'lower-leg-front' | 'upper-back', k: number): VisitCase => {
+  const first = one(id, id === 'upper-back' ? 'middle' : 'left', 7 + 0.01 * k);
+  const other = id === 'upper-back' ? one('lower-back', 'middle', 7) : one(id, 'right', 7 + 0.01 * k);
+  return { ...first, zones: [...first.zones, ...other.zones] };
+};
+measure('whole plan of both lower legs', 600, (k) => planVisit(bothOf('lower-leg-front', k)), 7, 4);
+measure('whole plan of a whole back', 400, (k) => planVisit(bothOf('upper-back', k)), 7, 4);
 measure('strip layout, underarm', null, () => layoutOf('underarm', 'left'), 9, 3);
 measure('strip layout, lower leg', null, () => layoutOf('lower-leg-front', 'left'), 9, 3);
 measure('strip layout, upper back (largest zone)', 100, () => layoutOf('upper-back', 'middle'), 7, 2);

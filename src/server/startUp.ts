@@ -13,6 +13,7 @@ import { fastRoute } from './http/fastRoutes';
 import { log } from './log';
 import { planInThreads } from './planning/planner';
 import { planThreads } from './planning/threads';
+import { warmUp } from './planning/warmUp';
 import { dropRequestsBefore } from './repos/groundRepo';
 import { dropOldPlans } from './repos/planRepo';
 import { readStudio } from './repos/studioRepo';
@@ -29,6 +30,7 @@ const REQUESTS_KEPT_MS = 60 * DAY_MS;
 const LOOKS_KEPT_MS = 7 * DAY_MS;
 /** The first page comes first. */
 const FIRST_CARE_MS = 20_000;
+const FIRST_WARM_MS = 4_000;
 const FIRST_IMPORT_MS = 3_000;
 const AFTER_CHANGE_MS = 1_500;
 
@@ -96,6 +98,7 @@ export function startUp(): void {
   }, FIRST_IMPORT_MS).unref();
   warmAfterChanges();
   if (process.env['STRICKLE_CARE'] === 'off') return;
+  setTimeout(() => void warmUp(threads), FIRST_WARM_MS).unref();
   setTimeout(() => {
     beside('checkFile.ts', [], 'the data file does not stand a look at every page', noteFileFault);
     quietly(NOT_AHEAD, () => plansAhead(getDb(), nowMs()));

@@ -55,6 +55,20 @@ export const BROW_OUTLINE: readonly Vec[] = smoothRing(
   6,
 );
 
+/** Lid and eye: from two millimetres under the fold downwards. Nothing is ever laid on it, not even a tab. */
+export const LID: readonly Vec[] = (
+  [
+    [7.05, 3.35],
+    [6.2, 3.5],
+    [4.9, 3.55],
+    [3.3, 3.86],
+    [1.9, 4.5],
+    [0.85, 4.6],
+    [0.85, 8],
+    [7.05, 8],
+  ] as const
+).map(onSheet);
+
 /** A line along the middle of the brow and out to both sides: what lies above it is laid from above. */
 export const BROW_SPINE: readonly Vec[] = (
   [

@@ -15,5 +15,5 @@ export type { Subdivision } from './subdivisions';
 export { courseAt, ONE_SIDE_FIRST } from './course';
 export { POSITIONS, POSITION_NAMES, poseKey, poseWords, positionsOf, turnOf } from './positions';
 export type { Position } from './positions';
-export { BROW_EDGE, BROW_POINTS, BROW_SPINE, browSpineAt, UPPER_BROW_POINTS } from './browSheet';
+export { BROW_EDGE, BROW_POINTS, BROW_SPINE, browSpineAt, LID, UPPER_BROW_POINTS } from './browSheet';
 export { smoothRing } from './shapes';

@@ -3,6 +3,7 @@
 // moves no strip.
 
 import type { Schedule } from '../hands';
+import type { GrowthField } from '../field';
 import type { LearnedGrowth } from '../hair';
 import type { CoatHeat, Opener, SkinHeat, WorkingWindow } from '../heat';
 import type { RoundSchedule } from '../rounds';
@@ -14,6 +15,7 @@ export interface PlanMemory {
   readonly openers: Recall<readonly Opener[]>;
   readonly heats: Recall<SkinHeat>;
   readonly coats: Recall<CoatHeat>;
+  readonly fields: Recall<GrowthField>;
   readonly layouts: Recall<Layout>;
   readonly cuts: Recall<readonly Piece[]>;
   readonly schedules: Recall<Schedule>;
@@ -27,6 +29,7 @@ export const planMemory = (): PlanMemory => ({
   openers: recaller(200),
   heats: recaller(600),
   coats: recaller(200),
+  fields: recaller(60),
   layouts: recaller(240),
   cuts: recaller(120),
   schedules: recaller(600),

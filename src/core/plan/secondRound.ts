@@ -10,7 +10,7 @@ import { LATEST_PULL_CAP_S, LATER_PASS_MM, skinInState, solveSkinHeat } from '..
 import { mannerName, mannerOf, type Product, type Way } from '../products';
 import type { LeftKind } from '../reading';
 import { roundTo, type Ring, type Vec } from '../shared';
-import { layOutAreas, largestStrip, middleOf, type HandLevel, type TabKind, type TabOn } from '../strips';
+import { layOutAreas, largestStrip, middleOf, neverOn, type HandLevel, type TabKind, type TabOn } from '../strips';
 import type { PlanZone } from './planTypes';
 import { stripJobs } from './stripJobs';
 
@@ -97,6 +97,7 @@ export function secondRound(input: SecondRoundInput): SecondRound | null {
     {
       way,
       middleCm: middleOf(zone.zone, sheet),
+      never: neverOn(zone.zone, zone.side, sheet),
       largestCm: [width * SMALLER[0], Math.max(width * SMALLER[0], length * SMALLER[1])],
       ...(input.densities.length > 0 ? { densityAt: (at: Vec) => densityAt(input.densities, input.density, at) } : {}),
     },

@@ -71,7 +71,9 @@ function laidOn(laying: Laying, on: OnSheet, wanted: Wanted): Layout {
   const { family, way, byHand } = wanted;
   return layOutZone(
     sheet.outline,
-    growthField(zone, on.side, sheet, on.strokes),
+    memory.fields(JSON.stringify([zone.id, on.side, sheet.widthCm, sheet.heightCm, on.strokes]), () =>
+      growthField(zone, on.side, sheet, on.strokes),
+    ),
     on.marks.map(exclusionOf),
     {
       way,

@@ -97,10 +97,10 @@ function flood(
   return length;
 }
 
-const SECTOR_DEG = 5;
+const SECTOR_DEG = 2;
 const SECTORS = 360 / SECTOR_DEG;
 
-/** Sector of 5° in which each node's growth points. */
+/** Sector of 2° in which each node's growth points. */
 function sectorsOf(field: GrowthField): Uint8Array {
   return Uint8Array.from({ length: field.columns * field.rows }, (_, node) => {
     const turn = Math.atan2(field.direction[2 * node + 1] ?? 0, field.direction[2 * node] ?? 0) / (2 * Math.PI);
@@ -124,6 +124,29 @@ export function growthCells(
   floodDeg: number,
   joinShare = JOIN_SHARE,
 ): CellLabels {
+  const { labels, count } = floodedOnce(field, inside, floodDeg);
+  const own = labels.slice();
+  joinSmallCells(field, own, count, stripAreaCm2, joinShare);
+  spreadOutward(field, own);
+  return { labels: own, count };
+}
+
+/** Floods of a field, by its inside and angle: every product's strips begin from the same. A field never changes. */
+const FLOODED = new WeakMap<GrowthField, { inside: Uint8Array; floodDeg: number; cells: CellLabels }[]>();
+
+function floodedOnce(field: GrowthField, inside: Uint8Array, floodDeg: number): CellLabels {
+  const known = FLOODED.get(field) ?? [];
+  const same = known.find(
+    (k) => k.floodDeg === floodDeg && k.inside.length === inside.length && k.inside.every((v, n) => v === inside[n]),
+  );
+  if (same) return same.cells;
+  const cells = flooded(field, inside, floodDeg);
+  FLOODED.set(field, [...known, { inside, floodDeg, cells }]);
+  return cells;
+}
+
+/** Cells as flooded, before small ones join; nodes outside stay unseen. */
+function flooded(field: GrowthField, inside: Uint8Array, floodDeg: number): CellLabels {
   const n = field.columns * field.rows;
   const labels = new Int32Array(n).fill(UNSEEN);
   const cosine = Math.cos((floodDeg * Math.PI) / 180);
@@ -139,19 +162,28 @@ export function growthCells(
     const seeds = left.length > 60 ? left.filter((_, k) => k % stride === 0) : left;
     const perSector = new Int32Array(SECTORS);
     for (const node of left) perSector[sectors[node] ?? 0] = (perSector[sectors[node] ?? 0] ?? 0) + 1;
+    // the most promising first, so that the rest can be left out; of equals the first on the grid
+    const most = new Map<number, number>();
+    const mostFrom = (sector: number): number => {
+      const known = most.get(sector) ?? mostWithin(perSector, sector, reach);
+      most.set(sector, known);
+      return known;
+    };
+    const hopes = seeds
+      .map((seed) => ({ seed, hope: mostFrom(sectors[seed] as number) }))
+      .sort((a, b) => b.hope - a.hope || a.seed - b.seed);
     let best = { seed: -1, length: 0 };
-    for (const seed of seeds) {
-      if (mostWithin(perSector, sectors[seed] as number, reach) <= best.length) continue; // cannot be more
+    for (const { seed, hope } of hopes) {
+      if (hope < best.length) break;
+      if (hope === best.length && seed > best.seed) continue;
       const length = flood(ground, labels, seed, cosine, ++floods);
-      if (length > best.length) best = { seed, length };
+      if (length > best.length || (length === best.length && seed < best.seed)) best = { seed, length };
       if (best.length === left.length) break;
     }
     const length = flood(ground, labels, best.seed, cosine, ++floods);
     for (let k = 0; k < length; k++) labels[ground.queue[k] as number] = count; // k < length
     count++;
   }
-  joinSmallCells(field, labels, count, stripAreaCm2, joinShare);
-  spreadOutward(field, labels);
   return { labels, count };
 }
 

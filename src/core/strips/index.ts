@@ -7,7 +7,7 @@ export { FELT_DENSITY } from './order';
 export { doTouch } from './touches';
 export { handworkOf } from './handwork';
 export { isSpread, patchesOf } from './patches';
-export { canFade, fadeOf, middleOf, zoneShapes } from './zoneShapes';
+export { canFade, fadeOf, middleOf, neverOn, zoneShapes } from './zoneShapes';
 export {
   fillGaps,
   fitStrips,

@@ -193,11 +193,11 @@ function arrange(
   pieces: readonly Piece[],
   leftOver: Region,
   excluded: Region,
-  { densityAt }: LayoutInput,
+  { densityAt, never }: LayoutInput,
   idPrefix: string,
 ): readonly Strip[] {
   const density = densityAt ? pieces.map((p) => meanDensity(p, densityAt)) : [];
-  const ordered = orderPieces(pieces, leftOver, excluded, density);
+  const ordered = orderPieces(pieces, leftOver, excluded, density, never);
   const idOf = new Map(ordered.map((o, k) => [o.piece, `${idPrefix}${k + 1}`]));
   const laid = ordered.flatMap((o) => {
     const piece = pieces[o.piece];

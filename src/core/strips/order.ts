@@ -41,7 +41,8 @@ function blocked(
   const ground = option.ground();
   const waiting = ground.over.filter((o) => !cleared.has(o.piece));
   const hairShare = waiting.reduce((s, o) => s + o.share, 0) + ground.hair;
-  const valid = waiting.every((o) => o.share <= NEEDED_SHARE) && 1 - hairShare - ground.excluded >= VALID_SHARE;
+  const valid =
+    waiting.every((o) => o.share <= NEEDED_SHARE) && 1 - hairShare - ground.excluded - ground.never >= VALID_SHARE;
   return { valid, hairShare };
 }
 
@@ -52,17 +53,21 @@ const needed = (option: Option, cleared: ReadonlySet<number>): readonly number[]
     .map((o) => o.piece);
 
 /**
- * Puts the pieces in order. `hair` is hair that no piece takes, `exclusions` the clearance of marks; `density` of each
- * piece, 1–5, where it differs from place to place.
+ * Puts the pieces in order. `hair` is hair that no piece takes, `exclusions` the clearance of marks, `never` ground on
+ * which nothing may lie; `density` of each piece, 1–5, where it differs from place to place.
  */
 export function orderPieces(
   pieces: readonly Piece[],
   hair: Region,
   exclusions: Region,
   density: readonly number[] = [],
+  never: Region = [],
 ): readonly OrderedPiece[] {
   const options: readonly (readonly Option[])[] = pieces.map((piece, own) =>
-    tabCandidates(piece).map((tab) => ({ tab, ground: once(() => tabGround(tab, pieces, own, hair, exclusions)) })),
+    tabCandidates(piece).map((tab) => ({
+      tab,
+      ground: once(() => tabGround(tab, pieces, own, hair, exclusions, never)),
+    })),
   );
   const cleared = new Set<number>();
   const order: OrderedPiece[] = [];
@@ -96,6 +101,9 @@ export function orderPieces(
   return order;
 }
 
+/** A tab's edge may come this far over the border of ground on which nothing may lie, share of the tab. */
+const MOST_NEVER = 0.1;
+
 function sorePiece(
   open: readonly number[],
   options: readonly (readonly Option[])[],
@@ -104,9 +112,10 @@ function sorePiece(
 ): { readonly piece: number; readonly option: Option } | undefined {
   return open
     .flatMap((piece) => {
-      // inside a mark's clearance no tab may lie at all, so such candidates come last
+      // on the eye no tab may lie at all, nor inside a mark's clearance: such candidates come last
       const least = [...(options[piece] ?? [])].sort(
         (a, b) =>
+          Number(a.ground().never > MOST_NEVER) - Number(b.ground().never > MOST_NEVER) ||
           a.ground().excluded + blocked(a, cleared).hairShare - b.ground().excluded - blocked(b, cleared).hairShare,
       )[0];
       if (!least) return [];

@@ -97,6 +97,8 @@ export interface TabGround {
   readonly over: readonly { readonly piece: number; readonly share: number }[];
   /** Share inside the clearance of marks. */
   readonly excluded: number;
+  /** Share on ground on which nothing may lie. */
+  readonly never: number;
   /** Share on hair that no strip takes (dropped crumbs count as hair). */
   readonly hair: number;
 }
@@ -107,6 +109,7 @@ export function tabGround(
   own: number,
   hair: Region,
   exclusions: Region,
+  never: Region = [],
 ): TabGround {
   const area = regionArea([tab.ring]);
   const share = (region: Region): number => regionArea(intersectRegions([tab.ring], region)) / area;
@@ -118,6 +121,7 @@ export function tabGround(
   return {
     over: over.filter((o) => o.piece !== own),
     excluded: exclusions.length > 0 ? share(exclusions) : 0,
+    never: never.length > 0 ? share(never) : 0,
     hair: share(hair),
   };
 }

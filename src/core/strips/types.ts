@@ -80,6 +80,8 @@ export interface LayoutInput {
   readonly middleCm?: number | undefined;
   /** Hair that stays: no strip lies on it, and a tab on it lies on hair. */
   readonly keep?: Region | undefined;
+  /** Ground beside the zone on which nothing may lie, not even a tab: the eye. */
+  readonly never?: Region | undefined;
   /** The border is thinned out in dabs instead of ending. */
   readonly fade?: Fade | undefined;
   /** Density felt at a point, 1–5; absent where it is the same everywhere. */

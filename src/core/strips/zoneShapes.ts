@@ -2,8 +2,8 @@
 // parts, the knee in three deep strips, the spine as its own lane, the ball of the ear at the tragus; and borders that
 // fade. In shares of the left or middle sheet. Common practice, no source; places from memory.
 
-import { BROW_SPINE, browSpineAt, type Family, type Side, type ZoneId } from '../anatomy';
-import { crossingsAt, discRing, type Ring, type Vec } from '../shared';
+import { BROW_SPINE, browSpineAt, LID, type Family, type Side, type ZoneId } from '../anatomy';
+import { crossingsAt, discRing, type Region, type Ring, type Vec } from '../shared';
 import type { Fade, LayoutInput, PlannedGround } from './types';
 
 interface Row {
@@ -175,6 +175,10 @@ const PARTED: readonly ZoneId[] = ['front-complete', 'buttock-crease'];
 export const middleOf = (zone: ZoneId, sheet: { readonly widthCm: number }): number | undefined =>
   PARTED.includes(zone) ? sheet.widthCm / 2 : undefined;
 
+/** Ground beside a zone on which nothing may lie, in sheet centimetres. */
+export const neverOn = (zone: ZoneId, side: Side, sheet: Pick<Ground, 'widthCm' | 'heightCm'>): Region =>
+  zone === 'brow' ? [onSide(LID, side, sheet)] : [];
+
 export interface ZoneShapesInput {
   readonly zone: ZoneId;
   readonly side: Side;
@@ -194,13 +198,14 @@ export function zoneShapes({
   family,
   sheet,
   fade,
-}: ZoneShapesInput): Pick<LayoutInput, 'planned' | 'meanErrorDeg' | 'middleCm' | 'fade'> {
+}: ZoneShapesInput): Pick<LayoutInput, 'planned' | 'meanErrorDeg' | 'middleCm' | 'fade' | 'never'> {
   // the rim of the ear grows any way: its strips follow the rim, not the hair
   return {
     planned: plannedGrounds(zone, side, family, sheet),
     meanErrorDeg: zone === 'ear' ? 14 : undefined,
     middleCm: middleOf(zone, sheet),
     fade,
+    never: neverOn(zone, side, sheet),
   };
 }
 
@@ -208,8 +213,11 @@ export function zoneShapes({
 function plannedGrounds(zone: ZoneId, side: Side, family: Family, sheet: Ground): readonly PlannedGround[] {
   return (ROWS[zone] ?? [])
     .filter((row) => row.families.includes(family))
-    .map(({ whole, along, alongRim, shape }) => {
-      const ring = shape.map(([u, v]): Vec => [(side === 'right' ? 1 - u : u) * sheet.widthCm, v * sheet.heightCm]);
-      return { ring: side === 'right' ? [...ring].reverse() : ring, whole, along, alongRim };
-    });
+    .map(({ whole, along, alongRim, shape }) => ({ ring: onSide(shape, side, sheet), whole, along, alongRim }));
+}
+
+/** Shares of the left sheet as a ring in cm on the sheet of a side. */
+function onSide(shape: readonly Vec[], side: Side, { widthCm, heightCm }: Pick<Ground, 'widthCm' | 'heightCm'>): Ring {
+  const ring = shape.map(([u, v]): Vec => [(side === 'right' ? 1 - u : u) * widthCm, v * heightCm]);
+  return side === 'right' ? ring.reverse() : ring;
 }

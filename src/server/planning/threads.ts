@@ -30,7 +30,8 @@ export function planThreads(
   const pool = new Piscina({
     filename: pathToFileURL(isBuilt ? bundle : join(root, 'src', 'server', 'planning', 'plan.thread.ts')).href,
     execArgv: isBuilt ? [] : ['--import', 'tsx'],
-    minThreads: 1,
+    // built, all are kept: a thread begun anew is several times slower and remembers nothing
+    minThreads: isBuilt ? count : 1,
     maxThreads: count,
     concurrentTasksPerWorker: 1,
     // the queue is ours: what is most pressing goes first
