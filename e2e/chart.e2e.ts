@@ -18,6 +18,12 @@ const fieldOf = (strokes: Parameters<typeof growthField>[3], size: readonly [num
   return growthField(ZONES.underarm, 'left', sheet.value, strokes);
 };
 
+/** An act that waits behind More. */
+async function more(page: Page, name: string): Promise<void> {
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await page.getByRole('menuitem', { name }).click();
+}
+
 async function chart(
   page: Page,
   booking: string,
@@ -133,7 +139,7 @@ test('the two tests of the hand become strokes; undo and redo; the chart as an S
   const { visitId } = await chart(page, 'anselm', request);
   const before = (await bench(request, visitId)).zones[0]?.data.strokes.length ?? 0;
   const count = async (): Promise<number> => (await bench(request, visitId)).zones[0]?.data.strokes.length ?? -1;
-  await page.getByRole('button', { name: 'Find the way' }).click();
+  await more(page, 'Find growth by touch');
   const [fingers, trace] = [
     page.getByRole('radiogroup', { name: /^1\. Brush/ }),
     page.getByRole('radiogroup', { name: /^2\. Spread/ }),
@@ -153,7 +159,7 @@ test('the two tests of the hand become strokes; undo and redo; the chart as an S
   await page.keyboard.press('Shift+Z');
   await expect.poll(count).toBe(before + 1);
   const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'As SVG' }).click();
+  await more(page, 'Export');
   expect((await download).suggestedFilename()).toBe('chart-underarm-left.svg');
 });
 
@@ -238,23 +244,20 @@ test('the guided test ends with hair under the skin noted; length has a shortest
   const hair = async (): Promise<Record<string, unknown>> =>
     ((await bench(request, visitId)).zones[0]?.data['hair'] ?? {}) as Record<string, unknown>;
   await expect.poll(async () => (await hair())['flags']).toEqual(['under-skin']);
-  await expect(page.getByRole('button', { name: 'under the skin', exact: true })).toHaveAttribute(
-    'aria-pressed',
-    'true',
-  );
+  await expect(page.getByRole('button', { name: 'Under skin', exact: true })).toHaveAttribute('aria-pressed', 'true');
   await page.getByRole('button', { name: 'Longest hair, half a millimetre more' }).click();
   await expect
     .poll(async () => Number((await hair())['longestMm']))
     .toBeGreaterThan(Number((await hair())['lengthMm']));
   expect((await hair())['shortestMm']).toBeUndefined();
-  await page.getByRole('button', { name: 'Measure' }).click();
+  await more(page, 'Measure');
   await page.getByLabel('Across, cm').fill('11');
   await page.getByRole('button', { name: 'Use these' }).click();
   await expect(page.getByText(/11\.0 × .* cm, measured/)).toBeVisible();
   await expect.poll(async () => (await bench(request, visitId)).plan.zones[0]?.basis).toBe('measured');
   // what lies on the undo pile belongs to the other size
   await expect(page.getByRole('button', { name: /^Undo/ })).toBeDisabled();
-  await page.getByRole('button', { name: 'Measure' }).click();
+  await more(page, 'Measure');
   await page.getByRole('button', { name: 'Back to the scaled size' }).click();
   await expect.poll(async () => (await bench(request, visitId)).plan.zones[0]?.basis).not.toBe('measured');
 });
@@ -296,7 +299,7 @@ test('a chart goes out as a drawing and comes back in; a strange file is refused
     .poll(async () => ((await strokes()) as { towards: number[] }[]).map((s) => s.towards))
     .toEqual([[-1, 0]]);
   const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'As SVG' }).click();
+  await more(page, 'Export');
   const path = await (await download).path();
   await page.keyboard.press('z');
   await expect.poll(strokes).toEqual(before);
@@ -306,16 +309,16 @@ test('a chart goes out as a drawing and comes back in; a strange file is refused
     .toEqual([[-1, 0]]);
 });
 
-test('the body shows the zones: a tap goes to one of today, another is put on the bench', async ({ page, request }) => {
+test('the body shows the zones: a tap goes to one of today, another is added', async ({ page, request }) => {
   const visitId = await openVisit(request, 'anselm');
   await page.goto(`/visits/${visitId}/chart`);
   await keyBound(page, 'c');
   const count = (await bench(request, visitId)).zones.length;
-  await page.getByRole('button', { name: 'Body' }).click();
+  await more(page, 'Zones on the body');
   const dialog = page.getByRole('dialog', { name: 'Zones on the body' });
   await dialog.getByRole('button', { name: /^Nape, / }).click();
   await expect.poll(async () => (await bench(request, visitId)).zones.length).toBe(count + 1);
-  await expect(dialog.getByRole('button', { name: /^Nape, on the bench/ })).toBeVisible();
-  await dialog.getByRole('button', { name: /^Nape, on the bench/ }).click();
+  await expect(dialog.getByRole('button', { name: /^Nape, today/ })).toBeVisible();
+  await dialog.getByRole('button', { name: /^Nape, today/ }).click();
   await expect(page.getByRole('heading', { name: 'Nape', level: 1 })).toBeVisible();
 });

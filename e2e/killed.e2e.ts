@@ -36,7 +36,8 @@ test('a whole visit with the server killed and started again at five places: not
 
     // 1 at the consultation
     await dies(async () => {
-      await page.getByRole('button', { name: 'Coffee or stimulants today', exact: true }).first().click();
+      await page.getByRole('button', { name: /Show$/ }).click();
+      await page.getByRole('radiogroup', { name: 'Coffee or stimulants today' }).getByText('Yes').click();
       // the page that holds what waits stays where it is
       await page.getByRole('link', { name: /^Chart/ }).click();
       await page.waitForTimeout(500);
@@ -54,6 +55,7 @@ test('a whole visit with the server killed and started again at five places: not
     });
     expect((await bench(visitId)).zones[0]?.data.strokes.length).toBeGreaterThan(strokes);
     await page.goto(`${at}/work`);
+    await page.getByRole('button', { name: /^As last time/ }).click();
     await expect(page.getByRole('heading', { name: 'Test on your wrist' })).toBeVisible();
     await keyBound(page, 'w');
     await whole(page);

@@ -122,7 +122,7 @@ test('what would flip the choice, and every figure at the desk, are those of the
   const eligible = plan.zones[0]?.options.filter((o) => o.eligible) ?? [];
   await expect(page.getByRole('row')).toHaveCount(eligible.length + 1);
   await expect(page.getByRole('row').nth(1)).toContainText(`${Math.round(100 * (eligible[0]?.removedShare ?? 0))} %`);
-  await page.getByRole('radio', { name: 'waxed skin' }).click();
+  await page.getByRole('radiogroup', { name: 'Skin' }).getByText('waxed skin').click();
   await expect(page.getByText('On waxed skin the same wax feels hotter', { exact: false })).toBeVisible();
   const later = plan.zones[0]?.heat?.laterPass;
   if (!later) throw new Error('a second pass is planned');
@@ -156,7 +156,7 @@ test('the catalogue by mouse, keys and touch: a wrong figure is kept as a draft 
   await page.goBack();
   await expect(page).toHaveURL(/\/products$/);
   // a product of one's own, begun from another
-  await page.getByRole('link', { name: 'New from it' }).first().click();
+  await page.getByRole('link', { name: 'Copy' }).first().click();
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('The name takes 2–80 letters.')).toBeVisible();
   await page.getByLabel('Name').fill('House film wax, beads');

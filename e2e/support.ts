@@ -36,8 +36,13 @@ export async function bench(request: APIRequestContext, visitId: string): Promis
   return (await (await request.get(`/api/visits/${visitId}?plan=wait`, { maxRetries: 2 })).json()) as ServerBench;
 }
 
-/** Confirms the consultation, so that wax may be laid; gives the bench as it then stands. */
+/** Confirms the consultation and that every zone was looked at: wax may be laid. Gives the bench as it is then. */
 export async function confirmed(request: APIRequestContext, visitId: string): Promise<ServerBench> {
+  const { visit: before, zones } = await bench(request, visitId);
+  for (const [i, z] of zones.entries()) {
+    const data = { version: before.version + i, data: { ...z.data, confirmed: true } };
+    expect((await request.put(`/api/visits/${visitId}/charts/${z.zone}/${z.side}`, { data })).ok()).toBe(true);
+  }
   const { visit } = await bench(request, visitId);
   const consult = { ...(visit.consult as object), consent: true, confirmedAtMs: Date.now() };
   const put = await request.put(`/api/visits/${visitId}/consult`, { data: { version: visit.version, consult } });

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { ownServer } from './ownServer';
-import { bench, confirmed, keyBound, openVisit, type ServerBench } from './support';
+import { bench, confirmed, keyBound, openVisit, saved, type ServerBench } from './support';
 
 test('closing the browser at the table and opening it again resumes at the same act', async ({ browser, request }) => {
   const visitId = await openVisit(request, 'corwin');
@@ -9,6 +9,10 @@ test('closing the browser at the table and opening it again resumes at the same 
   await first.getByRole('button', { name: 'Asked: nothing else has changed' }).click();
   await expect(first).toHaveURL(/chart$/);
   await first.goto(`/visits/${visitId}/work`);
+  // not before every zone has been looked at: one key says so
+  await expect(first.getByRole('heading', { name: 'Look first' })).toBeVisible();
+  await keyBound(first, 'a');
+  await first.keyboard.press('a');
   await keyBound(first, 'w');
   // by keys alone, as the pedal sends them
   await first.keyboard.press('w');
@@ -83,7 +87,9 @@ test('the server away: what is done at the table waits on the tablet and arrives
   await page.getByRole('button', { name: /^Asked/ }).click();
   await expect(page).toHaveURL(/chart$/);
   await page.goto(`/visits/${visitId}/work`);
+  await page.getByRole('button', { name: /^(As last time|Charted)/ }).click();
   await expect(page.getByRole('heading', { name: 'Test on your wrist' })).toBeVisible();
+  await saved(page);
   await keyBound(page, 'w');
   await context.setOffline(true);
   await page.keyboard.press('w');

@@ -78,7 +78,7 @@ for (let k = 0; k < 9 && !(await heading())?.startsWith('Pull'); k++) await onwa
 // long enough to be in its window
 await page.waitForTimeout(26_000);
 await shot('work');
-for (let k = 0; k < 60 && (await heading()) !== 'Look and feel'; k++) {
+for (let k = 0; k < 60 && (await heading()) !== 'Check by eye and hand'; k++) {
   const pulling = (await heading())?.startsWith('Pull');
   await onward();
   if (pulling) await page.keyboard.press(k % 6 === 0 ? '2' : '1');

@@ -2,14 +2,22 @@ import 'server-only';
 import { cookies } from 'next/headers';
 import { PERSON_COOKIE } from './acting';
 import type { Db } from './db/openDatabase';
-import { readPeople } from './repos/studioRepo';
+import { nowMs } from './clock';
+import { readPeople, readStudio } from './repos/studioRepo';
 
-/** What the bar shows of people: the names, and who stands at this tablet. */
-export async function topBarPeople(db: Db): Promise<{
+/** What the bar shows: people's names and who stands at this tablet, and the studio's time. */
+export async function topBarFacts(db: Db): Promise<{
   readonly people: readonly { readonly id: string; readonly name: string }[];
   readonly person: string | null;
+  readonly atMs: number;
+  readonly timeZone: string;
 }> {
   const people = readPeople(db).map(({ id, name }) => ({ id, name }));
   const said = (await cookies()).get(PERSON_COOKIE)?.value;
-  return { people, person: people.find((p) => p.id === said)?.id ?? null };
+  return {
+    people,
+    person: people.find((p) => p.id === said)?.id ?? null,
+    atMs: nowMs(),
+    timeZone: readStudio(db)?.timeZone ?? 'UTC',
+  };
 }

@@ -1,35 +1,76 @@
 'use client';
 
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { createPortal } from 'react-dom';
 import { useKeys } from './useKeys';
 import { useMounted } from './useMounted';
 import styles from './Curtain.module.css';
 
 const DRAW = 'strickle-draw-curtain';
+/** Held this long it opens: a sleeve that brushes the glass does not. */
+const HOLD_MS = 1000;
+const LIFTING_KEYS = ['.', 'Enter', ' '];
 
-/** The privacy curtain: one key or one tap hides everything; what lies behind can neither be reached nor read out. */
+/**
+ * The privacy curtain: one key or one tap hides everything; what lies behind can neither be reached nor read out. It is
+ * lifted by holding it for a second.
+ */
 export function Curtain() {
   const dialog = useRef<HTMLDialogElement>(null);
+  const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
+  const [holding, setHolding] = useState(false);
   const mounted = useMounted();
-  const toggle = (): void => {
-    const curtain = dialog.current;
-    if (curtain?.open) curtain.close();
-    else curtain?.showModal();
+  const draw = (): void => {
+    if (!dialog.current?.open) dialog.current?.showModal();
   };
-  useKeys({ '.': toggle });
+  const letGo = (): void => {
+    if (timer.current) clearTimeout(timer.current);
+    timer.current = null;
+    setHolding(false);
+  };
+  const hold = (): void => {
+    if (timer.current) return;
+    setHolding(true);
+    timer.current = setTimeout(() => {
+      letGo();
+      dialog.current?.close();
+    }, HOLD_MS);
+  };
+  useKeys({ '.': draw });
   useEffect(() => {
-    const draw = (): void => {
-      if (!dialog.current?.open) dialog.current?.showModal();
-    };
     window.addEventListener(DRAW, draw);
     return () => window.removeEventListener(DRAW, draw);
   }, []);
   if (!mounted) return null;
+  const onKeyDown = (event: KeyboardEvent): void => {
+    if (!LIFTING_KEYS.includes(event.key)) return;
+    event.preventDefault();
+    // the key that drew it repeats while it is still down
+    if (!event.repeat) hold();
+  };
   return createPortal(
-    <dialog ref={dialog} className={styles.curtain} aria-label="Privacy curtain">
-      <button type="button" onClick={() => dialog.current?.close()}>
-        Open the curtain
+    // the dialog itself takes the keys, wherever the focus is in it
+    // eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions
+    <dialog
+      ref={dialog}
+      className={styles.curtain}
+      aria-label="Privacy curtain"
+      onCancel={(e) => e.preventDefault()}
+      onClose={letGo}
+      onKeyDown={onKeyDown}
+      onKeyUp={letGo}
+    >
+      <button
+        type="button"
+        className={styles.lift}
+        data-holding={holding}
+        onPointerDown={hold}
+        onPointerUp={letGo}
+        onPointerLeave={letGo}
+        onPointerCancel={letGo}
+        onContextMenu={(e) => e.preventDefault()}
+      >
+        Hold to lift the curtain
       </button>
     </dialog>,
     document.body,
@@ -44,7 +85,24 @@ export function CurtainButton({ className }: { readonly className?: string | und
       onClick={() => window.dispatchEvent(new Event(DRAW))}
       title="Privacy curtain ( . )"
     >
+      {className === undefined ? <Drape /> : null}
       Curtain
     </button>
   );
 }
+
+/** Two drawn halves of a curtain on its rod. */
+const Drape = () => (
+  <svg
+    width="24"
+    height="22"
+    viewBox="0 0 24 22"
+    fill="none"
+    stroke="currentColor"
+    strokeWidth="1.6"
+    aria-hidden="true"
+  >
+    <path d="M1 3 H23" strokeWidth="2" />
+    <path d="M4 3 C4 9 5 12 3 19 H7 C9 13 11 9 10.5 3 M7 3 C7.5 8 7 11 5.4 15 M20 3 C20 9 19 12 21 19 H17 C15 13 13 9 13.5 3 M17 3 C16.5 8 17 11 18.6 15" />
+  </svg>
+);

@@ -1,9 +1,10 @@
 'use client';
 
-import { Select } from 'antd';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { useEffect } from 'react';
+import { AtTablet } from './AtTablet.client';
+import { BarClock } from './BarClock.client';
 import { Curtain, CurtainButton } from './Curtain.client';
 import { useKeys } from './useKeys';
 import { useRouter } from 'next/navigation';
@@ -22,15 +23,19 @@ function placeOf(path: string): string {
   return path === '/' || path.startsWith('/visits') ? '/' : '';
 }
 
-/** The thin bar: the name, the places that exist, the day. */
 interface Props {
-  readonly day: string;
+  readonly atMs: number;
+  readonly timeZone: string;
   readonly people: readonly { readonly id: string; readonly name: string }[];
   /** Who stands at this tablet, as far as it has been told. */
   readonly person: string | null;
 }
 
-export function TopBar({ day, people, person }: Props) {
+/** Where a page says what is saved and what waits. */
+export const BAR_STATE = 'bar-state';
+
+/** The thin bar: the name, the places that exist, today; what is saved, who is here, the curtain. */
+export function TopBar({ atMs, timeZone, people, person }: Props) {
   const path = usePathname();
   const router = useRouter();
   const here = placeOf(path);
@@ -67,32 +72,12 @@ export function TopBar({ day, people, person }: Props) {
           </Link>
         ))}
       </nav>
-      <span className={styles.day}>{day}</span>
+      <BarClock atMs={atMs} timeZone={timeZone} />
+      <div id={BAR_STATE} className={styles.state} />
       <AtTablet people={people} person={person} />
       <CurtainButton />
       <Curtain />
     </header>
-  );
-}
-
-/** Names who stands at this tablet: changes of cards and rules are written down under this name. */
-function AtTablet({ people, person }: Omit<Props, 'day'>) {
-  const router = useRouter();
-  if (people.length === 0) return null;
-  const choose = (id: string): void => {
-    document.cookie = `strickle-person=${encodeURIComponent(id)}; path=/; max-age=${id === '' ? 0 : 31_536_000}; samesite=strict`;
-    router.refresh();
-  };
-  return (
-    <Select
-      className={styles.person ?? ''}
-      aria-label="Who is at this tablet"
-      placeholder="Who is here?"
-      allowClear
-      value={person}
-      options={people.map((p) => ({ value: p.id, label: p.name }))}
-      onChange={(id: string | undefined) => choose(id ?? '')}
-    />
   );
 }
 

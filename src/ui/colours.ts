@@ -19,11 +19,30 @@ export const COLOURS = {
   hairlineStrong: '#A8998A',
 } as const;
 
-/** The custom properties of CSS, one a colour. */
+/** The same names in the evening room: wax is the light. No page is shown in it before all of them can be. */
+export const EVENING: Readonly<Record<keyof typeof COLOURS, string>> = {
+  muslin: '#1E1712',
+  sheet: '#211913',
+  walnut: '#F1E4CF',
+  secondInk: '#BBA88F',
+  wax: '#F08F1E',
+  waxDark: '#F0B45E',
+  waxTint: '#4A3418',
+  verdigris: '#7CC4B8',
+  verdigrisTint: '#143F3A',
+  madder: '#F19A92',
+  madderTint: '#4A201D',
+  ochre: '#D9A94A',
+  ochreTint: '#3E3115',
+  hairline: '#4A3D31',
+  hairlineStrong: '#857460',
+};
+
+/** The custom properties of CSS, one a colour; the evening's where the root asks for it. */
 export const coloursCss = (): string => {
-  const lines = Object.entries(COLOURS).map(([name, hex]) => {
-    const property = name.replace(/[A-Z]/g, (c) => `-${c.toLowerCase()}`);
-    return `  --${property}: ${hex.toLowerCase()};`;
-  });
-  return `:root {\n${lines.join('\n')}\n}\n`;
+  const lines = (colours: Readonly<Record<string, string>>): string =>
+    Object.entries(colours)
+      .map(([name, hex]) => `  --${name.replace(/[A-Z]/g, (c) => `-${c.toLowerCase()}`)}: ${hex.toLowerCase()};`)
+      .join('\n');
+  return `:root {\n${lines(COLOURS)}\n}\n:root[data-theme='evening'] {\n${lines(EVENING)}\n}\n`;
 };

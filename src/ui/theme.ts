@@ -45,6 +45,9 @@ export const theme: ThemeConfig = {
       defaultShadow: 'none',
       dangerShadow: 'none',
     },
+    // chosen = wax tint, never by the colour of the letters alone
+    Radio: { buttonCheckedBg: COLOURS.waxTint, buttonPaddingInline: 12 },
+    Segmented: { itemSelectedBg: COLOURS.waxTint, trackBg: COLOURS.muslin },
     Slider: { railSize: 4, handleSize: 24, handleSizeHover: 26, trackBg: COLOURS.wax, trackHoverBg: COLOURS.waxDark },
   },
 };

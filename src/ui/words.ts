@@ -22,6 +22,11 @@ export const dayMonthYearAt = (atMs: number, timeZone: string): string =>
 export const weekday = (date: string): string => formatOf({ weekday: 'long', timeZone: 'UTC' }).format(civil(date));
 export const timeOfDay = (atMs: number, timeZone: string): string =>
   formatOf({ hour: '2-digit', minute: '2-digit', timeZone }).format(atMs);
+/** `Sat 28 November, 10:18`. */
+export const barTime = (atMs: number, timeZone: string): string => {
+  const day = formatOf({ weekday: 'short', day: 'numeric', month: 'long', timeZone }).format(atMs).replace(',', '');
+  return `${day}, ${timeOfDay(atMs, timeZone)}`;
+};
 export const dateAndTime = (atMs: number, timeZone: string): string =>
   formatOf({
     weekday: 'short',

@@ -328,7 +328,7 @@ describe('in words', () => {
     const words = choiceReasons(best, schools, true).join(' ');
     expect(words).toMatch(/\d+ % of the hair is between/);
     expect(words).toMatch(/about \d+ % of all comes off/);
-    expect(words).toContain('reference adult');
+    expect(words).toContain('average size');
   });
   it('says from when something holds where nothing does today', () => {
     expect(noChoiceReasons(match({ hair: { ...hair, lengthMm: 0.8 } }), 90)[0]).toMatch(/from 2027-05-\d\d/);

@@ -79,7 +79,7 @@ export function choiceReasons(choice: Option, schools: Schools, assumedAdult: bo
     out.push(`House rule: ${WAY_WORDS[choice.way] ?? choice.way}, at most ${schools.maxHardPasses} passes.`);
   }
   if (choice.family === 'soft') out.push('Soft wax: one pass only, a second lifts skin.');
-  if (assumedAdult) out.push('Sheet of a reference adult: measure for a closer count.');
+  if (assumedAdult) out.push('Drawn at average size: measure for a closer count.');
   return out;
 }
 

@@ -17,7 +17,7 @@ export function heatReasons(heat: PlanHeat, match: MatchInput): readonly string[
       match.judgement.lowerHeatK > 0
         ? 'This client usually bears a little more; the screening lowers the limit today, so it is not used.'
         : `Planned up to ${roundTo(learned.shiftK, 1)} K warmer for this client, after what ${visits} said of the heat.`;
-    const cooler = `Planned ${roundTo(-learned.shiftK, 1)} K cooler for this client, after what ${visits} said of the heat.`;
+    const cooler = `Planned ${roundTo(-learned.shiftK, 1)}° cooler for this client, after what ${visits} said of the heat.`;
     out.push(learned.shiftK < 0 ? cooler : warmer);
   }
   if (asked?.touchC !== null && asked?.touchC !== undefined) {

@@ -41,7 +41,7 @@ export const QUESTIONS: readonly Question[] = [
         fact: 'retinoid-topical',
         when: true,
         label: 'A vitamin A cream',
-        explain: 'Retinol, tretinoin, adapalene or the like, against spots or wrinkles.',
+        explain: 'Retinol, tretinoin, adapalene or the like, for acne or wrinkles.',
       },
     ],
   },
@@ -178,7 +178,7 @@ export const QUESTIONS: readonly Question[] = [
   {
     id: 'health',
     eachTime: false,
-    text: 'Do you live with one of these?',
+    text: 'Do you have any of these?',
     choices: [
       { fact: 'diabetes', label: 'Diabetes', explain: 'Either kind.' },
       {
@@ -186,7 +186,7 @@ export const QUESTIONS: readonly Question[] = [
         label: 'Poor circulation',
         explain: 'Cold, pale or swollen feet and hands; varicose veins under treatment.',
       },
-      { fact: 'immune', label: 'A weak immune defence', explain: 'From an illness or from a medicine.' },
+      { fact: 'immune', label: 'A weakened immune system', explain: 'From an illness or from a medicine.' },
     ],
   },
   {

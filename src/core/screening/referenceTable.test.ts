@@ -21,7 +21,7 @@ describe('the reference table says of a rule', () => {
   ] as const)('how long it waits: %o', (more, wait, waitDays) => expect(row(more)).toMatchObject({ wait, waitDays }));
   it('what it takes out, how much cooler, and where alone', () => {
     expect(row({ family: 'soft', lowerHeatK: 2, onlyZones: ['upper-lip', 'chin'] })?.also).toBe(
-      'no soft wax · 2 K cooler · only upper lip, chin',
+      'no soft wax · 2° cooler · only upper lip, chin',
     );
     expect(row({ allergen: 'rosin', scope: 'visit' })).toMatchObject({
       also: 'no product with rosin',

@@ -70,7 +70,7 @@ const factRow = (r: Rule): ReferenceRow => ({
   also: joined([
     r.family && `no ${r.family} wax`,
     r.allergen && `no product with ${r.allergen}`,
-    r.lowerHeatK !== undefined && `${r.lowerHeatK} K cooler`,
+    r.lowerHeatK !== undefined && `${r.lowerHeatK}° cooler`,
     r.onlyZones && `only ${zonesInWords(r.onlyZones)}`,
     r.reach && REACH[r.reach],
     handlingWords(r),

@@ -321,7 +321,7 @@ export const RULES: readonly Rule[] = [
     scope: 'visit',
     grounds: 'memory',
     smallStrips: true,
-    text: 'Weakened immune defence: strict hygiene, small strips; ask for the doctor’s word when unsure.',
+    text: 'Weakened immune system: strict hygiene, small strips; ask for the doctor’s word when unsure.',
     clientText: 'We keep the area small. Please ask your doctor if you are unsure.',
   },
   {

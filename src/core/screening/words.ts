@@ -18,7 +18,7 @@ export const FACT_WORDS: Readonly<Record<Fact, string>> = {
   'recent-resurfacing': 'Laser or resurfacing',
   diabetes: 'Diabetes',
   circulation: 'Poor circulation',
-  immune: 'Weak immune defence',
+  immune: 'Weakened immune system',
   pregnancy: 'Pregnancy',
   'before-period': 'Before or during the period',
   keloid: 'Keloid scars',

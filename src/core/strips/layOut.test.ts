@@ -39,6 +39,7 @@ function lay({ id, side, family, way, strokes = [], exclusions = [], densityAt }
     sheet: sheet.value,
     largestCm,
     exclusions,
+    besideEye: id === 'brow',
     layout: layOutZone(
       sheet.value.outline,
       field,
@@ -50,7 +51,10 @@ function lay({ id, side, family, way, strokes = [], exclusions = [], densityAt }
 }
 
 /** Everything that must hold for any layout. */
-function check({ layout, field, sheet, exclusions, largestCm }: ReturnType<typeof lay>, soft: boolean): void {
+function check(
+  { layout, field, sheet, exclusions, largestCm, besideEye }: ReturnType<typeof lay>,
+  soft: boolean,
+): void {
   const { strips } = layout;
   const { hair, excluded } = hairRegion(sheet.outline, exclusions);
   const covered = uniteRings(strips.map((s) => s.outline));
@@ -75,9 +79,10 @@ function check({ layout, field, sheet, exclusions, largestCm }: ReturnType<typeo
       ).toBe(false);
     }
     const far = Math.max(...strip.outline.map((p) => -dot(p, strip.pull)));
-    if (strip.tabKind !== 'hook') {
+    if (strip.tabKind === 'end' || strip.tabKind === 'narrow') {
       const past = 10 * (-dot(strip.tab, strip.pull) - far);
-      expect(past).toBeGreaterThanOrEqual(5);
+      // beside the eye tabs are held short
+      expect(past).toBeGreaterThanOrEqual(besideEye ? 2.5 : 5);
       expect(past).toBeLessThanOrEqual(8);
     }
     expect(Math.hypot(...strip.lay)).toBeCloseTo(1, 9);

@@ -193,11 +193,14 @@ function arrange(
   pieces: readonly Piece[],
   leftOver: Region,
   excluded: Region,
-  { densityAt, never }: LayoutInput,
+  { densityAt, never = [], keep = [] }: LayoutInput,
   idPrefix: string,
 ): readonly Strip[] {
   const density = densityAt ? pieces.map((p) => meanDensity(p, densityAt)) : [];
-  const ordered = orderPieces(pieces, leftOver, excluded, density, never);
+  const ordered = orderPieces(pieces, leftOver, excluded, density, {
+    never: [...never, ...keep],
+    shortTabs: never.length > 0,
+  });
   const idOf = new Map(ordered.map((o, k) => [o.piece, `${idPrefix}${k + 1}`]));
   const laid = ordered.flatMap((o) => {
     const piece = pieces[o.piece];

@@ -31,7 +31,7 @@ function once<T>(make: () => T): () => T {
 export const FELT_DENSITY = 0.5;
 const felt = (density: number): number => Math.round(density / FELT_DENSITY);
 
-const RANK = { end: 0, narrow: 1, hook: 2 } as const;
+const RANK = { end: 0, narrow: 1, hook: 2, stick: 3 } as const;
 
 /** Shares of a tab on ground that still bears hair, and whether any one strip under it is still to come. */
 function blocked(
@@ -53,18 +53,18 @@ const needed = (option: Option, cleared: ReadonlySet<number>): readonly number[]
     .map((o) => o.piece);
 
 /**
- * Puts the pieces in order. `hair` is hair that no piece takes, `exclusions` the clearance of marks, `never` ground on
- * which nothing may lie; `density` of each piece, 1–5, where it differs from place to place.
+ * Puts the pieces in order. `hair` is hair that no piece takes, `exclusions` the clearance of marks; `density` of each
+ * piece, 1–5, where it differs from place to place; `never` ground on which no tab may lie: the eye, hair that stays.
  */
 export function orderPieces(
   pieces: readonly Piece[],
   hair: Region,
   exclusions: Region,
   density: readonly number[] = [],
-  never: Region = [],
+  { never = [], shortTabs = false }: { readonly never?: Region; readonly shortTabs?: boolean } = {},
 ): readonly OrderedPiece[] {
   const options: readonly (readonly Option[])[] = pieces.map((piece, own) =>
-    tabCandidates(piece).map((tab) => ({
+    tabCandidates(piece, shortTabs).map((tab) => ({
       tab,
       ground: once(() => tabGround(tab, pieces, own, hair, exclusions, never)),
     })),
@@ -112,7 +112,7 @@ function sorePiece(
 ): { readonly piece: number; readonly option: Option } | undefined {
   return open
     .flatMap((piece) => {
-      // on the eye no tab may lie at all, nor inside a mark's clearance: such candidates come last
+      // on the eye and on hair that stays no tab may lie at all, nor inside a mark's clearance: these come last
       const least = [...(options[piece] ?? [])].sort(
         (a, b) =>
           Number(a.ground().never > MOST_NEVER) - Number(b.ground().never > MOST_NEVER) ||

@@ -5,10 +5,13 @@
 import {
   add,
   boxOf,
+  distanceToSegment,
+  dot,
   extentAlong,
   intersectRegions,
   perpendicular,
   regionArea,
+  samplePoints,
   scale,
   type Region,
   type Ring,
@@ -19,6 +22,8 @@ import type { Piece, TabKind } from './types';
 /** Tab length past the strip, cm; its centre lies 6 mm past the end. */
 const TAB_LENGTH_CM = 1.2;
 const NARROWEST_TAB_CM = 1;
+/** Beside the eye a tab is held short, and may be as narrow as a fingertip's edge, cm. */
+const SHORT_TAB_CM = 0.6;
 const SIDE_TAB_CM = 2;
 /** A stick bedded in a dab, cm. */
 const STICK_CM = 0.4;
@@ -53,8 +58,23 @@ function endSpan(ring: Ring, direction: Vec, depth: number): readonly [number, n
   return [end, low, high];
 }
 
-/** Candidates in order of preference. The tab lies opposite to the pull. */
-export function tabCandidates(piece: Piece): readonly TabCandidate[] {
+/** A stick bedded in a strip, as near to its end as there is room for it within the strip. */
+function bedded(outline: Ring, towards: Vec): TabCandidate {
+  const room = (p: Vec): number =>
+    Math.min(...outline.map((a, i) => distanceToSegment(p, a, outline[(i + 1) % outline.length] ?? a)));
+  const places = samplePoints([outline], 0.1).map((p) => ({ p, room: Math.min(room(p), STICK_CM / 2) }));
+  const best = places.reduce(
+    (a, b) => (b.room + 0.05 * dot(b.p, towards) > a.room + 0.05 * dot(a.p, towards) ? b : a),
+    places[0] ?? { p: outline[0] ?? ([0, 0] as const), room: 0.1 },
+  );
+  return { kind: 'stick', centre: best.p, ring: rectangle(best.p, towards, 1.4 * best.room, 1.4 * best.room) };
+}
+
+/**
+ * Candidates in order of preference. The tab lies opposite to the pull.
+ * @param short short ones too: beside the eye
+ */
+export function tabCandidates(piece: Piece, short = false): readonly TabCandidate[] {
   const towards = scale(piece.pull, -1);
   if (piece.dab) {
     const { x0, x1, y0, y1 } = boxOf([piece.outline]);
@@ -64,10 +84,9 @@ export function tabCandidates(piece: Piece): readonly TabCandidate[] {
   const normal = perpendicular(towards);
   const [end, low, high] = endSpan(piece.outline, towards, Math.min(0.6, piece.lengthCm / 3));
   const width = high - low;
-  const centreAt = (t: number): Vec => add(scale(towards, end + TAB_LENGTH_CM / 2), scale(normal, t));
-  const endTab = (kind: TabKind, t: number, across: number): TabCandidate => {
-    const centre = centreAt(t);
-    return { kind, centre, ring: rectangle(centre, towards, TAB_LENGTH_CM, across) };
+  const endTab = (kind: TabKind, t: number, across: number, long = TAB_LENGTH_CM): TabCandidate => {
+    const centre = add(scale(towards, end + long / 2), scale(normal, t));
+    return { kind, centre, ring: rectangle(centre, towards, long, across) };
   };
   const middle = (low + high) / 2;
   const half = Math.max(NARROWEST_TAB_CM, width / 2);
@@ -86,8 +105,14 @@ export function tabCandidates(piece: Piece): readonly TabCandidate[] {
           endTab('narrow', high - half / 2, half),
         ]
       : []),
+    ...(short
+      ? [low + width / 2, low + SHORT_TAB_CM / 2, high - SHORT_TAB_CM / 2].map((t, i) =>
+          endTab(i === 0 ? 'end' : 'narrow', t, i === 0 ? width : SHORT_TAB_CM, SHORT_TAB_CM),
+        )
+      : []),
     sideTab(left - TAB_LENGTH_CM / 2),
     sideTab(right + TAB_LENGTH_CM / 2),
+    ...(short ? [bedded(piece.outline, towards)] : []),
   ];
 }
 

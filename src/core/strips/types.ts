@@ -4,7 +4,8 @@ import type { Region, Ring, Vec } from '../shared';
 import type { Way } from '../products';
 
 export type TabOn = 'bare' | 'cleared' | 'hair';
-export type TabKind = 'end' | 'narrow' | 'hook';
+/** `stick`: none past the strip; it is lifted by a stick bedded in its end. */
+export type TabKind = 'end' | 'narrow' | 'hook' | 'stick';
 
 /** A piece of ground before tabs and order are known. */
 export interface Piece {

@@ -11,12 +11,14 @@ interface Props {
   readonly over: (figure: Figure) => React.ReactNode;
   /** A tap on a figure, in its own units; absent where what lies over it is tapped itself. */
   readonly onTap?: (figure: Figure, at: readonly [number, number]) => void;
+  /** Shows one figure only. */
+  readonly only?: Figure | undefined;
   /** Said to who does not see it. */
   readonly hint: string;
 }
 
 /** The body from the front and from behind, and the face: plain lines, to be tapped or to carry marks. */
-export function BodyFigures({ over, onTap, hint }: Props) {
+export function BodyFigures({ over, onTap, only, hint }: Props) {
   const tap =
     (figure: Figure) =>
     (event: React.MouseEvent<SVGSVGElement>): void => {
@@ -27,8 +29,8 @@ export function BodyFigures({ over, onTap, hint }: Props) {
       onTap(figure, [point.x, point.y]);
     };
   return (
-    <div className={styles.figures}>
-      {FIGURES.map((figure) => {
+    <div className={styles.figures} data-only={only !== undefined}>
+      {FIGURES.filter((f) => only === undefined || f === only).map((figure) => {
         const [w, h] = FIGURE_SIZE[figure];
         return (
           <figure key={figure}>
@@ -41,7 +43,7 @@ export function BodyFigures({ over, onTap, hint }: Props) {
               {figure === 'face' ? faceOutline : bodyOutline(figure)}
               {over(figure)}
             </svg>
-            <figcaption>{NAMES[figure]}</figcaption>
+            {only === undefined ? <figcaption>{NAMES[figure]}</figcaption> : null}
           </figure>
         );
       })}

@@ -1,6 +1,6 @@
 'use client';
 
-import { BODY_REGIONS, ZONES, type BodyRegion, zoneKey } from '@/core/anatomy';
+import { BODY_REGIONS, ZONES, type BodyRegion, type Figure, zoneKey } from '@/core/anatomy';
 import type { ZoneRef } from '@/server/db/schema';
 import { dayMonthYear, sideWord } from '@/ui/words';
 import { BodyFigures } from './BodyFigures';
@@ -8,7 +8,7 @@ import { closedCurve } from './bodyDrawing';
 import styles from './Body.module.css';
 
 interface Props {
-  /** Keys of the zones on the bench. */
+  /** Keys of today's zones. */
   readonly chosen: ReadonlySet<string>;
   /** Keys of zones that must be left alone today. */
   readonly stopped: ReadonlySet<string>;
@@ -17,22 +17,24 @@ interface Props {
   /** Keys of zones whose chart has been looked at today. */
   readonly seen?: ReadonlySet<string>;
   readonly hint?: string;
+  /** Shows one figure only. */
+  readonly only?: Figure;
   readonly disabled: boolean;
   readonly onToggle: (zone: ZoneRef) => void;
 }
 
-const HINT = 'tap a zone to put it on the bench or take it off';
+const HINT = 'tap a zone to add it to today or to remove it';
 
 /**
- * Zones taken from the body itself: a tap puts one on the bench or takes it off; drawn lines say what has been charted
+ * Zones taken from the body itself: a tap adds one to today or removes it; drawn lines say what has been charted
  * before.
  */
-export function ZonePicker({ chosen, stopped, lastOn, seen, hint = HINT, disabled, onToggle }: Props) {
+export function ZonePicker({ chosen, stopped, lastOn, seen, hint = HINT, only, disabled, onToggle }: Props) {
   const label = (r: BodyRegion): string => {
     const last = lastOn.get(zoneKey(r));
     return [
       sideWord(ZONES[r.zone].name, r.side),
-      chosen.has(zoneKey(r)) ? 'on the bench' : '',
+      chosen.has(zoneKey(r)) ? 'today' : '',
       seen?.has(zoneKey(r)) ? 'looked at today' : '',
       stopped.has(zoneKey(r)) ? 'left alone today' : '',
       last ? `last ${dayMonthYear(last)}` : 'not charted yet',
@@ -47,6 +49,7 @@ export function ZonePicker({ chosen, stopped, lastOn, seen, hint = HINT, disable
     <div>
       <BodyFigures
         hint={hint}
+        only={only}
         over={(figure) =>
           BODY_REGIONS.filter((r) => r.figure === figure).map((r) => (
             <path
@@ -74,10 +77,10 @@ export function ZonePicker({ chosen, stopped, lastOn, seen, hint = HINT, disable
           ))
         }
       />
-      <p className={styles.legend}>
+      <p className={styles.legend} data-short={only !== undefined}>
         <span>
           <i data-kind="today" />
-          on the bench
+          today
         </span>
         {seen ? (
           <span>

@@ -27,7 +27,7 @@ export function FactsEditor({ profile, today, onChange }: EditorProps & { readon
     onChange({ standing: standing.map((f, k) => (k === i ? { ...f, ...more } : f)) });
   return (
     <fieldset className={styles.set}>
-      <legend>Lasting facts</legend>
+      <legend>Medical notes</legend>
       {standing.map((f, i) => (
         <div key={`${f.fact}${i}`} className={styles.row}>
           <strong>{FACT_WORDS[f.fact]}</strong>
@@ -52,16 +52,16 @@ export function FactsEditor({ profile, today, onChange }: EditorProps & { readon
           </span>
           <Button
             type="text"
-            aria-label={`Take off: ${FACT_WORDS[f.fact]}`}
+            aria-label={`Remove: ${FACT_WORDS[f.fact]}`}
             onClick={() => onChange({ standing: standing.filter((_, k) => k !== i) })}
           >
-            Take off
+            Remove
           </Button>
         </div>
       ))}
       <Select<Fact | null>
-        aria-label="Add a lasting fact"
-        placeholder="Add a lasting fact …"
+        aria-label="Add a medical note"
+        placeholder="Add a medical note …"
         showSearch={{ optionFilterProp: 'label' }}
         value={null}
         options={free.map((f) => ({ value: f, label: FACT_WORDS[f] }))}
@@ -111,7 +111,7 @@ export function ReactionsEditor({ profile, card, onChange }: EditorProps & { rea
             onChange={(e) => change(i, { words: e.target.value })}
           />
           <Button type="text" onClick={() => onChange({ reactions: reactions.filter((_, k) => k !== i) })}>
-            Take off
+            Remove
           </Button>
         </div>
       ))}
@@ -158,7 +158,7 @@ export function BlackoutEditor({ profile, today, onChange }: EditorProps & { rea
             onChange={(e) => change(i, { why: e.target.value })}
           />
           <Button type="text" onClick={() => onChange({ blackout: blackout.filter((_, k) => k !== i) })}>
-            Take off
+            Remove
           </Button>
         </div>
       ))}

@@ -22,7 +22,7 @@ export function CardRecord({ card }: { readonly card: ClientCard }) {
           {profile.ingrownProne ? ', prone to ingrown hair' : ''}.
           {profile.statureCm && profile.massKg
             ? ` ${profile.statureCm} cm, ${profile.massKg} kg.`
-            : ' Stature not noted: zones are sized for a reference adult.'}
+            : ' Height not noted: zones are drawn at average size.'}
         </p>
         {profile.standing.length > 0 ? (
           <ul className={styles.facts}>
@@ -42,7 +42,7 @@ export function CardRecord({ card }: { readonly card: ClientCard }) {
             ))}
           </ul>
         ) : (
-          <p className="quiet">No lasting fact noted.</p>
+          <p className="quiet">No medical note.</p>
         )}
         {card.marks.length > 0 ? (
           <>

@@ -34,12 +34,12 @@ export function CardTools({ card }: { readonly card: ClientCard }) {
       ) : (
         <Popconfirm
           title="Put this card away?"
-          description="Nothing is lost; it is found among the cards put away."
-          okText="Put away"
+          description="Nothing is lost; it is found among the archived cards."
+          okText="Archive"
           cancelText="Keep it"
           onConfirm={() => void archive()}
         >
-          <Button>Put away</Button>
+          <Button>Archive</Button>
         </Popconfirm>
       )}
       <Fault text={fault} />

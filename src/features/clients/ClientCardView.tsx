@@ -33,7 +33,7 @@ export function ClientCardView({ card }: { readonly card: ClientCard }) {
         {client.archivedAtMs === null ? (
           <WalkIn clientId={client.id} zones={zones.map(({ zone, side, name }) => ({ zone, side, name }))} />
         ) : (
-          <p className={styles.away}>This card has been put away.</p>
+          <p className={styles.away}>This card is archived.</p>
         )}
       </div>
       <CardTools card={card} />

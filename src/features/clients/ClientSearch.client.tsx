@@ -53,8 +53,8 @@ export function ClientSearch({ first }: { readonly first: readonly ClientLine[] 
           <Button type="primary" onClick={() => setAdding(true)}>
             New client
           </Button>
-          <Button onClick={() => setImporting(true)}>From a table</Button>
-          <Button href="/api/clients/export">To a table</Button>
+          <Button onClick={() => setImporting(true)}>Import</Button>
+          <Button href="/api/clients/export">Export</Button>
         </span>
       </div>
       <Input
@@ -101,7 +101,7 @@ export function ClientSearch({ first }: { readonly first: readonly ClientLine[] 
         </ul>
       )}
       <Checkbox checked={archived} onChange={(e) => setArchived(e.target.checked)}>
-        Look among the cards put away
+        Look among archived cards
       </Checkbox>
       {importing ? <ImportClients onClose={() => setImporting(false)} /> : null}
       {adding ? <NewClient onClose={() => setAdding(false)} /> : null}
@@ -113,8 +113,8 @@ export function ClientSearch({ first }: { readonly first: readonly ClientLine[] 
 function nobody(archived: boolean, query: string): { readonly title: string; readonly text: string } {
   if (archived) {
     return {
-      title: 'No card put away',
-      text: 'A card is put away from the client’s page; nothing of it is lost.',
+      title: 'No archived card',
+      text: 'A card is archived from the client’s page; nothing of it is lost.',
     };
   }
   return query === ''

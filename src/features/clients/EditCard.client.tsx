@@ -87,7 +87,7 @@ export function EditCard({ card, onClose }: { readonly card: ClientCard; readonl
               onChange={(e) => set({ phone: e.target.value })}
             />
           </Form.Item>
-          <Form.Item label="Stature, cm" htmlFor="card-stature">
+          <Form.Item label="Height, cm" htmlFor="card-stature">
             <Input
               id="card-stature"
               inputMode="decimal"
@@ -95,7 +95,7 @@ export function EditCard({ card, onClose }: { readonly card: ClientCard; readonl
               onChange={(e) => setProfile({ statureCm: numberOrNull(e.target.value) })}
             />
           </Form.Item>
-          <Form.Item label="Mass, kg" htmlFor="card-mass">
+          <Form.Item label="Weight, kg" htmlFor="card-mass">
             <Input
               id="card-mass"
               inputMode="decimal"

@@ -32,9 +32,9 @@ describe('cardFault', () => {
     ['ends before', withProfile(card, { standing: [{ fact: 'diabetes', since: '2027-02-01', until: '2027-01-01' }] })],
     ['kept free', withProfile(card, { blackout: [{ from: '2027-06-02', to: '2027-06-01', why: '' }] })],
     ['kept free', withProfile(card, { blackout: [{ from: '', to: '2027-06-01', why: '' }] })],
-    ['Stature', withProfile(card, { statureCm: Number.NaN })],
-    ['Stature', withProfile(card, { statureCm: 20 })],
-    ['Mass', withProfile(card, { massKg: 900 })],
+    ['Height', withProfile(card, { statureCm: Number.NaN })],
+    ['Height', withProfile(card, { statureCm: 20 })],
+    ['Weight', withProfile(card, { massKg: 900 })],
   ])('names the fault: %s', (words, fields) => expect(cardFault(fields, TODAY)).toContain(words));
 });
 

@@ -36,10 +36,10 @@ export function cardFault({ name, bornOn, profile }: CardFields, today: string):
     return 'Dates kept free need a first and a last day, in this order.';
   }
   if (profile.statureCm !== null && !(profile.statureCm >= 80 && profile.statureCm <= 250)) {
-    return 'Stature is given in cm, 80 to 250.';
+    return 'Height is given in cm, 80 to 250.';
   }
   if (profile.massKg !== null && !(profile.massKg >= 15 && profile.massKg <= 350)) {
-    return 'Mass is given in kg, 15 to 350.';
+    return 'Weight is given in kg, 15 to 350.';
   }
   return null;
 }

@@ -5,6 +5,7 @@ import { BODY_REGIONS, placeIn, regionAt, ZONES, type Figure, zoneKey } from '@/
 import { BodyFigures } from '@/features/body/BodyFigures';
 import type { Spot } from '@/server/db/schema';
 import { sideWord } from '@/ui/words';
+import { radioKeys } from '@/ui/radioKeys';
 import styles from './Form.module.css';
 
 const KINDS = [
@@ -46,7 +47,7 @@ export function BodyMap({ spots, onAdd, onDrop }: Props) {
   const options = [...new Map(BODY_REGIONS.map((r) => [zoneKey(r), sideWord(ZONES[r.zone].name, r.side)])).entries()];
   return (
     <div className={styles.map}>
-      <div className={styles.kinds} role="radiogroup" aria-label="What is there">
+      <div className={styles.kinds} role="radiogroup" aria-label="What is there" tabIndex={-1} onKeyDown={radioKeys}>
         {KINDS.map(([id, word]) => (
           <button
             key={id}

@@ -13,7 +13,7 @@ import { useClientForm } from './useClientForm';
 import styles from './Form.module.css';
 
 const SYNC = {
-  saved: 'Kept',
+  saved: 'Saved',
   saving: 'Keeping …',
   waiting: 'Kept on this tablet; the studio gets it when it is back',
 } as const;

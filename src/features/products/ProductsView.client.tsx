@@ -185,7 +185,7 @@ function ProductRow({
           on the shelf
         </Checkbox>
         <Link className={styles.out} href={`/products/new?from=${p.id}`}>
-          New from it
+          Copy
         </Link>
       </div>
     </article>

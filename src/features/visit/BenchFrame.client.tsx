@@ -10,6 +10,7 @@ import { useBench } from './BenchContext.client';
 import { ClientSlip } from './ClientSlip';
 import { KeyList } from './KeyList.client';
 import { PlanSlip } from './PlanSlip';
+import { FootContext, SideContext } from './StationFoot.client';
 import { NotTaken, Planning, SyncLine } from './SyncWords.client';
 import { isPlanning, STATION_NAMES, stationResult, STATIONS } from './stations';
 import { useGo } from './useGo';
@@ -37,6 +38,8 @@ export function BenchFrame({ children }: { readonly children: ReactNode }) {
   const go = useGo();
   const [index, setIndex] = useState(0);
   const [showKeys, setShowKeys] = useState(false);
+  const [side, setSide] = useState<HTMLElement | null>(null);
+  const [foot, setFoot] = useState<HTMLElement | null>(null);
   const going = useRef(0);
   const here = path.split('/').pop() ?? '';
   const zone = bench.zones[Math.min(index, bench.zones.length - 1)];
@@ -80,11 +83,18 @@ export function BenchFrame({ children }: { readonly children: ReactNode }) {
           {bench.visit.status === 'closed' && here !== 'read' && here !== 'return' ? (
             <p className={styles.closed}>This visit is closed: its record can be read, not changed.</p>
           ) : null}
-          {isWaiting ? <Planning /> : children}
+          <FootContext value={foot}>
+            <SideContext value={side}>{isWaiting ? <Planning /> : children}</SideContext>
+          </FootContext>
         </main>
-        <aside className={styles.right} aria-label="Plan so far" data-behind>
-          <PlanSlip bench={bench} at={zone ? zoneKey(zone) : ''} />
+        {/* what scrolls within itself is reached by the keys too */}
+        {/* eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex */}
+        <aside className={styles.right} aria-label={here === 'match' ? 'Heat' : 'Plan so far'} data-behind tabIndex={0}>
+          {/* Match shows the heat of its choice here */}
+          <div ref={setSide} className={styles.side} />
+          {here === 'match' ? null : <PlanSlip bench={bench} at={zone ? zoneKey(zone) : ''} />}
         </aside>
+        <div ref={setFoot} className={styles.foot} role="group" aria-label="What to do now" />
         <nav className={styles.stations} aria-label="Stations of the visit" data-behind>
           {STATIONS.map((s) => (
             <Link
@@ -105,8 +115,8 @@ export function BenchFrame({ children }: { readonly children: ReactNode }) {
             </Link>
           ))}
         </nav>
-        <SyncLine onKeys={() => setShowKeys(true)} />
       </div>
+      <SyncLine onKeys={() => setShowKeys(true)} />
       {showKeys ? <KeyList onClose={() => setShowKeys(false)} /> : null}
     </ZoneContext>
   );

@@ -1,6 +1,7 @@
 import Link from 'next/link';
 import { howMuchFor } from '@/core/agreement';
 import { choiceOf } from './agreed';
+import { CONSENT_CODES } from './consult/verdict';
 import { ZONES, zoneKey } from '@/core/anatomy';
 import { FACT_WORDS } from '@/core/screening';
 import type { Bench } from '@/server/services/bench';
@@ -24,7 +25,8 @@ export function ClientSlip({ bench, at }: { readonly bench: Bench; readonly at: 
   const { client, visit, zones, plan } = bench;
   const zone = zones.find((z) => zoneKey(z) === at);
   const count = client.visitCount + (visit.status === 'closed' ? 0 : 1);
-  const notes = plan.screening.reasons.filter((r) => r.outcome !== 'go');
+  // consent is asked for in its own fold and stands there once
+  const notes = plan.screening.reasons.filter((r) => r.outcome !== 'go' && !CONSENT_CODES.includes(r.code));
   // what the card's alerts already say is not said twice
   const fresh = notes
     .filter((r, i) => notes.findIndex((o) => o.text === r.text) === i)

@@ -22,11 +22,10 @@ export function PlanSlip({ bench, at }: { readonly bench: Bench; readonly at: st
   const strips = plan.zones.reduce((n, z) => n + z.strips.length, 0);
   const grams = plan.materials.filter((m) => m.unit === 'g' && m.item !== 'powder');
   const ready = plan.regrowth.find((r) => zoneKey(r) === at)?.ready.find((r) => r.family === zone?.choice?.family);
-  const open = openPoints(bench);
   return (
     <div className={styles.slip}>
       <div className={styles.plan}>
-        <h2>Plan so far</h2>
+        <h2>Plan</h2>
         {bench.planComing && !isPlanning(bench) ? (
           <p className="quiet" role="status">
             Being planned anew …
@@ -85,11 +84,6 @@ export function PlanSlip({ bench, at }: { readonly bench: Bench; readonly at: st
           </p>
         )}
       </div>
-      {open.length > 0 ? (
-        <p className={styles.stillOpen}>
-          <span className="quiet">Still open:</span> {open.join(', ')}.
-        </p>
-      ) : null}
     </div>
   );
 }
@@ -97,24 +91,6 @@ export function PlanSlip({ bench, at }: { readonly bench: Bench; readonly at: st
 function nothingYet(bench: Bench): string {
   if (bench.zones.length === 0) return 'Choose the zones under Consult.';
   return isPlanning(bench) ? 'Planning …' : 'Nothing planned yet.';
-}
-
-/** More zones than this are counted, not named. */
-const MOST_NAMED = 2;
-
-function openPoints({ visit, zones, plan }: Bench): readonly string[] {
-  if (visit.status === 'closed') return [];
-  const unseen = zones.filter((z) => !z.data.confirmed);
-  return [
-    ...(visit.consult.confirmedAtMs === null ? ['consultation'] : []),
-    ...(unseen.length > MOST_NAMED
-      ? [`${unseen.length} zones not looked at`]
-      : unseen.map((z) => `${z.name.toLowerCase()}${z.side === 'middle' ? '' : `, ${z.side},`} not looked at`)),
-    ...zones
-      .filter((z) => z.data.confirmed && z.data.marks.some((m) => m.unseen))
-      .map((z) => `marks on the ${z.name.toLowerCase()}${z.side === 'middle' ? '' : `, ${z.side}`}`),
-    ...(plan.zones.some((z) => z.choice === null) ? ['a zone without product'] : []),
-  ];
 }
 
 function Row({ name, children }: { readonly name: string; readonly children: React.ReactNode }) {

@@ -3,7 +3,10 @@
 // What the frame says of saving: the word in the corner, what was not taken and why, what another tablet wrote too.
 
 import { Button } from 'antd';
+import { createPortal } from 'react-dom';
 import { ZONES, type ZoneId } from '@/core/anatomy';
+import { BAR_STATE } from '@/ui/TopBar.client';
+import { useMounted } from '@/ui/useMounted';
 import { sideWord } from '@/ui/words';
 import { useSync } from './BenchContext.client';
 import styles from './Bench.module.css';
@@ -11,19 +14,31 @@ import styles from './Bench.module.css';
 const SYNC_WORDS = {
   saved: 'All saved',
   saving: 'Saving …',
-  waiting: 'Server away: kept on this tablet, sent when it is back',
+  waiting: 'Server away: kept on this tablet',
   conflict: 'Another tablet saved something newer',
 } as const;
 
+/** The same where the bar is narrow. */
+const SHORT_WORDS = { saved: 'Saved', saving: 'Saving', waiting: 'Kept here', conflict: 'Conflict' } as const;
+
 export function SyncLine({ onKeys }: { readonly onKeys: () => void }) {
   const { sync } = useSync();
-  return (
-    <p className={styles.sync} data-sync={sync} role="status" data-behind>
-      {SYNC_WORDS[sync]} ·{' '}
+  const mounted = useMounted();
+  const bar = mounted ? document.getElementById(BAR_STATE) : null;
+  if (!bar) return null;
+  return createPortal(
+    <p className={styles.sync} data-sync={sync}>
+      <span role="status" title={sync === 'waiting' ? 'Sent when the server is back' : undefined}>
+        <span data-long>{SYNC_WORDS[sync]}</span>
+        <span data-short aria-hidden="true">
+          {SHORT_WORDS[sync]}
+        </span>
+      </span>
       <button type="button" onClick={onKeys}>
-        Keys ?
+        Keys
       </button>
-    </p>
+    </p>,
+    bar,
   );
 }
 

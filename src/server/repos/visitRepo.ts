@@ -1,5 +1,6 @@
-import { and, asc, desc, eq, isNotNull, isNull, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, isNotNull, isNull, ne, sql } from 'drizzle-orm';
 import type { Side, ZoneId } from '../../core/anatomy';
+import type { Fact } from '../../core/screening';
 import type { DbOrTx } from '../db/openDatabase';
 import { prepared } from '../db/prepared';
 import { careTold, charts, readings, visits, type Reading, type ZoneRef } from '../db/schema';
@@ -132,6 +133,20 @@ export const lastConsult = (db: DbOrTx, clientId: string): VisitRow['consult'] |
     .get();
   return row && upVisit(row).consult;
 };
+/** What a client was asked at the last visit that was done before this one, and when. */
+export function askedBefore(
+  db: DbOrTx,
+  { id, clientId }: Pick<VisitRow, 'id' | 'clientId'>,
+): { readonly on: string; readonly asked: readonly Fact[] } | null {
+  const row = db
+    .select()
+    .from(visits)
+    .where(and(eq(visits.clientId, clientId), eq(visits.status, 'closed'), isNull(visits.endedAs), ne(visits.id, id)))
+    .orderBy(desc(visits.onDate), desc(visits.createdAtMs))
+    .limit(1)
+    .get();
+  return row ? { on: row.onDate, asked: upVisit(row).consult.asked } : null;
+}
 const countVisits = prepared((db) =>
   db
     .select({ n: sql<number>`count(*)` })

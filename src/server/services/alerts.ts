@@ -2,12 +2,15 @@ import { yearsBetween } from '../../core/shared';
 import { FACT_WORDS } from '../../core/screening';
 import type { ClientRow } from '../repos/clientRepo';
 
-/** What must be seen before anything else on a client's card. */
-export function alertsOf(client: ClientRow, on: string): readonly string[] {
+/**
+ * What must be seen before anything else on a client's card.
+ * @param withConsent false on a visit, which asks for consent itself
+ */
+export function alertsOf(client: ClientRow, on: string, withConsent = true): readonly string[] {
   const { profile, bornOn } = client;
   const minor = bornOn !== null && yearsBetween(bornOn, on) < 18;
   return [
-    ...(minor && profile.guardianConsentOn === null ? ['Under 18: no guardian’s consent on file.'] : []),
+    ...(withConsent && minor && profile.guardianConsentOn === null ? ['Under 18: no guardian’s consent on file.'] : []),
     ...profile.standing.filter((f) => f.until === undefined || f.until >= on).map((f) => FACT_WORDS[f.fact]),
     ...profile.patchTests
       .filter((t) => t.result === null)
@@ -17,6 +20,6 @@ export function alertsOf(client: ClientRow, on: string): readonly string[] {
       .map((t) => `Reacted to ${t.product.replaceAll('-', ' ')}.`),
     ...(profile.sensitivity >= 4 ? ['Very reactive skin.'] : []),
     ...(profile.ingrownProne ? ['Prone to ingrown hair.'] : []),
-    ...(profile.consentOn === null ? ['No consent on file yet.'] : []),
+    ...(withConsent && profile.consentOn === null ? ['No consent on file yet.'] : []),
   ];
 }

@@ -7,7 +7,7 @@ import { hasBegun, type TableEvent } from '../../core/hands';
 import type { Service } from '../../core/agreement';
 import type { Plan } from '../../core/plan';
 import type { Product } from '../../core/products';
-import type { RuleChange } from '../../core/screening';
+import type { Fact, RuleChange } from '../../core/screening';
 import type { HandLevel } from '../../core/strips';
 import { yearsBetween } from '../../core/shared';
 import type { Db } from '../db/openDatabase';
@@ -19,7 +19,7 @@ import { readClient } from '../repos/clientRepo';
 import { formsOf } from '../repos/formRepo';
 import { readPeople, readPerson, readProducts, readServices, readStudio } from '../repos/studioRepo';
 import { entriesOf } from '../repos/journalRepo';
-import { chartsOf, readingsOf, readVisit, visitCount, type VisitRow } from '../repos/visitRepo';
+import { askedBefore, chartsOf, readingsOf, readVisit, visitCount, type VisitRow } from '../repos/visitRepo';
 import { alertsOf } from './alerts';
 import { bodyOf, chartOnSheet } from './chartOnSheet';
 import { changesOf } from './consultRules';
@@ -69,6 +69,8 @@ export interface Bench {
     readonly alerts: readonly string[];
     readonly skin: string;
     readonly ingrownProne: boolean;
+    /** What was asked at the last visit done before this one; null for who is here for the first time. */
+    readonly askedBefore: { readonly on: string; readonly asked: readonly Fact[] } | null;
   };
   readonly zones: readonly BenchZone[];
   readonly plan: Plan;
@@ -196,9 +198,10 @@ export function loadBench(db: Db, visitId: string, nowMs: number, needsPlan = fa
         visitCount: visitCount(db, client.id),
         heatFelt: [...parts.heatFelt].reverse(),
         note: client.note,
-        alerts: alertsOf(client, visit.onDate),
+        alerts: alertsOf(client, visit.onDate, false),
         skin: client.profile.skin,
         ingrownProne: client.profile.ingrownProne,
+        askedBefore: askedBefore(db, visit),
       },
       zones: parts.zones.map((z) => ({
         zone: z.zone,

@@ -105,7 +105,7 @@ export function archiveClient(
       return refused('A visit is booked ahead: give it up first, then put the card away.', 'archived');
     }
     if (!updateClient(db, id, body.version, { archivedAtMs: body.archived ? nowMs : null })) return stale(known);
-    const [from, to] = body.archived ? ['in use', 'put away'] : ['put away', 'in use'];
+    const [from, to] = body.archived ? ['in use', 'archived'] : ['archived', 'in use'];
     insertEdit(db, { clientId: id, personId, atMs: nowMs, changes: [{ field: 'card', from, to }] });
     return ok({ version: body.version + 1 });
   });

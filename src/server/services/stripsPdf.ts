@@ -12,7 +12,7 @@ const INK = '#2A211A';
 const MARGIN_PT = 42;
 const DRAWING_PT = 380;
 const MARGIN_CM = 1.4;
-const TAB_WORDS = { end: 'end', narrow: 'narrow', hook: 'side' } as const;
+const TAB_WORDS = { end: 'end', narrow: 'narrow', hook: 'side', stick: 'stick' } as const;
 
 function draw(doc: PDFKit.PDFDocument, zone: PlanZone, top: number): void {
   const [w, h] = [zone.sheetCm[0] + 2 * MARGIN_CM, zone.sheetCm[1] + 2 * MARGIN_CM];

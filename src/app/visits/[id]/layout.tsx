@@ -6,9 +6,8 @@ import { BenchFrame } from '@/features/visit/BenchFrame.client';
 import { nowMs } from '@/server/clock';
 import { getDb } from '@/server/db/client';
 import { loadBench } from '@/server/services/bench';
-import { topBarPeople } from '@/server/topBar';
+import { topBarFacts } from '@/server/topBar';
 import { TopBar } from '@/ui/TopBar.client';
-import { dayMonth, weekday } from '@/ui/words';
 
 export const dynamic = 'force-dynamic';
 
@@ -21,10 +20,9 @@ export default async function VisitLayout({ children, params }: Props) {
   const { id } = await params;
   const bench = loadBench(getDb(), id, nowMs());
   if (!bench.ok) notFound();
-  const { onDate } = bench.value.visit;
   return (
     <BenchProvider first={bench.value}>
-      <TopBar day={`${weekday(onDate)} ${dayMonth(onDate)}`} {...await topBarPeople(getDb())} />
+      <TopBar {...await topBarFacts(getDb())} />
       <OnEveryPage />
       <BenchFrame>{children}</BenchFrame>
     </BenchProvider>

@@ -10,20 +10,21 @@ import { Steps } from '@/ui/Steps.client';
 import { percent } from '@/ui/words';
 import type { FamilyLimit } from './familyLimits';
 import { ShortOrUnder } from './ShortOrUnder.client';
+import { radioKeys } from '@/ui/radioKeys';
 import styles from './Chart.module.css';
 
 const LONGEST = 18;
 const HISTORY: readonly (readonly [HairHistory, string])[] = [
-  ['first', 'first wax'],
-  ['regular', 'regular'],
-  ['lapsed', 'lapsed'],
-  ['shaved', 'shaved since'],
+  ['first', 'First'],
+  ['regular', 'Regular'],
+  ['lapsed', 'Lapsed'],
+  ['shaved', 'Shaved'],
 ];
 
 const FLAGS: Readonly<Record<HairFlag, string>> = {
-  flat: 'lies flat',
-  layers: 'in layers',
-  'under-skin': 'under the skin',
+  flat: 'Flat',
+  layers: 'Layers',
+  'under-skin': 'Under skin',
 };
 /** Past this hairs tangle and too many are caught at once; trimmed, they are about 6 mm. */
 const TRIM_OVER_MM = 12;
@@ -68,11 +69,9 @@ export function Assessment({ hair, zone, limits, disabled, onChange }: Props) {
   const tooLong = tooLongShare(hair, TRIM_OVER_MM);
   const marks = Object.fromEntries(
     [...limits.map(({ family, shortestMm }) => [shortestMm, family] as const), [TRIM_OVER_MM, 'trim'] as const].map(
-      ([mm, word]) => [
+      ([mm, word], i) => [
         mm,
-        <span key={word} className={styles.tick}>
-          {Math.round(mm * 10) / 10}
-          <br />
+        <span key={word} className={styles.tick} data-low={i % 2 === 1}>
           {word}
         </span>,
       ],
@@ -148,14 +147,15 @@ export function Assessment({ hair, zone, limits, disabled, onChange }: Props) {
         <Steps
           labelledBy="curl"
           value={hair.curl}
-          words={['straight', 'slight', 'wavy', 'curly', 'tight']}
+          words={['straight', 'slight', 'wavy', 'curly', 'coil']}
           disabled={disabled}
           onChange={(curl) => onChange({ ...hair, curl })}
+          draw={(s) => <Curl step={s} />}
         />
       </div>
       <div>
         <h3 id="history">History</h3>
-        <div className={styles.history} role="radiogroup" aria-labelledby="history">
+        <div className={styles.history} role="radiogroup" aria-labelledby="history" tabIndex={-1} onKeyDown={radioKeys}>
           {HISTORY.map(([value, word]) => (
             <button
               key={value}
@@ -184,12 +184,12 @@ export function Assessment({ hair, zone, limits, disabled, onChange }: Props) {
               {FLAGS[f]}
             </button>
           ))}
-          {disabled ? null : (
-            <button type="button" onClick={() => setTesting(true)}>
-              Short, or under the skin?
-            </button>
-          )}
         </div>
+        {disabled ? null : (
+          <button type="button" className={styles.doubt} onClick={() => setTesting(true)}>
+            Short, or under the skin?
+          </button>
+        )}
       </div>
       {testing ? <ShortOrUnder onFlag={(flag) => setFlag(flag, true)} onClose={() => setTesting(false)} /> : null}
     </div>
@@ -242,6 +242,20 @@ const OneHair = ({ thick }: { readonly thick: number }) => (
       fill="none"
       strokeLinecap="round"
     />
+  </svg>
+);
+
+/** One hair as it curls: straight, bent, in waves, in turns. */
+const CURLS = [
+  'M11 2 V22',
+  'M11 2 C15 9 8 14 11 22',
+  'M11 2 C18 7 4 11 11 15 C15 18 12 20 11 22',
+  'M10 2 C20 3 17 11 9 10 C2 9 4 18 12 17 C16 17 15 21 12 22',
+  'M11 2 C18 2 17 8 10 8 C4 8 5 4 10 5 C18 6 17 13 10 13 C4 13 5 9 10 10 C18 11 17 18 10 18 C5 18 6 22 11 22',
+];
+const Curl = ({ step }: { readonly step: number }) => (
+  <svg width="22" height="24" viewBox="0 0 22 24" aria-hidden="true">
+    <path d={CURLS[step - 1] ?? ''} stroke="var(--walnut)" strokeWidth="1.5" fill="none" strokeLinecap="round" />
   </svg>
 );
 

@@ -1,6 +1,6 @@
 'use client';
 
-import { useRef, useState } from 'react';
+import { useRef, useState, type ReactNode } from 'react';
 import type { Sheet, Zone } from '@/core/anatomy';
 import type { Ring } from '@/core/shared';
 import type { ReadChart } from '@/formats/chartFile';
@@ -13,20 +13,27 @@ interface Props {
   readonly visitId: string;
   readonly zone: BenchZone;
   readonly facts: Zone;
-  readonly sheet: Sheet;
+  readonly sheet: Sheet | null;
   /** Outlines of the hair that stays. */
   readonly keep: readonly Ring[];
-  readonly disabled: boolean;
   readonly onRead: (chart: ReadChart) => void;
 }
 
 const LARGEST_BYTES = 1_500_000;
 
+export interface ChartFileActs {
+  readonly download: () => void;
+  readonly choose: () => void;
+  /** What came of it, and the hidden field; to be put on the page. */
+  readonly node: ReactNode;
+}
+
 /** The chart out as a drawing, and one back in: out of such a drawing or a visit case. */
-export function ChartFiles({ visitId, zone, facts, sheet, keep, disabled, onRead }: Props) {
+export function useChartFiles({ visitId, zone, facts, sheet, keep, onRead }: Props): ChartFileActs {
   const input = useRef<HTMLInputElement>(null);
   const [said, setSaid] = useState('');
   const download = (): void => {
+    if (!sheet) return;
     const link = document.createElement('a');
     const { strokes, marks, hair, densities = [] } = zone.data;
     link.href = URL.createObjectURL(
@@ -54,6 +61,7 @@ export function ChartFiles({ visitId, zone, facts, sheet, keep, disabled, onRead
     setTimeout(() => URL.revokeObjectURL(link.href), 1000);
   };
   const read = async (file: File): Promise<void> => {
+    if (!sheet) return;
     if (file.size > LARGEST_BYTES) return setSaid('This file is too large for a chart. Nothing was changed.');
     const found = await sendJson<ReadChart>('POST', `/api/visits/${visitId}/charts/${zone.zone}/${zone.side}/read`, {
       text: await file.text(),
@@ -76,18 +84,8 @@ export function ChartFiles({ visitId, zone, facts, sheet, keep, disabled, onRead
     );
     onRead(found.value);
   };
-  return (
+  const node = (
     <>
-      <div className={styles.pair}>
-        <button type="button" className={styles.tool} onClick={download}>
-          As SVG
-        </button>
-        {disabled ? null : (
-          <button type="button" className={styles.tool} onClick={() => input.current?.click()}>
-            Read in
-          </button>
-        )}
-      </div>
       <input
         ref={input}
         type="file"
@@ -107,4 +105,5 @@ export function ChartFiles({ visitId, zone, facts, sheet, keep, disabled, onRead
       )}
     </>
   );
+  return { download, choose: () => input.current?.click(), node };
 }

@@ -1,6 +1,7 @@
 import { Select } from 'antd';
 import { MARK_KINDS, type MarkKind } from '@/core/field';
 import type { Tool } from './combTool';
+import { radioKeys } from '@/ui/radioKeys';
 import styles from './Chart.module.css';
 
 export const BRUSHES_CM = [0.3, 0.5, 0.8, 1.2, 2, 3] as const;
@@ -19,7 +20,7 @@ const SHARES = [
 const DENSITIES = ['sparse', 'thin', 'mid', 'thick', 'dense'] as const;
 const TOOLS = [
   ['comb', 'Comb', 'C'],
-  ['cross', 'Cross', 'X'],
+  ['cross', 'Two-way', 'X'],
   ['density', 'Density', 'D'],
   ['mark', 'Mark', 'M'],
   ['erase', 'Erase', 'E'],
@@ -101,7 +102,13 @@ export function ChartTools({ choice, onChange, disabled }: Props) {
         />
       ) : null}
       {choice.tool === 'cross' ? (
-        <div className={styles.shares} role="radiogroup" aria-label="Hairs that cross">
+        <div
+          className={styles.shares}
+          role="radiogroup"
+          aria-label="Hairs that cross"
+          tabIndex={-1}
+          onKeyDown={radioKeys}
+        >
           {SHARES.map(([share, word]) => (
             <button
               key={word}

@@ -3,6 +3,7 @@
 import { Modal } from 'antd';
 import { useState } from 'react';
 import { strokesFromHandTest, type Compass, type HandTestResult } from '@/core/field';
+import { radioKeys } from '@/ui/radioKeys';
 import styles from './Chart.module.css';
 
 const ROSE: readonly (readonly [Compass, string])[] = [
@@ -55,7 +56,13 @@ export function FindGrowth({ sheetCm, onFound, onClose }: Props) {
       destroyOnHidden
     >
       <div className={styles.find}>
-        <div className={styles.places} role="radiogroup" aria-label="Place on the sheet">
+        <div
+          className={styles.places}
+          role="radiogroup"
+          aria-label="Place on the sheet"
+          tabIndex={-1}
+          onKeyDown={radioKeys}
+        >
           {PLACES.map(([name], i) => (
             <button
               key={name}
@@ -116,7 +123,7 @@ function Rose({
   return (
     <div>
       <p>{label}</p>
-      <div className={styles.rose} role="radiogroup" aria-label={label}>
+      <div className={styles.rose} role="radiogroup" aria-label={label} tabIndex={-1} onKeyDown={radioKeys}>
         {ROSE.slice(0, 3).map(button)}
         {rest.slice(0, 1).map(button)}
         <span aria-hidden="true" />

@@ -1,5 +1,6 @@
 'use client';
 
+import { Button, Dropdown } from 'antd';
 import { useMemo, useState } from 'react';
 import { BODY_REGIONS, sheetFor, shareOnSheet, ZONES, zoneKey } from '@/core/anatomy';
 import { hasBegun } from '@/core/hands';
@@ -14,9 +15,10 @@ import { useKeys } from '@/ui/useKeys';
 import { useBench } from '../BenchContext.client';
 import { ChartList } from './ChartList';
 import { choiceOf, withChoice } from '../agreed';
-import { StationTop } from '../StationTop';
+import { ZoneTabs } from '../ZoneTabs.client';
 import { Assessment } from './Assessment.client';
-import { ChartFiles } from './ChartFiles.client';
+import { BodyPick } from './BodyPick.client';
+import { useChartFiles } from './ChartFiles.client';
 import { brushFor, BRUSHES_CM, ChartTools, MARKS_MM, resized, thicker, type ToolChoice } from './ChartTools';
 import { newMark, type SheetContent, type Tool } from './combTool';
 import { familyLimits } from './familyLimits';
@@ -28,8 +30,10 @@ import { MeasureSheet } from './MeasureSheet.client';
 import { useChartEdits } from './useChartEdits';
 import styles from './Chart.module.css';
 
-const BASIS = { measured: 'measured', 'body-surface': '', 'reference-adult': 'reference adult' } as const;
+const BASIS = { measured: 'measured', 'body-surface': '', 'reference-adult': 'average size' } as const;
 const NOWHERE: SheetContent['densities'] = [];
+/** Whether a zone has been looked at today, under its name. */
+const SEEN: Readonly<Record<string, string>> = { true: 'looked at', false: 'to look at' };
 const SORE_MM = 8;
 const TAPPED_MM = 3;
 
@@ -38,7 +42,7 @@ const beyond = (spots: readonly Spot[], charted: number): readonly Spot[] =>
   spots.slice(Math.min(spots.length, charted));
 
 /** One zone's chart: the sheet, the tools, marks and the assessment of its hair. */
-export function ZoneChart({ zone, action }: { readonly zone: BenchZone; readonly action: React.ReactNode }) {
+export function ZoneChart({ zone }: { readonly zone: BenchZone }) {
   const { bench, saveChart, saveConsult } = useBench();
   const { consult } = bench.visit;
   const outcome = choiceOf(consult.agreed, zone);
@@ -52,7 +56,7 @@ export function ZoneChart({ zone, action }: { readonly zone: BenchZone; readonly
     share: 0.25,
     density: 2,
   });
-  const [panel, setPanel] = useState<'find' | 'measure' | null>(null);
+  const [panel, setPanel] = useState<'find' | 'measure' | 'body' | null>(null);
   const closed = bench.visit.status === 'closed';
   const [width, height] = zone.data.sheetCm ?? zone.data.drawnOnCm ?? planned?.sheetCm ?? facts.sheetCm;
   const sheet = useMemo(() => {
@@ -176,25 +180,68 @@ export function ZoneChart({ zone, action }: { readonly zone: BenchZone; readonly
       },
     });
   };
+  const files = useChartFiles({
+    visitId: bench.visit.id,
+    zone,
+    facts,
+    sheet,
+    keep: (planned?.keep ?? []).map((k) => k.outline),
+    onRead: readIn,
+  });
+  const asOther = (): void => {
+    if (!other) return;
+    put({
+      strokes: mirrorStrokes(other.data.strokes, width),
+      marks: content.marks,
+      densities: mirrorDensity(other.data.densities ?? NOWHERE, width),
+    });
+  };
+  const canMirror = other !== undefined && other.data.strokes.length + (other.data.densities?.length ?? 0) > 0;
+  const acts: readonly (readonly [string, string, () => void, boolean])[] = [
+    ['find', 'Find growth by touch', () => setPanel('find'), !closed],
+    ['measure', 'Measure', () => setPanel('measure'), !closed],
+    ['mirror', `As the ${other?.side ?? 'other'} side`, asOther, canMirror && !closed],
+    ['body', 'Zones on the body', () => setPanel('body'), true],
+    ['export', 'Export', files.download, sheet !== null],
+    ['import', 'Import', files.choose, !closed],
+  ];
   const basis = planned ? BASIS[planned.basis] : '';
   return (
     <>
-      <StationTop
-        title={sideWord(zone.name, zone.side)}
-        action={<div className={styles.actions}>{action}</div>}
-        note={(key) => (bench.zones.find((z) => zoneKey(z) === key)?.data.confirmed ? 'seen' : '')}
-        meta={
-          <>
-            {width.toFixed(1)} × {height.toFixed(1)} cm{basis === '' ? '' : `, ${basis}`} ·{' '}
-            {Math.round(planned?.hairAreaCm2 ?? 0)} cm² of hair
-            {lost > 0.5
-              ? `, ${Math.round(lost)} cm² ${planned?.keep.length || planned?.fade ? 'left' : 'kept clear'}`
-              : ''}
-            {zone.last ? ` · chart of ${dayMonth(zone.last.on)}` : ' · usual growth, comb it to fit'}
-          </>
-        }
-      />
-      <MarksAgain marks={content.marks} tapped={tapped} disabled={closed} onMarks={putMarks} onTapped={putTapped} />
+      <div className={styles.head}>
+        <ZoneTabs note={(key) => SEEN[String(bench.zones.find((z) => zoneKey(z) === key)?.data.confirmed)] ?? ''} />
+        <div className={styles.headActs}>
+          <Button disabled={closed || edits.undos === 0} onClick={edits.undo} title="Undo ( Z )">
+            Undo
+          </Button>
+          {edits.redos > 0 && !closed ? (
+            <Button onClick={edits.redo} title="Redo ( Shift Z )">
+              Redo
+            </Button>
+          ) : null}
+          <Dropdown
+            trigger={['click']}
+            menu={{
+              items: acts.flatMap(([key, label, , can]) => (can ? [{ key, label }] : [])),
+              onClick: ({ key }) => acts.find(([k]) => k === key)?.[2](),
+            }}
+          >
+            <Button>More</Button>
+          </Dropdown>
+        </div>
+      </div>
+      <div className={styles.words}>
+        <h1>{sideWord(zone.name, zone.side)}</h1>
+        <p className="quiet">
+          {width.toFixed(1)} × {height.toFixed(1)} cm{basis === '' ? '' : `, ${basis}`} ·{' '}
+          {Math.round(planned?.hairAreaCm2 ?? 0)} cm² of hair
+          {lost > 0.5
+            ? `, ${Math.round(lost)} cm² ${planned?.keep.length || planned?.fade ? 'left' : 'kept clear'}`
+            : ''}
+          {zone.last ? ` · chart of ${dayMonth(zone.last.on)}` : ' · usual growth, comb it to fit'}
+        </p>
+      </div>
+      {files.node}
       <div className={styles.surface}>
         <ChartTools choice={choice} onChange={setChoice} disabled={closed} />
         {sheet ? (
@@ -221,54 +268,14 @@ export function ZoneChart({ zone, action }: { readonly zone: BenchZone; readonly
             }}
           />
         ) : null}
-        <div className={styles.aids}>
-          {closed ? null : (
-            <button type="button" className={styles.tool} disabled={edits.undos === 0} onClick={edits.undo}>
-              Undo<kbd>Z</kbd>
-            </button>
-          )}
-          {edits.redos > 0 && !closed ? (
-            <button type="button" className={styles.tool} onClick={edits.redo}>
-              Redo<kbd>⇧Z</kbd>
-            </button>
-          ) : null}
-          {closed ? null : (
-            <button type="button" className={styles.tool} onClick={() => setPanel('find')}>
-              Find the way
-            </button>
-          )}
-          {closed ? null : (
-            <button type="button" className={styles.tool} onClick={() => setPanel('measure')}>
-              Measure
-            </button>
-          )}
-          {other && other.data.strokes.length + (other.data.densities?.length ?? 0) > 0 && !closed ? (
-            <button
-              type="button"
-              className={styles.tool}
-              onClick={() =>
-                put({
-                  strokes: mirrorStrokes(other.data.strokes, width),
-                  marks: content.marks,
-                  densities: mirrorDensity(other.data.densities ?? NOWHERE, width),
-                })
-              }
-            >
-              From {other.side}
-            </button>
-          ) : null}
-          {sheet ? (
-            <ChartFiles
-              visitId={bench.visit.id}
-              zone={zone}
-              facts={facts}
-              sheet={sheet}
-              keep={(planned?.keep ?? []).map((k) => k.outline)}
-              disabled={closed}
-              onRead={readIn}
-            />
-          ) : null}
-        </div>
+        <MarksAgain marks={content.marks} tapped={tapped} disabled={closed} onMarks={putMarks} onTapped={putTapped} />
+        <Assessment
+          hair={zone.data.hair}
+          zone={facts}
+          limits={familyLimits(bench, facts)}
+          disabled={closed}
+          onChange={(hair) => save({ hair })}
+        />
       </div>
       {panel === 'find' ? (
         <FindGrowth
@@ -285,13 +292,7 @@ export function ZoneChart({ zone, action }: { readonly zone: BenchZone; readonly
           onClose={() => setPanel(null)}
         />
       ) : null}
-      <Assessment
-        hair={zone.data.hair}
-        zone={facts}
-        limits={familyLimits(bench, facts)}
-        disabled={closed}
-        onChange={(hair) => save({ hair })}
-      />
+      {panel === 'body' ? <BodyPick onClose={() => setPanel(null)} /> : null}
       {sheet ? (
         <MarkList
           zone={zone.zone}

@@ -110,47 +110,94 @@ export function plantHair(
 const LENGTHS = 12;
 /** Under this length nobody sees a slight bow, and a line is drawn in half the time. */
 const BOW_FROM_PX = 14;
+/** A hair is thicker from its root up to here, shares of its length and of its width. */
+const ROOT_SHARE = 0.45;
+const TIP_WIDTH = 0.62;
+/** Now and then two stand together: share of roots, and how far apart, cm. */
+const TWINS = 0.07;
+const TWIN_CM = 0.035;
 
-/** Draws every root's hair. `pxPerCm` scales, the context is already moved to the sheet's origin. */
+type HairKind = Pick<Hair, 'lengthMm' | 'shortestMm' | 'longestMm' | 'coarseness' | 'curl' | 'history'>;
+
+/** Where one hair begins, which way it goes and how long it is, cm. */
+interface Shaft {
+  readonly at: Vec;
+  readonly way: Vec;
+  readonly length: number;
+  readonly bend: number;
+}
+
+function shaftsOf(roots: readonly Root[], field: GrowthField, hair: HairKind): readonly Shaft[] {
+  const lengths = logNormalStrata(hair.lengthMm, lengthSpreadCv(hair), LENGTHS);
+  return roots.flatMap((root) => {
+    const [gx, gy] = wayOf(root, field);
+    const turned = (deg: number): Vec => {
+      const r = (deg * Math.PI) / 180;
+      return [gx * Math.cos(r) - gy * Math.sin(r), gx * Math.sin(r) + gy * Math.cos(r)];
+    };
+    const length = (lengths[Math.floor(root.length * LENGTHS)] ?? hair.lengthMm) / 10;
+    const one: Shaft = { at: root.at, way: turned(root.turnDeg), length, bend: root.bend };
+    if (root.pick < 1 - TWINS) return [one];
+    const at: Vec = [root.at[0] - gy * TWIN_CM, root.at[1] + gx * TWIN_CM];
+    return [one, { at, way: turned(root.turnDeg + 9 * root.bend), length: 0.8 * length, bend: -root.bend }];
+  });
+}
+
+/** Traces a shaft up to a share of its length. */
+function trace(ctx: CanvasRenderingContext2D, s: Shaft, curl: number, px: number, share: number): void {
+  const [x, y] = s.at;
+  const [dx, dy] = s.way;
+  ctx.moveTo(x * px, y * px);
+  if (curl < 3 && s.length * px < BOW_FROM_PX) {
+    ctx.lineTo((x + dx * s.length * share) * px, (y + dy * s.length * share) * px);
+    return;
+  }
+  // a straight hair in one slight bow, a curly one in waves that grow with the curl
+  const bows = curl < 3 ? 1 : Math.round(curl);
+  const bend =
+    (curl < 3 ? s.bend : Math.sign(s.bend)) *
+    (s.length / bows) *
+    (curl < 3 ? 0.05 + 0.09 * (curl - 1) : 0.2 * (curl - 1.4));
+  const whole = share === 1 ? bows : Math.max(1, Math.round(bows * share));
+  // the first part of a single bow: the same curve cut at its share
+  const cut = share === 1 || bows > 1 ? 1 : share;
+  for (let k = 0; k < whole; k++) {
+    const [mid, end] = [(s.length * (k + 0.5 * cut)) / bows, (s.length * (k + cut)) / bows];
+    const side = (k % 2 === 0 ? bend : -bend) * cut;
+    const off = 2 * cut * (1 - cut) * (k % 2 === 0 ? bend : -bend);
+    ctx.quadraticCurveTo(
+      (x + dx * mid - dy * side) * px,
+      (y + dy * mid + dx * side) * px,
+      (x + dx * end - dy * off) * px,
+      (y + dy * end + dx * off) * px,
+    );
+  }
+}
+
+/**
+ * Draws every root's hair, tapered: the whole in the width of its tip, then the part by the root over it. `pxPerCm`
+ * scales, the context is already moved to the sheet's origin.
+ */
 export function drawHairs(
   ctx: CanvasRenderingContext2D,
   roots: readonly Root[],
   field: GrowthField,
-  hair: Pick<Hair, 'lengthMm' | 'shortestMm' | 'longestMm' | 'coarseness' | 'curl' | 'history'>,
+  hair: HairKind,
   pxPerCm: number,
   colour: string,
 ): void {
-  const lengths = logNormalStrata(hair.lengthMm, lengthSpreadCv(hair), LENGTHS);
+  const shafts = shaftsOf(roots, field, hair);
+  const width = Math.max(0.9, (0.4 + 0.19 * hair.coarseness) * Math.min(2.2, pxPerCm / 22));
   ctx.strokeStyle = colour;
-  ctx.lineWidth = Math.max(0.7, (0.35 + 0.16 * hair.coarseness) * Math.min(2.2, pxPerCm / 22));
-  ctx.beginPath();
-  for (const root of roots) {
-    const [gx, gy] = wayOf(root, field);
-    const r = (root.turnDeg * Math.PI) / 180;
-    const [dx, dy] = [gx * Math.cos(r) - gy * Math.sin(r), gx * Math.sin(r) + gy * Math.cos(r)];
-    const length = (lengths[Math.floor(root.length * LENGTHS)] ?? hair.lengthMm) / 10;
-    const [x, y] = root.at;
-    ctx.moveTo(x * pxPerCm, y * pxPerCm);
-    if (hair.curl < 3 && length * pxPerCm < BOW_FROM_PX) {
-      ctx.lineTo((x + dx * length) * pxPerCm, (y + dy * length) * pxPerCm);
-      continue;
-    }
-    // a straight hair in one slight bow, a curly one in waves that grow with the curl
-    const bows = hair.curl < 3 ? 1 : Math.round(hair.curl);
-    const bend =
-      (hair.curl < 3 ? root.bend : Math.sign(root.bend)) *
-      (length / bows) *
-      (hair.curl < 3 ? 0.05 + 0.09 * (hair.curl - 1) : 0.2 * (hair.curl - 1.4));
-    for (let k = 0; k < bows; k++) {
-      const [mid, end] = [(length * (k + 0.5)) / bows, (length * (k + 1)) / bows];
-      const side = k % 2 === 0 ? bend : -bend;
-      ctx.quadraticCurveTo(
-        (x + dx * mid - dy * side) * pxPerCm,
-        (y + dy * mid + dx * side) * pxPerCm,
-        (x + dx * end) * pxPerCm,
-        (y + dy * end) * pxPerCm,
-      );
-    }
+  ctx.lineCap = 'round';
+  for (const [share, wide] of [
+    [1, TIP_WIDTH * width],
+    [ROOT_SHARE, width],
+  ] as const) {
+    ctx.lineWidth = wide;
+    ctx.beginPath();
+    for (const s of shafts) trace(ctx, s, hair.curl, pxPerCm, share);
+    ctx.stroke();
   }
-  ctx.stroke();
+  ctx.lineCap = 'butt';
 }

@@ -8,7 +8,7 @@ import { regionArea, type Region, type Vec } from '@/core/shared';
 import type { ChartHair } from '@/server/db/schema';
 import { stepTool, type SheetContent, type ToolEvent, type ToolState } from './combTool';
 import { plantHair, type Root } from './hairs';
-import { drawBrush, drawMarks, layer, pageColours, paintGround, paintHair, type View } from './sheetPainter';
+import { drawBrush, drawEdges, drawMarks, layer, pageColours, paintGround, paintHair, type View } from './sheetPainter';
 
 /** What the page knows of the sheet. */
 export interface SheetInput {
@@ -36,9 +36,9 @@ export interface SheetLayers {
   readonly onView: (view: View) => void;
 }
 
-/** Room round the sheet for words; the brow's has skin round it already. */
-const MARGIN_CM = 0.9;
-const BROW_MARGIN_CM = 0.35;
+/** Room round the sheet for the words at its edges; a brow has its own words on the skin round it. */
+const MARGIN_PX = 28;
+const BROW_MARGIN_PX = 12;
 const LEAST_PX = { width: 240, height: 260 } as const;
 
 const within = (value: number, most: number): number => Math.min(most, Math.max(0, value));
@@ -48,8 +48,8 @@ function viewOf(
   { sheet, zone }: Pick<SheetInput, 'sheet' | 'zone'>,
 ): View {
   const { widthCm, heightCm } = sheet;
-  const margin = zone.thinned ? BROW_MARGIN_CM : MARGIN_CM;
-  const pxPerCm = Math.min(size.width / (widthCm + 2 * margin), size.height / (heightCm + 2 * MARGIN_CM));
+  const aside = zone.thinned ? BROW_MARGIN_PX : MARGIN_PX;
+  const pxPerCm = Math.min((size.width - 2 * aside) / widthCm, (size.height - 2 * MARGIN_PX) / heightCm);
   return {
     ...size,
     pxPerCm,
@@ -223,6 +223,8 @@ export class SheetController {
     const ctx = layer(this.#layers.top, this.#view);
     if (!ctx) return;
     const c = pageColours();
+    const { zone, side, sheet } = this.#input;
+    drawEdges(ctx, zone, side, sheet, this.#view, c.second);
     drawMarks(ctx, this.#shown(), this.#view, c.madder, c.ink);
     const { tool, radiusCm, markMm } = this.#tool;
     const at = this.#cursor;

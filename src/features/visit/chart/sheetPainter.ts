@@ -1,10 +1,11 @@
 // What is drawn on the three layers of the sheet: below the ground with its grid and the names of its parts, between
 // them partings and hair, above marks and the brush. Sheet centimetres in, pixels out.
 
-import { SUBDIVISIONS, type Sheet, type Side, type Zone } from '@/core/anatomy';
+import { bodyRound, SUBDIVISIONS, type Sheet, type Side, type Zone } from '@/core/anatomy';
 import { exclusionOf, partingEdges, type GrowthField } from '@/core/field';
 import { isInside, type Region, type Vec } from '@/core/shared';
 import type { ChartHair } from '@/server/db/schema';
+import { edgeWords } from '../edgeWords';
 import type { SheetContent } from './combTool';
 import { drawHairs, type Root } from './hairs';
 
@@ -64,6 +65,7 @@ export function paintGround(
   c: Colours,
 ): void {
   drawGrid(ctx, sheet, view, c.hairline, c.second);
+  drawBodyRound(ctx, zone, side, sheet, view.pxPerCm);
   outlinePath(ctx, sheet, view.pxPerCm);
   ctx.fillStyle = '#fbf4e6';
   ctx.fill();
@@ -108,6 +110,62 @@ export function paintHair(
   const those = (which: boolean): readonly Root[] => roots.filter((_, i) => goes[i] === which);
   drawHairs(ctx, those(false), field, hair, pxPerCm, c.ink);
   drawHairs(ctx, those(true), field, hair, pxPerCm, c.madder);
+}
+
+const GHOST = '#c9bba6';
+
+/** The neighbouring body in one hairline, so that one knows which way up the sheet lies. */
+function drawBodyRound(ctx: CanvasRenderingContext2D, zone: Zone, side: Side, sheet: Sheet, px: number): void {
+  const round = bodyRound(zone.id, side);
+  if (!round) return;
+  const [w, h] = [sheet.widthCm * px, sheet.heightCm * px];
+  const trace = (rings: readonly (readonly Vec[])[]): void => {
+    ctx.beginPath();
+    for (const ring of rings) {
+      ring.forEach(([u, v], i) => (i === 0 ? ctx.moveTo(u * w, v * h) : ctx.lineTo(u * w, v * h)));
+      ctx.closePath();
+    }
+    ctx.stroke();
+  };
+  ctx.strokeStyle = GHOST;
+  ctx.lineWidth = 1.6;
+  trace(round.silhouette);
+  ctx.lineWidth = 1;
+  ctx.setLineDash([2, 5]);
+  trace(round.beside);
+  ctx.setLineDash([]);
+}
+
+/** What lies beyond each border, in a word; over the hair, which reaches past the sheet. A brow has its own words. */
+export function drawEdges(
+  ctx: CanvasRenderingContext2D,
+  zone: Zone,
+  side: Side,
+  sheet: Sheet,
+  { pxPerCm: px, origin }: View,
+  ink: string,
+): void {
+  const { up, down, left, right } = edgeWords(zone.id, side);
+  const [w, h] = [sheet.widthCm * px, sheet.heightCm * px];
+  ctx.font = `15px ${bodyFont()}`;
+  if (zone.thinned) return;
+  ctx.fillStyle = ink;
+  ctx.strokeStyle = '#fffdf8';
+  ctx.lineWidth = 5;
+  const write = (word: string, x: number, y: number): void => {
+    ctx.strokeText(word, x, y);
+    ctx.fillText(word, x, y);
+  };
+  ctx.textAlign = 'center';
+  write(up, w / 2, -8);
+  write(down, w / 2, h + Math.min(20, origin[1] - 4));
+  if (origin[0] > NAME_ROOM) {
+    ctx.textAlign = 'right';
+    write(left, -12, h - 6);
+    ctx.textAlign = 'left';
+    write(right, w + 12, h - 22);
+  }
+  ctx.textAlign = 'start';
 }
 
 function outlinePath(ctx: CanvasRenderingContext2D, sheet: Sheet, px: number): void {

@@ -7,10 +7,11 @@ import type { Agreed } from '@/server/db/schema';
 import type { BenchZone } from '@/server/services/bench';
 import { sideWord } from '@/ui/words';
 import { choiceOf, withChoice } from '../agreed';
+import { bothWords, capital } from '../zoneNames';
 import styles from './Consult.module.css';
 
 const COMPANY: readonly (readonly [Agreed['company'], string])[] = [
-  ['either', 'As it comes'],
+  ['either', 'Either'],
   ['talk', 'Talk'],
   ['quiet', 'Quiet'],
 ];
@@ -35,7 +36,7 @@ export function Agreement({ agreed, zones, disabled, onChange }: Props) {
         const both = zones.filter((o) => o.zone === z.zone).length > 1;
         return (
           <div key={z.zone} className={styles.howMuch}>
-            <strong>{both ? `${z.name}, both` : sideWord(z.name, z.side)}</strong>
+            <strong>{both ? capital(bothWords(z.name)) : sideWord(z.name, z.side)}</strong>
             {choices.length > 1 ? (
               <Radio.Group
                 aria-label={`How much: ${z.name}`}

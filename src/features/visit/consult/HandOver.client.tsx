@@ -60,7 +60,7 @@ export function HandOver({ onClose }: { readonly onClose: () => void }) {
           <p className="quiet">Your PIN is set.</p>
         ) : (
           <>
-            <p>You have no PIN yet. Choose one you will remember with gloves on.</p>
+            <p>You have no PIN yet. Choose one.</p>
             <label>
               New PIN
               <Input.Password

@@ -14,7 +14,7 @@ interface Props {
   readonly onClose: () => void;
 }
 
-const moveWords = (day: string | undefined): string => (day ? `Move to ${day}` : 'Put off without a date');
+const moveWords = (day: string | undefined): string => (day ? `Move to ${day}` : 'Postpone without a date');
 
 /** Ends the visit without wax: a date that suits and words for the client, or a note to take to the doctor. */
 export function PutOff({ as, onClose }: Props) {
@@ -73,7 +73,7 @@ export function PutOff({ as, onClose }: Props) {
       open
       width={620}
       style={{ top: 24 }}
-      title={as === 'postponed' ? 'Put the visit off' : 'Decline and refer'}
+      title={as === 'postponed' ? 'Postpone the visit' : 'Decline and refer'}
       onCancel={onClose}
       destroyOnHidden
       footer={[

@@ -3,18 +3,16 @@
 
 import { zoneKey } from '@/core/anatomy';
 import {
-  ASKED_EACH_TIME,
-  ASKED_ONCE,
   judge,
   nextQuestions,
   ruleSetOf,
-  type Fact,
   type Judgement,
   type NextQuestion,
   type Reason,
   type ScreeningInput,
 } from '@/core/screening';
 import type { Bench } from '@/server/services/bench';
+import { namesOf } from '../zoneNames';
 
 export function screeningInput({ visit, client, zones, rules }: Bench): ScreeningInput {
   const { consult } = visit;
@@ -38,14 +36,10 @@ export const answerOf = (bench: Bench): Judgement => judge(screeningInput(bench)
 export const askNext = (bench: Bench): readonly NextQuestion[] =>
   nextQuestions({ ...screeningInput(bench), consent: true, guardianConsent: true }, bench.visit.consult.asked);
 
-export const EVERY_QUESTION: readonly Fact[] = [...ASKED_EACH_TIME, ...ASKED_ONCE];
-
 export interface ReasonGroup {
-  /** `null`: the whole visit. */
-  readonly zone: string | null;
+  /** Keys of the zones that share these reasons; `null`: the whole visit. */
+  readonly zones: readonly (string | null)[];
   readonly name: string;
-  /** The other side, where both have the same reasons. */
-  readonly alsoZone?: string | null;
   readonly reasons: readonly Reason[];
   /** Words on marks that are worked around. */
   readonly spots: readonly string[];
@@ -53,66 +47,31 @@ export interface ReasonGroup {
 
 const STRICT: readonly Reason['outcome'][] = ['decline', 'postpone', 'adapt', 'go'];
 
-/** Reasons by zone, the whole visit first, the strictest first within; zones without a reason are left out. */
+/** Reasons by zone, the whole visit first, the strictest first within; zones with the same reasons are said once. */
 export function reasonGroups(answer: Judgement, zones: Bench['zones']): readonly ReasonGroup[] {
   const sorted = (reasons: readonly Reason[]): readonly Reason[] =>
     [...reasons].sort((a, b) => STRICT.indexOf(a.outcome) - STRICT.indexOf(b.outcome));
-  const groups: ReasonGroup[] = [
-    { zone: null, name: 'Whole visit', reasons: sorted(answer.reasons.filter((r) => r.zone === null)), spots: [] },
-    ...zones.map((z): ReasonGroup => {
-      const key = zoneKey(z);
-      return {
-        zone: key,
-        name: z.side === 'middle' ? z.name : `${z.name}, ${z.side}`,
-        reasons: sorted(answer.reasons.filter((r) => r.zone === key)),
-        spots: answer.spots.filter((s) => s.zone === key).map((s) => s.text),
-      };
-    }),
-  ];
-  return joined(
-    groups.filter((g) => g.reasons.length + g.spots.length > 0),
-    zones,
-  );
-}
-
-const sameReasons = (a: ReasonGroup, b: ReasonGroup): boolean =>
-  a.spots.join() === b.spots.join() &&
-  a.reasons.map((r) => r.code + r.outcome + String(r.until)).join() ===
-    b.reasons.map((r) => r.code + r.outcome + String(r.until)).join();
-
-/** Both sides of a zone with the same reasons are said once. */
-function joined(groups: readonly ReasonGroup[], zones: Bench['zones']): readonly ReasonGroup[] {
-  const nameOf = (zone: string | null): string | undefined => zones.find((z) => zoneKey(z) === zone)?.name;
-  const other = (g: ReasonGroup): ReasonGroup | undefined =>
-    groups.find(
-      (o) => o !== g && g.zone !== null && o.zone !== null && nameOf(o.zone) === nameOf(g.zone) && sameReasons(o, g),
-    );
-  return groups.flatMap((g) => {
-    const pair = other(g);
-    if (!pair || g.zone === null) return [g];
-    return groups.indexOf(pair) < groups.indexOf(g)
-      ? []
-      : [{ ...g, name: `${nameOf(g.zone) ?? ''}, both sides`, alsoZone: pair.zone }];
-  });
-}
-
-const CONSENT_CODES: readonly string[] = ['person.no-consent', 'person.minor'];
-
-/** The answer in a few words. */
-export function answerWords(answer: Judgement, dayWords: (date: string) => string): string {
-  const notes = new Set(answer.reasons.filter((r) => r.outcome !== 'go').map((r) => r.code)).size;
-  switch (answer.outcome) {
-    case 'go':
-      return 'Go';
-    case 'adapt':
-      return `Adapt: ${notes} ${notes === 1 ? 'note' : 'notes'}`;
-    case 'postpone':
-      return answer.earliestOn
-        ? `Postpone until ${dayWords(answer.earliestOn)}`
-        : 'Postpone until cleared by the doctor';
-    case 'decline':
-      return answer.reasons.every((r) => r.outcome !== 'decline' || CONSENT_CODES.includes(r.code))
-        ? 'Not yet: consent is missing'
-        : 'Decline and refer';
+  const ofVisit: ReasonGroup = {
+    zones: [null],
+    name: 'Whole visit',
+    reasons: sorted(answer.reasons.filter((r) => r.zone === null)),
+    spots: [],
+  };
+  const byWords = new Map<string, { zones: Bench['zones'][number][]; group: ReasonGroup }>();
+  for (const z of zones) {
+    const key = zoneKey(z);
+    const reasons = sorted(answer.reasons.filter((r) => r.zone === key));
+    const spots = answer.spots.filter((s) => s.zone === key).map((s) => s.text);
+    if (reasons.length + spots.length === 0) continue;
+    const words = [...spots, ...reasons.map((r) => r.code + r.outcome + String(r.until))].join('|');
+    const known = byWords.get(words);
+    if (known) known.zones.push(z);
+    else byWords.set(words, { zones: [z], group: { zones: [], name: '', reasons, spots } });
   }
+  const ofZones = [...byWords.values()].map(({ zones: own, group }): ReasonGroup => ({
+    ...group,
+    zones: own.map(zoneKey),
+    name: own.length === zones.length && own.length > 2 ? 'All zones' : namesOf(own),
+  }));
+  return ofVisit.reasons.length > 0 ? [ofVisit, ...ofZones] : ofZones;
 }

@@ -1,8 +1,7 @@
 import type { WorkingWindow } from '@/core/heat';
-import { degrees } from '@/ui/words';
 import styles from './Match.module.css';
 
-const WIDTH = 430;
+const WIDTH = 340;
 const LEFT = 84;
 
 export type BandWindow = Pick<WorkingWindow, 'flowC' | 'feelMaxC' | 'labelC' | 'minC' | 'maxC' | 'empty'>;
@@ -25,7 +24,7 @@ export function HeatBands({ window: w, targetC }: { readonly window: BandWindow;
     : `Working heat at touch ${Math.round(w.minC)} to ${Math.round(w.maxC)} degrees, at ${Math.round(targetC)}.`;
   return (
     <svg
-      viewBox={`0 0 ${WIDTH} 150`}
+      viewBox={`0 0 ${WIDTH} 134`}
       role="img"
       aria-label={`${said} Estimate.`}
       className={styles.bands}
@@ -69,16 +68,6 @@ export function HeatBands({ window: w, targetC }: { readonly window: BandWindow;
         />
       )}
       <line x1={x(targetC)} x2={x(targetC)} y1="2" y2="114" stroke="var(--wax-dark)" strokeWidth="3" />
-      <text
-        x={Math.min(WIDTH - 52, Math.max(LEFT, x(targetC)))}
-        y="147"
-        textAnchor="middle"
-        fontSize="16"
-        fontWeight="700"
-        fill="var(--wax-dark)"
-      >
-        {degrees(targetC)} at touch
-      </text>
     </svg>
   );
 }

@@ -1,6 +1,6 @@
 'use client';
 
-import { Button, Input, Slider } from 'antd';
+import { Button, Input, Radio, Slider } from 'antd';
 import dynamic from 'next/dynamic';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { ZONES } from '@/core/anatomy';
@@ -145,74 +145,80 @@ export function HeatPanel({ zone, product, way, heat }: Props) {
   const openers = w.empty && reading ? windowOpeners({ ...need, thicknessMm }, reading.window) : [];
   return (
     <section className={styles.heat} aria-label="Heat for this skin">
-      <div>
-        <div className={styles.heatHead}>
-          <h2>Heat for this skin</h2>
-          {heat.laterPass ? (
-            <div className={styles.states} role="radiogroup" aria-label="Skin">
-              {(['fresh', 'after-pass'] as const).map((s) => (
-                <button
-                  key={s}
-                  type="button"
-                  role="radio"
-                  aria-checked={state === s}
-                  onClick={() => {
-                    setState(s);
-                    reset();
-                  }}
-                >
-                  {s === 'fresh' ? 'first pass' : 'waxed skin'}
-                </button>
-              ))}
-            </div>
-          ) : null}
-        </div>
-        <HeatBands window={w} targetC={touchC} />
-        <p className="quiet">{reading ? bothBounds(reading.window) : 'Solving the heat for every slab …'}</p>
-        <div className={styles.curve}>
-          {answer !== 'failed' && drawn ? (
-            <FeltCurve
-              reading={drawn}
-              limitC={limitC}
-              pullFromS={pullFrom(drawn.setAfterS)}
-              pullToS={coated ? toS : Math.floor(drawn.latestPullS)}
-            />
-          ) : (
-            <p className="quiet" role="status">
-              {answer === 'failed'
-                ? 'This tablet could not work out the curve; the plan’s own figures stand.'
-                : 'The curve is being worked out …'}
-            </p>
-          )}
-        </div>
+      <div className={styles.heatHead}>
+        <h2>Heat for this skin</h2>
+        <span className="quiet">{product.name.split(',')[0]?.toLowerCase()}</span>
+      </div>
+      <p className={styles.atTouch}>
+        <b>{degrees(touchC)}</b>
+        <span>
+          at touch{w.empty ? '' : `, ${Math.ceil(w.minC)}–${Math.floor(w.maxC)}`}
+          <br />
+          <span className="quiet">pot to about {degrees(heat.potC)}</span>
+        </span>
+      </p>
+      <p className={styles.wrist}>
+        <strong>Test on your wrist first.</strong> The figures are estimates.
+      </p>
+      {heat.laterPass ? (
+        <Radio.Group
+          aria-label="Skin"
+          optionType="button"
+          value={state}
+          options={[
+            { value: 'fresh', label: 'first pass' },
+            { value: 'after-pass', label: 'waxed skin' },
+          ]}
+          onChange={(e) => {
+            setState(e.target.value as SkinState);
+            reset();
+          }}
+        />
+      ) : null}
+      <HeatBands window={w} targetC={touchC} />
+      <label id="slab" className={styles.slide}>
+        Thickness <strong>{thicknessMm} mm</strong>
+        <Slider
+          min={nodes[0] ?? 0}
+          max={nodes.at(-1) ?? 1}
+          step={thicknessStep(manner)}
+          value={thicknessMm}
+          disabled={closed || !table || nodes.length < 2}
+          onChange={(mm) => setSlab(Math.round(mm * 1000) / 1000)}
+          tooltip={{ open: false }}
+          ariaLabelledByForHandle="slab"
+        />
+      </label>
+      <label id="touch" className={styles.slide}>
+        At touch <strong>{degrees(touchC)}</strong>
+        <Slider
+          min={low}
+          max={high}
+          step={0.5}
+          value={round(touchC, 0.5)}
+          disabled={closed || !table}
+          onChange={setTouch}
+          tooltip={{ open: false }}
+          ariaLabelledByForHandle="touch"
+        />
+      </label>
+      <div className={styles.curve}>
+        {answer !== 'failed' && drawn ? (
+          <FeltCurve
+            reading={drawn}
+            limitC={limitC}
+            pullFromS={pullFrom(drawn.setAfterS)}
+            pullToS={coated ? toS : Math.floor(drawn.latestPullS)}
+          />
+        ) : (
+          <p className="quiet" role="status">
+            {answer === 'failed'
+              ? 'This tablet could not work out the curve; the plan’s own figures stand.'
+              : 'The curve is being worked out …'}
+          </p>
+        )}
       </div>
       <div className={styles.figures}>
-        <label id="slab" className={styles.slide}>
-          Thickness <strong>{thicknessMm} mm</strong>
-          <Slider
-            min={nodes[0] ?? 0}
-            max={nodes.at(-1) ?? 1}
-            step={thicknessStep(manner)}
-            value={thicknessMm}
-            disabled={closed || !table || nodes.length < 2}
-            onChange={(mm) => setSlab(Math.round(mm * 1000) / 1000)}
-            tooltip={{ open: false }}
-            ariaLabelledByForHandle="slab"
-          />
-        </label>
-        <label id="touch" className={styles.slide}>
-          At touch <strong>{degrees(touchC)}</strong>
-          <Slider
-            min={low}
-            max={high}
-            step={0.5}
-            value={round(touchC, 0.5)}
-            disabled={closed || !table}
-            onChange={setTouch}
-            tooltip={{ open: false }}
-            ariaLabelledByForHandle="touch"
-          />
-        </label>
         <p data-felt={feltC.toFixed(2)}>
           Feels like about <strong>{degrees(feltC)}</strong>
           <Ready sets={sets} fromS={fromS} toS={toS} unknown={coated && isTried} />.
@@ -276,7 +282,7 @@ export function HeatPanel({ zone, product, way, heat }: Props) {
         {state === 'fresh' ? null : (
           <p className="quiet">On waxed skin the same wax feels hotter: a thinner slab, its own window.</p>
         )}
-        <p className="estimate">Estimates. Test on your wrist: the wrist decides.</p>
+        <p className="quiet">{reading ? bothBounds(reading.window) : 'Solving the heat for every slab …'}</p>
       </div>
       <div className={styles.pot}>
         <h3>The pot at about {degrees(heat.potC)}</h3>

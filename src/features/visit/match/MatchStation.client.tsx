@@ -1,23 +1,28 @@
 'use client';
 
 import { zoneKey } from '@/core/anatomy';
-import { Button, Input } from 'antd';
+import { Button } from 'antd';
 import Link from 'next/link';
 import { useState } from 'react';
 import type { PlanOption, PlanZone } from '@/core/plan';
-import { dayMonth, degrees, percent, plural, withDates } from '@/ui/words';
+import { isStopped } from '@/core/screening';
+import { dayMonth, percent, plural, withDates } from '@/ui/words';
 import { useGo } from '../useGo';
 import { useBench } from '../BenchContext.client';
 import { useZone } from '../BenchFrame.client';
 import { productName } from '../stations';
+import { StationFoot, StationSide } from '../StationFoot.client';
 import { StationTop } from '../StationTop';
 import { AllFigures } from './AllFigures.client';
 import { besideWords } from './besideWords';
 import { MattersMost } from './MattersMost.client';
+import { TooShort } from './TooShort';
 import { Flips } from './Flips.client';
 import { HeatPanel } from './HeatPanel.client';
-import { HoldCurve } from './HoldCurve';
+import { HairRow } from './HairRow';
 import { WAYS } from './wayWords';
+import { WhyAnother } from './WhyAnother.client';
+import { radioKeys } from '@/ui/radioKeys';
 import styles from './Match.module.css';
 
 /** The two weightiest reasons; the others one tap away. */
@@ -49,9 +54,9 @@ function rowWords(o: PlanOption, chosen: PlanOption | undefined, choice: PlanZon
   return chosen ? besideWords(o, chosen) : '';
 }
 
-function takeWords(isOther: boolean, name: string | null): string {
-  if (name === null) return 'Nothing holds';
-  return isOther ? `Take ${name} instead` : `Take ${name}`;
+function takeWords(name: string | null, consent: boolean): string {
+  if (name !== null) return `Take ${name}`;
+  return consent ? 'Nothing holds' : 'Consent first';
 }
 
 /** Every product side by side, best first; what is left out says why. */
@@ -73,7 +78,6 @@ function Comparison() {
   const go = useGo();
   const planned = bench.plan.zones.find((z) => zone && zoneKey(z) === zoneKey(zone));
   const [picked, setPicked] = useState<string | null>(null);
-  const [reason, setReason] = useState('');
   const [open, setOpen] = useState(false);
   if (!zone || !planned) return null;
   const { options, choice, heat } = planned;
@@ -89,14 +93,10 @@ function Comparison() {
   const chosen = eligible.find((o) => keyOf(o) === current);
   const selected = options.find((o) => keyOf(o) === (picked ?? current));
   const isOther = picked !== null && picked !== current;
-  const take = (): void => {
-    if (isOther && selected) {
-      const both = bench.zones.filter((z) => z.zone === zone.zone);
-      for (const z of both) saveChart(z, { ...z.data, product: selected.product, way: selected.way, reason });
-      setPicked(null);
-      return;
-    }
-    go(`/visits/${bench.visit.id}/strips`);
+  const takeOther = (option: PlanOption, reason: string): void => {
+    const both = bench.zones.filter((z) => z.zone === zone.zone);
+    for (const z of both) saveChart(z, { ...z.data, product: option.product, way: option.way, reason });
+    setPicked(null);
   };
   const proposal = (): void => {
     for (const z of bench.zones.filter((b) => b.zone === zone.zone)) {
@@ -107,34 +107,22 @@ function Comparison() {
   return (
     <>
       <StationTop
-        title="What would hold this hair"
+        title="What comes off best"
         note={(key) => {
           const c = bench.plan.zones.find((z) => zoneKey(z) === key)?.choice;
           return c ? productName(bench, c.product).toLowerCase() : 'nothing yet';
         }}
-        action={
-          <Button
-            type="primary"
-            size="large"
-            onClick={take}
-            disabled={!selected?.eligible || (isOther && reason.trim() === '') || closed}
-          >
-            {takeWords(isOther, selected ? name : null)}
-          </Button>
-        }
       />
+      <StationFoot>
+        <Button
+          type="primary"
+          onClick={() => go(`/visits/${bench.visit.id}/strips`)}
+          disabled={!selected?.eligible || isOther || closed}
+        >
+          {isOther ? 'Say why, in its row' : takeWords(selected ? name : null, bench.visit.consult.consent)}
+        </Button>
+      </StationFoot>
       <MattersMost />
-      {isOther ? (
-        <Input
-          aria-label="Why another"
-          placeholder="Say why; it stays with the visit"
-          value={reason}
-          maxLength={500}
-          onChange={(e) => setReason(e.target.value)}
-          className={styles.reason ?? ''}
-          autoFocus
-        />
-      ) : null}
       {zone.data.product !== null && !isOther ? (
         <p className={styles.forced}>
           Your choice: {zone.data.reason || 'no reason noted'}.{' '}
@@ -143,16 +131,23 @@ function Comparison() {
           </button>
         </p>
       ) : null}
-      <div className={styles.table} role="radiogroup" aria-label="Products and ways">
+      <div
+        className={styles.table}
+        role="radiogroup"
+        aria-label="Products and ways"
+        tabIndex={-1}
+        onKeyDown={radioKeys}
+      >
         <div className={styles.row} data-head aria-hidden="true">
           <span>Product and way</span>
-          <span>At touch, about</span>
           <span>Comes off clean</span>
           <span>left to tweeze</span>
-          <span>min in all</span>
-          <span>skin load</span>
+          <span>minutes, all rounds</span>
+          <span className={styles.loadHead}>
+            skin load <i>mild</i> <i>high</i>
+          </span>
         </div>
-        {eligible.map((o) => (
+        {eligible.map((o) => [
           <button
             key={keyOf(o)}
             type="button"
@@ -170,11 +165,8 @@ function Comparison() {
                 {o.trimFirst ? ', trim first' : ''}
               </small>
             </span>
-            <span>
-              <b>{o.targetC === null ? '' : degrees(o.targetC)}</b>
-            </span>
             <span className={styles.off} title={`${percent(o.workableShare)} of the hair is in its lengths`}>
-              <HoldCurve hair={zone.data.hair} shortestMm={o.shortestMm} longestMm={o.longestMm} />
+              <HairRow share={o.removedShare} stays={o.leftHairs > 0} />
               <b>{percent(o.removedShare)}</b>
             </span>
             <span>
@@ -188,8 +180,16 @@ function Comparison() {
               </i>
             </span>
             <em className={styles.because}>{rowWords(o, chosen, choice)}</em>
-          </button>
-        ))}
+          </button>,
+          isOther && keyOf(o) === picked ? (
+            <WhyAnother
+              key="why"
+              name={name}
+              onTake={(reason) => takeOther(o, reason)}
+              onLeave={() => setPicked(null)}
+            />
+          ) : null,
+        ])}
         {left.map((o) => (
           <div key={keyOf(o)} className={styles.out}>
             <span>
@@ -215,14 +215,21 @@ function Comparison() {
           <AllFigures options={eligible} currency={bench.plan.cost.currency} nameOf={(id) => productName(bench, id)} />
         ) : null}
       </div>
+      {heat ? null : (
+        <StationSide>
+          {isStopped(planned.outcome) ? <p>{withDates(planned.reasons[0] ?? '')}</p> : <TooShort zone={planned} />}
+        </StationSide>
+      )}
       {heat && chosenProduct && choice ? (
-        <HeatPanel
-          key={`${choice.product}/${choice.way}`}
-          zone={zone}
-          product={chosenProduct}
-          way={choice.way}
-          heat={heat}
-        />
+        <StationSide>
+          <HeatPanel
+            key={`${choice.product}/${choice.way}`}
+            zone={zone}
+            product={chosenProduct}
+            way={choice.way}
+            heat={heat}
+          />
+        </StationSide>
       ) : null}
       <div className={styles.two}>
         <section className={styles.reasons}>

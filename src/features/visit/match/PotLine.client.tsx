@@ -75,5 +75,5 @@ function toppedUpWords(toppedUp: PotAnswer['toppedUp']): string {
   if (toppedUp === null) return '';
   const { addG, fallsK, readyS } = toppedUp;
   const again = readyS === null ? 'hours' : minutes(readyS);
-  return ` Topped up with ${addG} g at work and stirred in: ${Math.round(fallsK)} K cooler, right again after ${again}; test anew.`;
+  return ` Topped up with ${addG} g at work and stirred in: ${Math.round(fallsK)}° cooler, right again after ${again}; test anew.`;
 }

@@ -1,6 +1,7 @@
 'use client';
 
 import { useId } from 'react';
+import { radioKeys } from '@/ui/radioKeys';
 import styles from './Read.module.css';
 
 interface Props<T extends string> {
@@ -17,7 +18,7 @@ export function Choice<T extends string>({ name, value, options, disabled, onCha
   return (
     <div className={styles.choice}>
       <h3 id={id}>{name}</h3>
-      <div role="radiogroup" aria-labelledby={id}>
+      <div role="radiogroup" aria-labelledby={id} tabIndex={-1} onKeyDown={radioKeys}>
         {options.map(([key, word]) => (
           <button
             key={key}

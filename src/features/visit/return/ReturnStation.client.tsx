@@ -10,6 +10,7 @@ import { dayMonth, plural, span, weekday } from '@/ui/words';
 import { sendJson } from '@/ui/sendJson';
 import { useBench, useSync } from '../BenchContext.client';
 import { useZone } from '../BenchFrame.client';
+import { StationFoot } from '../StationFoot.client';
 import { StationTop } from '../StationTop';
 import { instantOf } from './instantOf';
 import { regrowthLines } from './regrowthLines';
@@ -147,21 +148,19 @@ export function ReturnStation() {
                 {fault}
               </p>
             ) : null}
-            <div className={styles.buttons}>
+            <StationFoot open={told ? '' : 'Tick the after-care first.'}>
+              <Button disabled={!told || sync !== 'saved' || closing} onClick={() => void close(false)}>
+                Close without booking
+              </Button>
               <Button
                 type="primary"
-                size="large"
                 loading={closing}
                 disabled={!told || sync !== 'saved'}
                 onClick={() => void close(true)}
               >
                 Book and close the visit
               </Button>
-              <Button size="large" disabled={!told || sync !== 'saved' || closing} onClick={() => void close(false)}>
-                Close without booking
-              </Button>
-            </div>
-            {!told ? <p className="quiet">Tick the after-care first.</p> : null}
+            </StationFoot>
           </section>
         )}
         <section className={styles.careBox}>

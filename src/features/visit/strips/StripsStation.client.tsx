@@ -12,6 +12,7 @@ import { percent, plural, withDates } from '@/ui/words';
 import { choiceOf, fading } from '../agreed';
 import { useBench } from '../BenchContext.client';
 import { useZone } from '../BenchFrame.client';
+import { StationFoot } from '../StationFoot.client';
 import { productName } from '../stations';
 import { DeskMoney } from './DeskMoney';
 import { StripEditor } from './StripEditor.client';
@@ -86,27 +87,25 @@ function Layout({ zone, plan }: { readonly zone: PlanZone; readonly plan: Plan }
   const byId = new Map(zone.strips.map((s) => [s.id, s.number]));
   return (
     <>
-      <div className={styles.zones}>
-        <Filmstrip plan={plan} stands={stands} />
-        <div className={styles.actions}>
-          <button
-            type="button"
-            className={styles.plain}
-            disabled={stands || editing}
-            title={stands ? 'The table has begun: the strips stand.' : undefined}
-            onClick={() => {
-              setPlaying(false);
-              setAtS(null);
-              setEditing(true);
-            }}
-          >
-            Change strips
-          </button>
-          <Link href={`/visits/${bench.visit.id}/work`} className={styles.go}>
-            To the table
-          </Link>
-        </div>
-      </div>
+      <Filmstrip plan={plan} stands={stands} />
+      <StationFoot>
+        <button
+          type="button"
+          className={styles.plain}
+          disabled={stands || editing}
+          title={stands ? 'The table has begun: the strips stand.' : undefined}
+          onClick={() => {
+            setPlaying(false);
+            setAtS(null);
+            setEditing(true);
+          }}
+        >
+          Change strips
+        </button>
+        <Link href={`/visits/${bench.visit.id}/work`} className={styles.go}>
+          To the table
+        </Link>
+      </StationFoot>
       <div className={styles.head}>
         <div>
           <h1>{says}</h1>

@@ -10,7 +10,7 @@ import { dayMonthYear, degrees, sideWord } from '@/ui/words';
 import { StripSheet, type StripLook } from './StripSheet';
 import styles from './Strips.module.css';
 
-const TAB_WORDS = { end: 'whole end', narrow: 'narrow end', hook: 'hook, at the side' } as const;
+const TAB_WORDS = { end: 'whole end', narrow: 'narrow end', hook: 'hook, at the side', stick: 'stick' } as const;
 const ON_WORDS = { bare: 'bare skin', cleared: 'cleared skin', hair: 'hair: gently' } as const;
 const NO_LOOKS: ReadonlyMap<string, StripLook> = new Map<string, StripLook>();
 

@@ -3,7 +3,7 @@
 
 import type { PlanZone } from '@/core/plan';
 import type { Ring, Vec } from '@/core/shared';
-import { edgeWords, type EdgeWords } from './edgeWords';
+import { edgeWords, type EdgeWords } from '../edgeWords';
 
 /** From this height on, as a share of the width, a zone lies along the table. */
 const TALL = 1.25;

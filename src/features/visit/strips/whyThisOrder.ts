@@ -7,6 +7,7 @@ const TABS: Readonly<Record<PlanStrip['tabKind'], string>> = {
   end: 'whole end',
   narrow: 'narrow end',
   hook: 'side, as a hook',
+  stick: 'stick',
 };
 
 /** Where densities differ: how thick the hair is here, and whether that is why it comes early. */
@@ -28,6 +29,7 @@ function thinness(strip: PlanStrip, plan: Plan): readonly string[] {
 /** What the tab lies on, and what that asks of the order; `numbers` names strips by their place in it. */
 function tabWords(strip: PlanStrip, numbers: (ids: readonly string[]) => string): string {
   if (strip.dab) return 'Its rim lies on hair that stays: grip it by its stick, not by a tab.';
+  if (strip.tabKind === 'stick') return 'No room for a tab: lift it by a stick bedded in its end.';
   if (strip.tabOn === 'bare') return `Tab (${TABS[strip.tabKind]}) on skin without hair.`;
   if (strip.tabOn === 'cleared') {
     return `Tab (${TABS[strip.tabKind]}) on skin that ${numbers(strip.needsBefore)} has cleared: after it.`;

@@ -11,6 +11,8 @@ import { SetRing } from './SetRing';
 import type { FoundStrip } from './WorkStation.client';
 import styles from './Work.module.css';
 
+/** How often a strip is taken off, in a word. */
+const GOES: Readonly<Record<number, string>> = { 2: 'two', 3: 'three', 4: 'four' };
 const SIGNS: Readonly<Record<StudioSettings['readySign'], string>> = {
   'no-thread': 'No thread when you touch it?',
   'no-dent': 'Hardly a dent from a fingernail?',
@@ -99,7 +101,7 @@ export function ActPanel(props: Props) {
         {act.kind === 'lay' || act.kind === 'pull' || act.kind === 'held' ? (
           <div className={styles.pair}>
             <button type="button" onClick={onAnother} disabled={table.layable.length === 0 || act.kind === 'held'}>
-              I laid another
+              Other strip
             </button>
             <button type="button" onClick={onHold}>
               {act.kind === 'held' ? 'Go on' : 'Hold all'}
@@ -201,7 +203,7 @@ function wordsOf({ act, found, plan, productName, readySign, nowMs }: Props): Wo
   if (act.kind === 'done') {
     return {
       where: 'All strips are off',
-      title: 'Look and feel',
+      title: 'Check by eye and hand',
       ask: '',
       button: null,
       say: '',
@@ -245,7 +247,7 @@ function wordsOf({ act, found, plan, productName, readySign, nowMs }: Props): Wo
   const early = nowMs > 0 && nowMs < act.readyAtMs;
   return {
     where,
-    title: `Pull strip ${strip.number}${strip.pulls > 1 ? `, ${strip.pulls} pulls` : ''}`,
+    title: `Pull ${strip.number}${strip.pulls > 1 ? `, in ${GOES[strip.pulls] ?? `${strip.pulls}`} goes` : ''}`,
     ask: zone.choice?.family === 'hard' ? SIGNS[readySign] : clothAsk(zone.choice, facts.face),
     button: zone.choice?.family === 'hard' ? 'It is ready, pulled' : 'Pulled and pressed',
     say: isLastOfNewLine(zone, strip) ? `${facts.cue} Then the mirror: is the line as agreed?` : facts.cue,

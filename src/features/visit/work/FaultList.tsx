@@ -10,7 +10,7 @@ interface Props {
 /** What is seen, why, and what to do now, for the strip in hand. */
 export function FaultList({ family, strip, onClose }: Props) {
   return (
-    <div className={styles.faults} role="dialog" aria-label="Faults and remedies">
+    <div className={styles.faults} role="dialog" aria-label="Problems and remedies">
       <div className={styles.faultHead}>
         <h2>What do you see{strip === null ? '' : ` on strip ${strip}`}?</h2>
         <button type="button" className={styles.plain} onClick={onClose} autoFocus>

@@ -42,7 +42,7 @@ export function StoppedPanel({ table, found, onPulled, readHref }: Props) {
       </ul>
       <p className={styles.cue}>
         Stay calm, tell the client what it is. <Link href={readHref}>Record it under Read</Link>. Stopped by mistake?
-        Back one takes it back.
+        Undo takes it back.
       </p>
     </div>
   );

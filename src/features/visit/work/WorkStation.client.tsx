@@ -9,10 +9,12 @@ import { tabletNow } from '@/ui/tabletClock';
 import { useKeys } from '@/ui/useKeys';
 import { withDates } from '@/ui/words';
 import { useBench, useSync } from '../BenchContext.client';
+import { notLookedAt } from '../chart/useLooked';
 import { productName } from '../stations';
 import { NotTaken } from '../SyncWords.client';
 import { ActPanel } from './ActPanel';
 import { FaultList } from './FaultList';
+import { Guard, LookFirst } from './Guards.client';
 import { StoppedPanel } from './StoppedPanel';
 import { WorkSheet } from './WorkSheet';
 import styles from './Work.module.css';
@@ -67,29 +69,8 @@ export function WorkStation() {
       />
     );
   }
+  if (!begun && notLookedAt(bench.zones).length > 0) return <LookFirst />;
   return <AtTheTable />;
-}
-
-function Guard({
-  title,
-  text,
-  href,
-  link,
-}: {
-  readonly title: string;
-  readonly text: string;
-  readonly href: string;
-  readonly link: string;
-}) {
-  return (
-    <section>
-      <h1>{title}</h1>
-      <p>{text}</p>
-      <p>
-        <Link href={href}>{link}</Link>
-      </p>
-    </section>
-  );
 }
 
 function AtTheTable() {
@@ -274,11 +255,11 @@ function AtTheTable() {
           {sync === 'saved' || sync === 'saving' ? '' : 'Server away: kept on this tablet'}
         </span>
         <button type="button" className={styles.plain} onClick={() => setFaults(!faults)}>
-          Fault
+          Problem
         </button>
         <CurtainButton className={styles.plain} />
         <button type="button" className={styles.plain} onClick={backOne} disabled={!table.undoable}>
-          Back one
+          Undo
         </button>
         <Link href={`/visits/${visit.id}/strips`} className={styles.plain}>
           Leave

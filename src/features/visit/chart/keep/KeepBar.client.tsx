@@ -4,6 +4,7 @@ import { howMuchFor } from '@/core/agreement';
 import { BROW_STEPS, stepOf } from '@/core/outcomes';
 import type { ZoneId } from '@/core/anatomy';
 import type { KeepShown } from './keepShown';
+import { radioKeys } from '@/ui/radioKeys';
 import styles from './Keep.module.css';
 
 interface Props {
@@ -48,7 +49,13 @@ export function KeepBar({ zone, outcome, shown, other, disabled, stands, onStep,
         {zone === 'brow' ? (
           <Steps at={step.step} disabled={disabled} onStep={onStep} />
         ) : (
-          <div role="radiogroup" aria-label="How much comes off" className={styles.outcomes}>
+          <div
+            role="radiogroup"
+            aria-label="How much comes off"
+            className={styles.outcomes}
+            tabIndex={-1}
+            onKeyDown={radioKeys}
+          >
             {choices.map((c) => (
               <button
                 key={c.id}
@@ -85,7 +92,13 @@ function Steps({
   readonly onStep: Props['onStep'];
 }) {
   return (
-    <div role="radiogroup" aria-label="How far the line comes nearer" className={styles.steps}>
+    <div
+      role="radiogroup"
+      aria-label="How far the line comes nearer"
+      className={styles.steps}
+      tabIndex={-1}
+      onKeyDown={radioKeys}
+    >
       {BROW_STEPS.map((s, k) => {
         const first = BROW_STEPS[k - 1]?.outcome !== s.outcome;
         return (

@@ -1,68 +1,63 @@
 'use client';
 
 import { Button, Input } from 'antd';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { mayOverride, type Judgement, type Reason } from '@/core/screening';
 import type { ConsultOverride } from '@/server/db/schema';
 import { tabletNow } from '@/ui/tabletClock';
-import { dayMonth, dayMonthYear } from '@/ui/words';
 import { useBench } from '../BenchContext.client';
-import { answerWords, reasonGroups } from './consultAnswer';
+import { reasonGroups } from './consultAnswer';
+import { CONSENT_CODES, type Verdict } from './verdict';
 import styles from './Consult.module.css';
 
 const LEAST_REASON = 8;
 
-/** The answer in one line, then its reasons by zone; where a rule may give way, the practitioner writes down why. */
-export function Answer({
-  answer,
-  disabled,
-  onOverrides,
-}: {
+interface Props {
+  readonly verdict: Verdict;
   readonly answer: Judgement;
   readonly disabled: boolean;
   readonly onOverrides: (overrides: readonly ConsultOverride[]) => void;
-}) {
+  /** What the client wrote, what became of the visit: said once, here. */
+  readonly children?: ReactNode;
+}
+
+/** The verdict in large letters, then its reasons by zone; where a rule may give way, one writes down why. */
+export function VerdictCard({ verdict, answer, disabled, onOverrides, children }: Props) {
   const { bench } = useBench();
   const { consult } = bench.visit;
-  const groups = reasonGroups(answer, bench.zones);
+  // consent is asked for in its own fold: it stands once
+  const groups = reasonGroups(answer, bench.zones)
+    .map((g) => ({ ...g, reasons: g.reasons.filter((r) => !CONSENT_CODES.includes(r.code)) }))
+    .filter((g) => g.reasons.length + g.spots.length > 0);
   return (
-    <div className={styles.outcome} data-outcome={answer.outcome}>
-      <h1>{answerWords(answer, dayMonthYear)}</h1>
-      <p>
-        {consult.confirmedAtMs !== null
-          ? `Confirmed with the client, by rules ${consult.judged?.ruleSet ?? answer.ruleSet}.`
-          : 'As the answers stand; ask, then confirm.'}
-      </p>
-      {groups.map((g) => (
-        <section key={g.zone ?? 'visit'} aria-label={g.name}>
-          {groups.length > 1 || g.zone !== null ? <h3>{g.name}</h3> : null}
-          <ul>
-            {g.reasons.map((r) => (
-              <li key={r.code + String(r.until)}>
-                <strong>
-                  {r.outcome}
-                  {r.until ? ` until ${dayMonth(r.until)}` : ''}:
-                </strong>{' '}
-                {r.text}
-                {r.overridden !== undefined ? <em> You went on: {r.overridden}</em> : null}
-                <OverrideLine
-                  reason={r}
-                  zones={[r.zone, ...(g.alsoZone ? [g.alsoZone] : [])]}
-                  overrides={consult.overrides}
-                  disabled={disabled}
-                  onOverrides={onOverrides}
-                />
-              </li>
-            ))}
-            {g.spots.map((s) => (
-              <li key={s}>
-                <strong>work around:</strong> {s}
-              </li>
-            ))}
-          </ul>
-        </section>
-      ))}
-    </div>
+    <section className={styles.verdict} data-tone={verdict.tone} aria-label="Verdict">
+      <div role="status">
+        <h1>{verdict.words}</h1>
+      </div>
+      {groups.length + (children ? 1 : 0) > 0 ? (
+        <div className={styles.reasons}>
+          {children}
+          {groups.map((g) => (
+            <p key={g.name} role="group" aria-label={g.name}>
+              {groups.length > 1 || g.zones[0] !== null ? <strong>{g.name}: </strong> : null}
+              {g.reasons.map((r) => (
+                <span key={r.code + String(r.until)}>
+                  {r.text} {r.overridden !== undefined ? <em>You went on: {r.overridden} </em> : null}
+                  <OverrideLine
+                    reason={r}
+                    zones={g.zones}
+                    overrides={consult.overrides}
+                    disabled={disabled}
+                    onOverrides={onOverrides}
+                  />
+                </span>
+              ))}
+              {g.spots.join(' ')}
+            </p>
+          ))}
+        </div>
+      ) : null}
+    </section>
   );
 }
 
