@@ -51,8 +51,6 @@ await page.waitForURL(/match/);
 await page.waitForSelector('[data-flips=known]', { timeout: 60_000 });
 await shot('match');
 await page.waitForSelector('[data-pot=known]', { timeout: 60_000 });
-await page.getByRole('region', { name: 'Heat for this skin' }).evaluate((el) => el.scrollIntoView({ block: 'start' }));
-await shot('heat');
 await tap(/^Take /);
 await page.waitForURL(/strips/);
 await shot('strips');
