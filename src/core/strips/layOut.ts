@@ -197,7 +197,7 @@ function arrange(
   idPrefix: string,
 ): readonly Strip[] {
   const density = densityAt ? pieces.map((p) => meanDensity(p, densityAt)) : [];
-  const ordered = orderPieces(pieces, leftOver, excluded, density, {
+  const ordered = orderPieces(pieces, leftOver, [...excluded, ...never], density, {
     never: [...never, ...keep],
     shortTabs: never.length > 0,
   });

@@ -41,8 +41,7 @@ function blocked(
   const ground = option.ground();
   const waiting = ground.over.filter((o) => !cleared.has(o.piece));
   const hairShare = waiting.reduce((s, o) => s + o.share, 0) + ground.hair;
-  const valid =
-    waiting.every((o) => o.share <= NEEDED_SHARE) && 1 - hairShare - ground.excluded - ground.never >= VALID_SHARE;
+  const valid = waiting.every((o) => o.share <= NEEDED_SHARE) && 1 - hairShare - ground.excluded >= VALID_SHARE;
   return { valid, hairShare };
 }
 

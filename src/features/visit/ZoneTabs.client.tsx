@@ -1,8 +1,8 @@
 'use client';
 
-import { useEffect, useRef } from 'react';
 import { sheetFor, ZONES, zoneKey, type Side, type ZoneId } from '@/core/anatomy';
 import { ringPath } from '@/formats/stripsSvg';
+import { useInSight } from '@/ui/useInSight';
 import { sideWord } from '@/ui/words';
 import { useBench } from './BenchContext.client';
 import { useZone } from './BenchFrame.client';
@@ -12,15 +12,7 @@ import styles from './ZoneTabs.module.css';
 export function ZoneTabs({ note }: { readonly note?: (key: string) => string }) {
   const { bench } = useBench();
   const { index, choose } = useZone();
-  const line = useRef<HTMLDivElement>(null);
-  const chosen = useRef<HTMLButtonElement>(null);
-  useEffect(() => {
-    const [own, box] = [chosen.current?.getBoundingClientRect(), line.current?.getBoundingClientRect()];
-    if (!own || !box || !line.current) return;
-    // sideways only: the page itself stays where it is
-    if (own.left < box.left) line.current.scrollLeft -= box.left - own.left;
-    else if (own.right > box.right) line.current.scrollLeft += own.right - box.right;
-  }, [index]);
+  const { line, chosen } = useInSight<HTMLDivElement, HTMLButtonElement>(index);
   if (bench.zones.length < 2) return null;
   return (
     <div ref={line} className={styles.tabs} role="group" aria-label="Zone">

@@ -1,9 +1,10 @@
 'use client';
 
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import { POSITION_NAMES, ZONES, zoneKey, type Position } from '@/core/anatomy';
 import type { Plan, PlanZone } from '@/core/plan';
 import { ringPath } from '@/formats/stripsSvg';
+import { useInSight } from '@/ui/useInSight';
 import { plural, sideWord } from '@/ui/words';
 import { useBench } from '../BenchContext.client';
 import { useZone } from '../BenchFrame.client';
@@ -42,15 +43,7 @@ export function Filmstrip({ plan, stands }: { readonly plan: Plan; readonly stan
     setStays(!order);
     if (order && !stands) saveConsult({ ...bench.visit.consult, order });
   };
-  const inView = useRef<HTMLButtonElement>(null);
-  const line = useRef<HTMLDivElement>(null);
-  useEffect(() => {
-    const [own, box] = [inView.current?.getBoundingClientRect(), line.current?.getBoundingClientRect()];
-    if (!own || !box || !line.current) return;
-    // sideways only: the page itself stays where it is
-    if (own.left < box.left) line.current.scrollLeft -= box.left - own.left;
-    else if (own.right > box.right) line.current.scrollLeft += own.right - box.right;
-  }, [index, plan]);
+  const { line, chosen } = useInSight<HTMLDivElement, HTMLButtonElement>(`${index} ${bench.planHash}`);
   if (bench.zones.length < 2) return null;
   const card = (zone: PlanZone) => {
     const key = zoneKey(zone);
@@ -58,7 +51,7 @@ export function Filmstrip({ plan, stands }: { readonly plan: Plan; readonly stan
     return (
       <button
         key={key}
-        ref={at === index ? inView : null}
+        ref={at === index ? chosen : null}
         type="button"
         className={styles.card}
         aria-pressed={at === index}
