@@ -3,7 +3,7 @@ import { ZONES } from '../src/core/anatomy';
 import { feltLimitC, workingWindow } from '../src/core/heat';
 import { choiceFlips, type VisitCase } from '../src/core/plan';
 import { SHIPPED_PRODUCTS } from '../src/core/products';
-import { bench, saved } from './support';
+import { bench, ready, saved } from './support';
 
 /** A visit of one's own, so that no other test meets it. */
 async function freshVisit(page: Page, clientId = 'saoirse'): Promise<string> {
@@ -205,6 +205,7 @@ test('what counts is moved by keys, kept, and put back; by touch too', async ({ 
   const context = await browser.newContext({ hasTouch: true, viewport: { width: 1280, height: 800 } });
   const page = await context.newPage();
   await page.goto('/products');
+  await ready(page);
   const time = page.getByRole('slider', { name: /^Time/ });
   await time.focus();
   // quick steps: one save after the other, none refused as stale

@@ -88,9 +88,9 @@ export function ProductsView({ first }: { readonly first: Catalogue }) {
           </p>
         </div>
         <div className={styles.actions}>
-          <Button onClick={() => file.current?.click()}>From a file</Button>
+          <Button onClick={() => file.current?.click()}>Import</Button>
           <a className={styles.out} href="/api/products/export" download>
-            To a file
+            Export
           </a>
           <input
             ref={file}
