@@ -189,7 +189,6 @@ export function drawHairs(
   const shafts = shaftsOf(roots, field, hair);
   const width = Math.max(0.9, (0.4 + 0.19 * hair.coarseness) * Math.min(2.2, pxPerCm / 22));
   ctx.strokeStyle = colour;
-  ctx.lineCap = 'round';
   for (const [share, wide] of [
     [1, TIP_WIDTH * width],
     [ROOT_SHARE, width],
@@ -199,5 +198,48 @@ export function drawHairs(
     for (const s of shafts) trace(ctx, s, hair.curl, pxPerCm, share);
     ctx.stroke();
   }
-  ctx.lineCap = 'butt';
+}
+
+/** The same in one stroke each, for as long as the hand combs: a frame must be done in time. */
+export function drawHairsQuickly(
+  ctx: CanvasRenderingContext2D,
+  roots: readonly Root[],
+  field: GrowthField,
+  hair: HairKind,
+  pxPerCm: number,
+  colour: string,
+): void {
+  const lengths = logNormalStrata(hair.lengthMm, lengthSpreadCv(hair), LENGTHS);
+  ctx.strokeStyle = colour;
+  ctx.lineWidth = Math.max(0.7, (0.35 + 0.16 * hair.coarseness) * Math.min(2.2, pxPerCm / 22));
+  ctx.beginPath();
+  for (const root of roots) {
+    const [gx, gy] = wayOf(root, field);
+    const r = (root.turnDeg * Math.PI) / 180;
+    const [dx, dy] = [gx * Math.cos(r) - gy * Math.sin(r), gx * Math.sin(r) + gy * Math.cos(r)];
+    const length = (lengths[Math.floor(root.length * LENGTHS)] ?? hair.lengthMm) / 10;
+    const [x, y] = root.at;
+    ctx.moveTo(x * pxPerCm, y * pxPerCm);
+    if (hair.curl < 3 && length * pxPerCm < BOW_FROM_PX) {
+      ctx.lineTo((x + dx * length) * pxPerCm, (y + dy * length) * pxPerCm);
+      continue;
+    }
+    // a straight hair in one slight bow, a curly one in waves that grow with the curl
+    const bows = hair.curl < 3 ? 1 : Math.round(hair.curl);
+    const bend =
+      (hair.curl < 3 ? root.bend : Math.sign(root.bend)) *
+      (length / bows) *
+      (hair.curl < 3 ? 0.05 + 0.09 * (hair.curl - 1) : 0.2 * (hair.curl - 1.4));
+    for (let k = 0; k < bows; k++) {
+      const [mid, end] = [(length * (k + 0.5)) / bows, (length * (k + 1)) / bows];
+      const side = k % 2 === 0 ? bend : -bend;
+      ctx.quadraticCurveTo(
+        (x + dx * mid - dy * side) * pxPerCm,
+        (y + dy * mid + dx * side) * pxPerCm,
+        (x + dx * end) * pxPerCm,
+        (y + dy * end) * pxPerCm,
+      );
+    }
+  }
+  ctx.stroke();
 }

@@ -169,9 +169,9 @@ export class SheetController {
   #work(): void {
     cancelAnimationFrame(this.#frame);
     this.#frame = 0;
-    const before = this.#shown();
+    const [before, wasDragging] = [this.#shown(), this.isDragging];
     for (const event of this.#queue.splice(0)) this.#step(event);
-    if (this.#shown() !== before) this.#paintHair();
+    if (this.#shown() !== before || wasDragging !== this.isDragging) this.#paintHair();
     this.#paintTop();
   }
 
@@ -216,7 +216,8 @@ export class SheetController {
     const roots = now.densities === content.densities ? this.#roots : this.#planted(now.densities);
     this.#layers.top.dataset['hairs'] = String(roots.length);
     const ctx = layer(this.#layers.hairs, this.#view);
-    if (ctx) paintHair(ctx, { sheet, field: this.#live.field, roots, hair, going }, this.#view.pxPerCm, pageColours());
+    const painted = { sheet, field: this.#live.field, roots, hair, going, quickly: this.isDragging };
+    if (ctx) paintHair(ctx, painted, this.#view.pxPerCm, pageColours());
   }
 
   #paintTop(): void {

@@ -7,7 +7,7 @@ import { isInside, type Region, type Vec } from '@/core/shared';
 import type { ChartHair } from '@/server/db/schema';
 import { edgeWords } from '../edgeWords';
 import type { SheetContent } from './combTool';
-import { drawHairs, type Root } from './hairs';
+import { drawHairs, drawHairsQuickly, type Root } from './hairs';
 
 export interface Colours {
   readonly hairline: string;
@@ -83,11 +83,13 @@ export interface HairToPaint {
   readonly hair: ChartHair;
   /** Hair that goes, in another ink; null where all of it goes. */
   readonly going: Region | null;
+  /** The hand is combing. */
+  readonly quickly: boolean;
 }
 
 export function paintHair(
   ctx: CanvasRenderingContext2D,
-  { sheet, field, roots, hair, going }: HairToPaint,
+  { sheet, field, roots, hair, going, quickly }: HairToPaint,
   pxPerCm: number,
   c: Colours,
 ): void {
@@ -105,11 +107,12 @@ export function paintHair(
   ctx.stroke();
   ctx.restore();
   ctx.setLineDash([]);
-  if (!going) return drawHairs(ctx, roots, field, hair, pxPerCm, c.ink);
+  const draw = quickly ? drawHairsQuickly : drawHairs;
+  if (!going) return draw(ctx, roots, field, hair, pxPerCm, c.ink);
   const goes = roots.map((r) => isInside(going, r.at));
   const those = (which: boolean): readonly Root[] => roots.filter((_, i) => goes[i] === which);
-  drawHairs(ctx, those(false), field, hair, pxPerCm, c.ink);
-  drawHairs(ctx, those(true), field, hair, pxPerCm, c.madder);
+  draw(ctx, those(false), field, hair, pxPerCm, c.ink);
+  draw(ctx, those(true), field, hair, pxPerCm, c.madder);
 }
 
 const GHOST = '#c9bba6';
