@@ -145,7 +145,7 @@ test('a new client: nothing is green before it is asked, nothing counts as asked
   await expect(verdict).toContainText('Upper lip today.');
   await expect(verdict).toHaveAttribute('data-tone', 'open');
   await expect(main).toBeDisabled();
-  await expect(page.getByText(/^Open: \d+ questions never asked\.$/)).toBeVisible();
+  await expect(page.getByText(/^Open: \d+ questions\.$/)).toBeVisible();
   // the services are drawn by what they take off
   await page.getByRole('button', { name: 'Services and other zones' }).click();
   await page
@@ -166,6 +166,11 @@ test('a new client: nothing is green before it is asked, nothing counts as asked
   expect(asked).toContain('retinoid-topical');
   // as many as stood on the screen, and none that did not
   expect(asked).toHaveLength(count + 1);
+  // presets are no answer: a zone never charted is looked at on the chart, not waved through at the table
+  await page.goto(`/visits/${visitId}/work`);
+  await expect(page.getByRole('heading', { name: 'Look first' })).toBeVisible();
+  await expect(page.getByRole('group', { name: 'What to do now' }).getByRole('button')).toHaveCount(0);
+  await page.getByRole('link', { name: 'To the chart' }).click();
   await page.getByRole('button', { name: /^Charted/ }).click();
   await page.getByRole('button', { name: /^Take / }).click();
   await page.getByRole('link', { name: 'To the table' }).click();

@@ -86,7 +86,7 @@ export function CurtainButton({ className }: { readonly className?: string | und
       title="Privacy curtain ( . )"
     >
       {className === undefined ? <Drape /> : null}
-      Curtain
+      <span>Curtain</span>
     </button>
   );
 }

@@ -9,7 +9,7 @@ export { chooseTogether } from './chooseTogether';
 export type { VisitChoice } from './chooseTogether';
 export { becauseOf, forWords, nextKind } from './because';
 export type { Because } from './because';
-export { exclusionSentence, choiceReasons, noChoiceReasons, WAY_WORDS } from './sentences';
+export { exclusionSentence, choiceReasons, holdsFrom, noChoiceReasons, WAY_WORDS } from './sentences';
 export { sugarWayFor } from './eligibility';
 export { usualRange } from './usualRange';
 export { COST_PARTS, MATTERS, MOST_COUNT, SHIPPED_COUNTS } from './cost';

@@ -83,6 +83,12 @@ export function choiceReasons(choice: Option, schools: Schools, assumedAdult: bo
   return out;
 }
 
+/** First day on which a product holds that today is out for the length of the hair alone; null where none is. */
+export const holdsFrom = (options: readonly Pick<Option, 'excludedBy' | 'readyOn' | 'eligible'>[]): Option['readyOn'] =>
+  options
+    .flatMap((o) => (!o.eligible && o.excludedBy.every((c) => c === 'hair.too-short') ? (o.readyOn ?? []) : []))
+    .sort()[0] ?? null;
+
 /** Why nothing is chosen: the exclusions of the options nearest to being possible. */
 export function noChoiceReasons(options: readonly Option[], hairAreaCm2: number): readonly string[] {
   if (options.some((o) => o.eligible)) {
@@ -97,10 +103,7 @@ export function noChoiceReasons(options: readonly Option[], hairAreaCm2: number)
   const rows = (notSchool.length > 0 ? notSchool : options).map(
     (o) => `${o.product.name}: ${o.excludedBy.map((c) => exclusionSentence(c, o)).join(' ')}`,
   );
-  const soonest = options
-    .map((o) => (o.excludedBy.every((c) => c === 'hair.too-short') ? o.readyOn : null))
-    .filter((d) => d !== null)
-    .sort()[0];
+  const soonest = holdsFrom(options);
   return [
     ...(soonest
       ? [`Nothing holds this hair today; the earliest product does from ${soonest}.`]

@@ -101,7 +101,7 @@ const bench = (more: Partial<Bench> = {}): Bench => ({
     alerts: [],
     skin: 'normal',
     ingrownProne: false,
-    askedBefore: null,
+    saidNoBefore: null,
   },
   zones: [zoneOf('left'), zoneOf('right')],
   plan,

@@ -133,11 +133,11 @@ export const lastConsult = (db: DbOrTx, clientId: string): VisitRow['consult'] |
     .get();
   return row && upVisit(row).consult;
 };
-/** What a client was asked at the last visit that was done before this one, and when. */
-export function askedBefore(
+/** What a client answered no to at the last visit that was done before this one, and when. */
+export function saidNoBefore(
   db: DbOrTx,
   { id, clientId }: Pick<VisitRow, 'id' | 'clientId'>,
-): { readonly on: string; readonly asked: readonly Fact[] } | null {
+): { readonly on: string; readonly facts: readonly Fact[] } | null {
   const row = db
     .select()
     .from(visits)
@@ -145,7 +145,9 @@ export function askedBefore(
     .orderBy(desc(visits.onDate), desc(visits.createdAtMs))
     .limit(1)
     .get();
-  return row ? { on: row.onDate, asked: upVisit(row).consult.asked } : null;
+  if (!row) return null;
+  const { asked, facts } = upVisit(row).consult;
+  return { on: row.onDate, facts: asked.filter((fact) => !facts.some((f) => f.fact === fact)) };
 }
 const countVisits = prepared((db) =>
   db

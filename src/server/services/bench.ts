@@ -19,7 +19,7 @@ import { readClient } from '../repos/clientRepo';
 import { formsOf } from '../repos/formRepo';
 import { readPeople, readPerson, readProducts, readServices, readStudio } from '../repos/studioRepo';
 import { entriesOf } from '../repos/journalRepo';
-import { askedBefore, chartsOf, readingsOf, readVisit, visitCount, type VisitRow } from '../repos/visitRepo';
+import { chartsOf, readingsOf, readVisit, saidNoBefore, visitCount, type VisitRow } from '../repos/visitRepo';
 import { alertsOf } from './alerts';
 import { bodyOf, chartOnSheet } from './chartOnSheet';
 import { changesOf } from './consultRules';
@@ -69,8 +69,8 @@ export interface Bench {
     readonly alerts: readonly string[];
     readonly skin: string;
     readonly ingrownProne: boolean;
-    /** What was asked at the last visit done before this one; null for who is here for the first time. */
-    readonly askedBefore: { readonly on: string; readonly asked: readonly Fact[] } | null;
+    /** What was answered no at the last visit done before this one; null for who is here for the first time. */
+    readonly saidNoBefore: { readonly on: string; readonly facts: readonly Fact[] } | null;
   };
   readonly zones: readonly BenchZone[];
   readonly plan: Plan;
@@ -201,7 +201,7 @@ export function loadBench(db: Db, visitId: string, nowMs: number, needsPlan = fa
         alerts: alertsOf(client, visit.onDate, false),
         skin: client.profile.skin,
         ingrownProne: client.profile.ingrownProne,
-        askedBefore: askedBefore(db, visit),
+        saidNoBefore: saidNoBefore(db, visit),
       },
       zones: parts.zones.map((z) => ({
         zone: z.zone,

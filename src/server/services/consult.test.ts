@@ -272,6 +272,26 @@ describe('putting off', () => {
       ),
     };
   };
+  it('is moved too where only consent is missing: a signature names no day', () => {
+    const { id, bench } = opened('jory');
+    expect(bench.visit.consult.consent).toBe(false);
+    const [date] = value(proposePutOff(open.db, id, NOW)).dates;
+    if (!date) throw new Error('a date was named');
+    const next = { startsAtMs: date.startsAtMs, minutes: 30 };
+    const { version } = bench.visit;
+    value(putOff(open.db, id, { version, as: 'postponed', next, words: '', post: false }, NOW));
+    // the record keeps what was true: there was no consent
+    expect(readVisit(open.db, id)?.consult.judged?.reasons.map((r) => r.code)).toContain('person.no-consent');
+  });
+  it('knows what was answered no last time, and takes no yes for one', () => {
+    const { bench } = opened('ottilie');
+    const found = bench.visit.consult.facts.map((f) => f.fact);
+    expect(found).toContain('blood-thinner');
+    const before = bench.client.saidNoBefore;
+    expect(before?.facts).toContain('sunburn');
+    expect(before?.facts.filter((f) => found.includes(f))).toEqual([]);
+    expect(opened('jory').bench.client.saidNoBefore).toBeNull();
+  });
   it('proposes the first date that suits skin, hair, regatta and the practitioner, with the words', () => {
     const { id } = stopped('corwin', [{ fact: 'sunburn', lastOn: TODAY, zones: ['lower-leg-front'] }]);
     const proposal = value(proposePutOff(open.db, id, NOW));

@@ -4,6 +4,7 @@
 import 'server-only';
 import { randomUUID } from 'node:crypto';
 import { postponeDates } from '../../core/care';
+import { holdsFrom } from '../../core/matching';
 import { judgeCase } from '../../core/plan';
 import { isStopped, postponeMessage, referralNote } from '../../core/screening';
 import { ok } from '../../core/shared';
@@ -14,7 +15,6 @@ import { notFound, refused, stale, type ServiceResult } from '../errors';
 import { cancelBooking, clashingBooking, readBooking, updateClient } from '../repos/clientRepo';
 import { insertMessage } from '../repos/formRepo';
 import { prunePlans } from '../repos/planRepo';
-import type { JudgedBy } from '../db/schema';
 import { hasBegun } from '../../core/hands';
 import { journalOf } from '../repos/journalRepo';
 import { readVisit, updateVisit, type VisitRow } from '../repos/visitRepo';
@@ -46,13 +46,15 @@ function hairReadyOn(db: Db, visit: VisitRow, nowMs: number): string | null {
   const { plan } = neededPlan(db, found.parts, nowMs, { owner, priority: 'visit' });
   const waits = plan.zones.map((z) => {
     if (z.options.some((o) => o.eligible)) return null;
-    return (
-      z.options
-        .flatMap((o) => (o.excludedBy.every((c) => c === 'hair.too-short') ? (o.readyOn ?? []) : []))
-        .sort()[0] ?? null
-    );
+    return holdsFrom(z.options);
   });
   return waits.reduce<string | null>((late, d) => (d !== null && (late === null || d > late) ? d : late), null);
+}
+
+/** The answer as if consent were there: a visit that is moved asks for it again, it names no day. */
+function judgedForDates(parts: CaseParts): ReturnType<typeof judgeCase> {
+  const visitCase = buildCase(parts);
+  return judgeCase({ ...visitCase, client: { ...visitCase.client, consent: true, guardianConsent: true } });
 }
 
 /** Dates that suit, and the words, as the answer stands now. */
@@ -61,7 +63,7 @@ export function proposePutOff(db: Db, visitId: string, nowMs: number): ServiceRe
   const found = visit && partsOf(db, visit);
   if (!visit || !found) return notFound('visit');
   const { client, studio, person, zones } = found.parts;
-  const judgement = judgeCase(buildCase(found.parts));
+  const judgement = judgedForDates(found.parts);
   const booking = visit.bookingId === null ? undefined : readBooking(db, visit.bookingId);
   const { hour, minute } = booking ? wallTimeAt(booking.startsAtMs, studio.timeZone) : { hour: 10, minute: 0 };
   const minutes = booking?.minutes ?? DEFAULT_MINUTES;
@@ -118,11 +120,12 @@ export interface PutOff {
 /** Why a visit cannot be put off as asked; null where it can. */
 function putOffFault(
   body: PutOff,
-  { parts, judged, nowMs }: { readonly parts: CaseParts; readonly judged: JudgedBy; readonly nowMs: number },
+  { parts, nowMs }: { readonly parts: CaseParts; readonly nowMs: number },
 ): ServiceResult<never> | null {
   const { next } = body;
   if (!next) return null;
   const { timeZone } = parts.studio;
+  const judged = judgedForDates(parts);
   if (next.startsAtMs <= nowMs) return refused('The new time must lie ahead.', 'next.startsAtMs');
   if (body.as === 'declined') return refused('A declined visit is not booked anew.', 'next');
   if (judged.earliestOn !== null && civilDateAt(next.startsAtMs, timeZone) < judged.earliestOn) {
@@ -154,7 +157,7 @@ export function putOff(
     }
     const { parts } = found;
     const judged = judgedNow(parts, nowMs);
-    const fault = putOffFault(body, { parts, judged, nowMs });
+    const fault = putOffFault(body, { parts, nowMs });
     if (fault) return fault;
     // its own hour is free again
     if (visit.bookingId !== null) cancelBooking(db, visit.bookingId);

@@ -13,7 +13,7 @@ import { useGo } from '../useGo';
 import { useBench } from '../BenchContext.client';
 import { StationFoot } from '../StationFoot.client';
 import { AgreedFold } from './AgreedFold.client';
-import { askedAfter, askingOf, mustAsk } from './asking';
+import { askedAfter, askingOf } from './asking';
 import { answerOf } from './consultAnswer';
 import { startingFact } from './FactDetail.client';
 import { HandOver } from './HandOver.client';
@@ -21,7 +21,7 @@ import { PutOff } from './PutOff.client';
 import { QuestionsFold } from './QuestionsFold.client';
 import { TappedSpots } from './TappedSpots';
 import { VerdictCard } from './VerdictCard.client';
-import { verdictOf } from './verdict';
+import { judgedWithConsent, verdictOf } from './verdict';
 import { ZonesFold } from './ZonesFold.client';
 import styles from './Consult.module.css';
 
@@ -44,9 +44,10 @@ export function ConsultStation() {
   const { consult } = visit;
   const answer = useMemo(() => answerOf(bench), [bench]);
   const asking = useMemo(() => askingOf(bench), [bench]);
-  const must = mustAsk(bench, asking);
+  // whether and when it may be, apart from consent: that is asked for in its own fold
+  const answered = useMemo(() => judgedWithConsent(bench), [bench]);
   const isConfirmed = consult.confirmedAtMs !== null;
-  const openCount = isConfirmed ? 0 : asking.turning.length + asking.never.length;
+  const openCount = isConfirmed ? 0 : asking.must.length + asking.again.length;
   const verdict = useMemo(() => verdictOf(bench, openCount, dayMonth), [bench, openCount]);
   const closed = visit.status === 'closed';
   const isMinor = client.ageYears !== null && client.ageYears < 18;
@@ -79,13 +80,13 @@ export function ConsultStation() {
     zones.length > 0 &&
     !closed &&
     !isStopped(answer.outcome) &&
-    must.length === 0 &&
+    asking.must.length === 0 &&
     consult.spots.length === 0;
   const held = new Map(
     zones.flatMap((z, i) => {
       const key = zoneKey(z);
-      if (!isStopped(answer.zones[i]?.outcome ?? 'go') || !consult.consent) return [];
-      const until = answer.reasons.find((r) => isStopped(r.outcome) && (r.zone === key || r.zone === null))?.until;
+      if (!isStopped(answered.zones[i]?.outcome ?? 'go')) return [];
+      const until = answered.reasons.find((r) => isStopped(r.outcome) && (r.zone === key || r.zone === null))?.until;
       return [[key, waitWords(until)] as const];
     }),
   );
@@ -95,7 +96,8 @@ export function ConsultStation() {
     const chosen = own ? choices.find((c) => c.id === choiceOf(consult.agreed, own)) : undefined;
     return choices.length > 1 ? (chosen?.label ?? '').toLowerCase() : 'all';
   };
-  const postpone = answer.earliestOn ? `Postpone to ${dayMonth(answer.earliestOn)}` : 'Postpone';
+  const postpone = answered.earliestOn ? `Postpone to ${dayMonth(answered.earliestOn)}` : 'Postpone';
+  const declines = answered.outcome === 'decline';
   return (
     <div className={styles.station}>
       <VerdictCard
@@ -159,15 +161,15 @@ export function ConsultStation() {
           All rules
         </a>
       </p>
-      <StationFoot open={openWords(bench.zones.length, consult.consent, must.length, openCount)}>
+      <StationFoot open={openWords(bench.zones.length, consult.consent, asking.must.length, openCount)}>
         {closed ? null : (
           <div className={styles.pairOfActs}>
             <Button onClick={() => setDialog('hand-over')}>
               {form?.state === 'signed' ? 'Hand over once more' : 'Hand the tablet over'}
             </Button>
             {stopped ? (
-              <Button onClick={() => setDialog(answer.outcome === 'decline' ? 'postponed' : 'declined')}>
-                {answer.outcome === 'decline' ? 'Postpone' : 'Refer instead'}
+              <Button onClick={() => setDialog(declines ? 'postponed' : 'declined')}>
+                {declines ? 'Postpone' : 'Refer instead'}
               </Button>
             ) : (
               <Button onClick={() => setDialog('postponed')}>{postpone}</Button>
@@ -175,12 +177,12 @@ export function ConsultStation() {
           </div>
         )}
         {stopped && !closed ? (
-          <Button type="primary" onClick={() => setDialog(answer.outcome === 'decline' ? 'declined' : 'postponed')}>
-            {answer.outcome === 'decline' ? 'Decline, with a note' : postpone}
+          <Button type="primary" onClick={() => setDialog(declines ? 'declined' : 'postponed')}>
+            {declines ? 'Decline, with a note' : postpone}
           </Button>
         ) : (
           <Button type="primary" disabled={!mayConfirm} onClick={confirm}>
-            {confirmWords(isConfirmed, client.askedBefore !== null)}
+            {confirmWords(isConfirmed, client.saidNoBefore !== null)}
           </Button>
         )}
       </StationFoot>
@@ -200,8 +202,8 @@ function openWords(zones: number, consent: boolean, must: number, open: number):
   if (zones === 0) return 'Open: what comes off today.';
   const points = [
     ...(consent ? [] : ['consent']),
-    ...(must > 0 ? [`${plural(must, 'question')} never asked`] : []),
-    ...(must === 0 && open > 0 ? [plural(open, 'question')] : []),
+    ...(open > 0 ? [plural(open, 'question')] : []),
+    ...(must > 0 && must < open ? [`${must} of them to be answered one by one`] : []),
   ];
   return points.length === 0 ? '' : `Open: ${points.join(', ')}.`;
 }

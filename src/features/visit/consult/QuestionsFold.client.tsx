@@ -6,7 +6,7 @@ import { FACT_WORDS, type Fact, type FoundFact, type NextQuestion } from '@/core
 import { useKeys } from '@/ui/useKeys';
 import { dayMonth, plural } from '@/ui/words';
 import { useBench } from '../BenchContext.client';
-import { mustAsk, type Asking } from './asking';
+import type { Asking } from './asking';
 import { detailWords, FactDetail, hasDetail } from './FactDetail.client';
 import styles from './Consult.module.css';
 
@@ -32,17 +32,16 @@ function ifYes(q: NextQuestion, zones: number): string {
 export function QuestionsFold({ asking, disabled, onAnswer, onFound, onNone }: Props) {
   const { bench } = useBench();
   const { consult, onDate } = bench.visit;
-  const before = bench.client.askedBefore;
+  const before = bench.client.saidNoBefore;
   const [all, setAll] = useState(false);
   const [detail, setDetail] = useState<Fact | null>(null);
-  const { turning, never, noToday, idle } = asking;
-  const must = mustAsk(bench, asking);
+  const { must, again, noToday, idle } = asking;
   const isSettled = consult.confirmedAtMs !== null;
-  const open = isSettled ? [] : [...turning, ...never];
-  // who was asked before has the weightiest in sight; a newcomer is asked all of them
-  const shown = all || must.length > SHOWN ? open : open.slice(0, Math.max(SHOWN, must.length));
-  const hidden = open.slice(shown.length).map((q) => q.fact);
-  const earlier = [...hidden, ...asking.before, ...(isSettled ? turning.map((q) => q.fact) : [])];
+  const open = isSettled ? [] : [...must, ...again];
+  // what must be answered is in sight; of what was answered no before, the weightiest
+  const shown = all ? open : open.slice(0, Math.max(SHOWN, must.length));
+  const earlier = [...open.slice(shown.length).map((q) => q.fact), ...asking.before];
+  const folded = isSettled ? noToday : [];
   const [first] = shown;
   const answer = (fact: Fact, isSo: boolean): void => {
     onAnswer(fact, isSo);
@@ -91,7 +90,7 @@ export function QuestionsFold({ asking, disabled, onAnswer, onFound, onNone }: P
         <i>2</i> {before ? `Changed since ${dayMonth(before.on)}?` : 'Ask first'}
       </h2>
       <p className="quiet" aria-live="polite">
-        {openWords(open.length, turning.length, bench.zones.length)}
+        {openWords(open.length, open.filter((q) => q.stops > 0).length, bench.zones.length)}
       </p>
       <ul className={styles.questions} aria-label="Ask next">
         {shown.map((q) => {
@@ -106,13 +105,14 @@ export function QuestionsFold({ asking, disabled, onAnswer, onFound, onNone }: P
       ) : null}
       <ul className={styles.questions} aria-label="Answered">
         {consult.facts.map((f) => row(f.fact, '', false))}
-        {noToday.map((fact) => row(fact, 'asked today', false))}
+        {all || !isSettled ? noToday.map((fact) => row(fact, 'asked today', false)) : null}
         {all ? earlier.map((fact) => row(fact, before ? `no on ${dayMonth(before.on)}` : '', false)) : null}
         {all ? idle.map((fact) => row(fact, 'not asked; changes nothing today', false)) : null}
       </ul>
-      {earlier.length + idle.length > 0 ? (
+      {earlier.length + idle.length + folded.length > 0 ? (
         <button type="button" className={styles.rest} aria-expanded={all} onClick={() => setAll(!all)}>
-          <span>{restWords(earlier.length, idle.length, before?.on ?? null)}</span> <b>{all ? 'Fold' : 'Show'}</b>
+          <span>{restWords(folded.length, earlier.length, idle.length, before?.on ?? null)}</span>{' '}
+          <b>{all ? 'Fold' : 'Show'}</b>
         </button>
       ) : null}
     </section>
@@ -122,11 +122,13 @@ export function QuestionsFold({ asking, disabled, onAnswer, onFound, onNone }: P
 function openWords(open: number, turning: number, zones: number): string {
   if (zones === 0) return 'Choose what comes off first: it decides what must be asked.';
   if (open === 0) return 'Nothing left to ask could change the verdict.';
-  return turning === 0 ? `${plural(open, 'question')} open` : `${turning} could still change the verdict`;
+  if (turning === open) return `${open} could still change the verdict`;
+  return `${plural(open, 'question')} open${turning > 0 ? `, ${turning} could change the verdict` : ''}`;
 }
 
-function restWords(earlier: number, idle: number, on: string | null): string {
+function restWords(today: number, earlier: number, idle: number, on: string | null): string {
+  const asked = today > 0 ? `${today} asked today, all no` : '';
   const again = earlier > 0 && on !== null ? `${earlier} more, all no on ${dayMonth(on)}` : '';
   const rest = idle > 0 ? `${idle} that change nothing today` : '';
-  return [again, rest].filter(Boolean).join(' · ');
+  return [asked, again, rest].filter(Boolean).join(' · ');
 }

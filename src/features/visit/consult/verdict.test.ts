@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import type { FoundFact } from '@/core/screening';
 import type { Bench } from '@/server/services/bench';
-import { askedAfter, askingOf, EVERY_QUESTION, mustAsk } from './asking';
+import { askedAfter, askingOf, EVERY_QUESTION } from './asking';
 import { bothWords, namesOf } from '../zoneNames';
-import { verdictOf } from './verdict';
+import { judgedWithConsent, verdictOf } from './verdict';
 
 const hair = { lengthMm: 7, coarseness: 3, density: 3, curl: 1, history: 'regular' } as const;
 const UNDERARMS = [
@@ -17,7 +17,8 @@ interface Case {
   readonly consent?: boolean;
   readonly asked?: Bench['visit']['consult']['asked'];
   readonly confirmedAtMs?: number | null;
-  readonly askedBefore?: Bench['client']['askedBefore'];
+  readonly ageYears?: number;
+  readonly saidNoBefore?: Bench['client']['saidNoBefore'];
 }
 /** A bench of which only what the consultation looks at is there. */
 const bench = ({ zones = UNDERARMS, facts = [], consent = true, asked = [], ...more }: Case): Bench =>
@@ -29,7 +30,7 @@ const bench = ({ zones = UNDERARMS, facts = [], consent = true, asked = [], ...m
         confirmedAtMs: more.confirmedAtMs ?? null,
       },
     },
-    client: { ageYears: 34, askedBefore: more.askedBefore ?? null },
+    client: { ageYears: more.ageYears ?? 34, saidNoBefore: more.saidNoBefore ?? null },
     zones: zones.map(([zone, side, name]) => ({ zone, side, name, data: { hair, marks: [] } })),
     rules: [],
   }) as unknown as Bench;
@@ -42,6 +43,8 @@ describe('the verdict', () => {
     expect(verdict({}, 2)).toEqual({ tone: 'open', words: 'Both underarms today.' });
     expect(verdict({ confirmedAtMs: 1 }, 2).tone).toBe('go');
     expect(verdict({ consent: false })).toEqual({ tone: 'open', words: 'Both underarms once consent is given.' });
+    // a guardian who has not agreed yet adapts nothing
+    expect(verdict({ consent: false, ageYears: 16 }).tone).toBe('open');
     expect(verdict({ zones: [] })).toEqual({ tone: 'open', words: 'What comes off today?' });
   });
   it('says what goes and what waits from when', () => {
@@ -59,6 +62,9 @@ describe('the verdict', () => {
     });
     expect(verdict({ facts: [{ fact: 'chemo-radio' }] }).words).toBe('Not today: cleared by the doctor first.');
     expect(verdict({ facts: [{ fact: 'numb-skin' }] }).words).toBe('Decline and refer.');
+    // consent that is still to come makes no decline of what only waits
+    const waits = bench({ facts: [{ fact: 'sunburn', lastOn: '2027-05-12' }], consent: false });
+    expect(judgedWithConsent(waits)).toMatchObject({ outcome: 'postpone', earliestOn: '2027-05-19' });
   });
   it('names pairs as pairs and counts what is too much to name', () => {
     expect(bothWords('Lower leg, front')).toBe('both lower legs, front');
@@ -73,19 +79,21 @@ describe('what is asked', () => {
   it('of a newcomer must be answered one by one; nothing is taken as asked that was not', () => {
     const first = bench({});
     const asking = askingOf(first);
-    expect(asking.turning.length).toBeGreaterThan(5);
-    expect(asking.before).toEqual([]);
-    expect(mustAsk(first, asking).length).toBe(asking.turning.length + asking.never.length);
+    expect(asking.must.filter((q) => q.stops > 0).length).toBeGreaterThan(5);
+    expect([asking.again, asking.before]).toEqual([[], []]);
     expect(askedAfter(first)).toEqual([]);
   });
-  it('of who was asked before may be said to be unchanged, and only of that', () => {
-    const askedBefore = { on: '2027-04-12', asked: EVERY_QUESTION.filter((f) => f !== 'sunburn') };
-    const again = bench({ askedBefore, asked: ['rash'] });
+  it('of who said no before may be said to be unchanged, and only of that', () => {
+    // never asked: sunburn; answered yes last time and not asked again: coffee
+    const facts = EVERY_QUESTION.filter((f) => f !== 'sunburn' && f !== 'caffeine');
+    const again = bench({ saidNoBefore: { on: '2027-04-12', facts }, asked: ['rash'] });
     const asking = askingOf(again);
-    expect(mustAsk(again, asking).map((q) => q.fact)).toEqual(['sunburn']);
+    expect(new Set(asking.must.map((q) => q.fact))).toEqual(new Set(['sunburn', 'caffeine']));
+    expect(asking.again.map((q) => q.fact)).toContain('retinoid-topical');
     expect(asking.noToday).toEqual(['rash']);
-    expect(asking.before).toContain('caffeine');
+    expect(asking.before).toContain('alcohol');
+    expect(askedAfter(again)).toContain('alcohol');
     expect(askedAfter(again)).not.toContain('sunburn');
-    expect(askedAfter(again)).toContain('caffeine');
+    expect(askedAfter(again)).not.toContain('caffeine');
   });
 });

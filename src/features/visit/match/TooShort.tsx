@@ -1,3 +1,4 @@
+import { holdsFrom } from '@/core/matching';
 import type { PlanZone } from '@/core/plan';
 import { dayMonth, plural } from '@/ui/words';
 import styles from './Match.module.css';
@@ -7,12 +8,12 @@ const MOST_BY_TWEEZERS = 60;
 
 /** Where hair is too short for every product: what can be done today all the same, and from when wax holds it. */
 export function TooShort({ zone }: { readonly zone: PlanZone }) {
-  const waiting = zone.options.flatMap((o) => (o.readyOn && !o.eligible ? [o.readyOn] : [])).sort();
-  const [from] = waiting;
-  if (from === undefined) return <p>Nothing holds this hair today; each row says why.</p>;
+  const from = holdsFrom(zone.options);
+  if (from === null) return <p>Nothing holds this hair today; each row says why.</p>;
   return (
     <section className={styles.short} aria-label="What can be done">
-      <h2>Too short for every product today</h2>
+      <h2>Too short to hold today</h2>
+      <p>One of these:</p>
       <ul>
         <li>
           <strong>Thread it</strong> today, where that is offered: it holds hair of any length.
@@ -27,8 +28,8 @@ export function TooShort({ zone }: { readonly zone: PlanZone }) {
           </li>
         )}
         <li>
-          <strong>Wait until {dayMonth(from)}</strong>: from then on the first product holds it. Nothing shaved or
-          plucked until then.
+          <strong>Wait until {dayMonth(from)}</strong>, when the first product holds it; neither shave nor pluck till
+          then.
         </li>
       </ul>
     </section>

@@ -14,8 +14,10 @@ import styles from './Work.module.css';
 export function LookFirst() {
   const { bench } = useBench();
   const looked = useLooked();
-  useKeys({ a: looked });
   const open = notLookedAt(bench.zones);
+  // a zone charted here for the first time holds presets only: it is looked at on the chart
+  const isKnown = open.every((z) => z.last !== null);
+  useKeys(isKnown ? { a: looked } : {});
   return (
     <section className={styles.guard}>
       <h1>Look first</h1>
@@ -23,13 +25,15 @@ export function LookFirst() {
         {plural(open.length, 'zone')} not looked at today: {namesOf(open)}. Marks and sore places change from visit to
         visit.
       </p>
-      <p>
-        <Link href={`/visits/${bench.visit.id}/chart`}>To the chart</Link>
-      </p>
       <StationFoot>
-        <Button type="primary" onClick={looked} title="( A )">
-          {lookedWord(bench.zones)}
-        </Button>
+        <Link className={styles.go} href={`/visits/${bench.visit.id}/chart`}>
+          To the chart
+        </Link>
+        {isKnown ? (
+          <Button type="primary" onClick={looked} title="( A )">
+            {lookedWord(bench.zones)}
+          </Button>
+        ) : null}
       </StationFoot>
     </section>
   );
@@ -51,9 +55,11 @@ export function Guard({
     <section className={styles.guard}>
       <h1>{title}</h1>
       <p>{text}</p>
-      <p>
-        <Link href={href}>{link}</Link>
-      </p>
+      <StationFoot open="">
+        <Link className={styles.go} href={href}>
+          {link}
+        </Link>
+      </StationFoot>
     </section>
   );
 }
