@@ -322,3 +322,24 @@ test('the body shows the zones: a tap goes to one of today, another is added', a
   await dialog.getByRole('button', { name: /^Nape, today/ }).click();
   await expect(page.getByRole('heading', { name: 'Nape', level: 1 })).toBeVisible();
 });
+
+test('on a wide screen a leg lies along the table, and the hand combs it as it lies', async ({ page, request }) => {
+  await page.setViewportSize({ width: 1920, height: 1080 });
+  const { canvas, visitId } = await chart(page, 'teodora', request);
+  await expect(canvas).not.toHaveAttribute('data-along-cm', '');
+  const box = await canvas.boundingBox();
+  const [x, y] = [(box?.x ?? 0) + (box?.width ?? 0) / 2, (box?.y ?? 0) + (box?.height ?? 0) / 2];
+  await page.mouse.move(x, y - 60);
+  await page.mouse.down();
+  // across the shin, from its outer side to the inner
+  for (let k = 1; k <= 12; k++) await page.mouse.move(x, y - 60 + k * 10);
+  await page.mouse.up();
+  await saved(page);
+  const strokes = async () => (await bench(request, visitId)).zones[0]?.data.strokes ?? [];
+  await expect.poll(async () => (await strokes()).length).toBeGreaterThan(2);
+  const last = (await strokes()).at(-1);
+  // the left sheet: the inner side is to its left
+  expect(last?.towards[0]).toBeLessThan(0);
+  expect(Math.abs(last?.towards[1] ?? 1)).toBeLessThan(0.5);
+  await page.keyboard.press('z');
+});

@@ -15,6 +15,9 @@ export const COLOURS = {
   madderTint: '#F6E1DE',
   ochre: '#C9952F',
   ochreTint: '#F6EAD0',
+  /** The zone under the hair, and the body round it in one hairline. */
+  skin: '#FBF4E6',
+  ghost: '#C0B09A',
   hairline: '#DDD2BF',
   hairlineStrong: '#A8998A',
 } as const;
@@ -34,6 +37,8 @@ export const EVENING: Readonly<Record<keyof typeof COLOURS, string>> = {
   madderTint: '#4A201D',
   ochre: '#D9A94A',
   ochreTint: '#3E3115',
+  skin: '#2C221B',
+  ghost: '#6B5A49',
   hairline: '#4A3D31',
   hairlineStrong: '#857460',
 };

@@ -55,3 +55,11 @@ export function edgeWords(zone: ZoneId, side: Side): EdgeWords {
   const [up, down, outward, inward] = PAIRED[zone] ?? ['up', 'down', ...LIMB];
   return side === 'right' ? { up, down, left: outward, right: inward } : { up, down, left: inward, right: outward };
 }
+
+/** The words of a sheet that lies along the table: its top to the left, its right up. */
+export const edgesAlong = ({ up, down, left, right }: EdgeWords): EdgeWords => ({
+  left: up,
+  right: down,
+  up: right,
+  down: left,
+});

@@ -5,7 +5,7 @@ import { ZONES } from '@/core/anatomy';
 import type { Vec } from '@/core/shared';
 import { ARROWS } from './arrowKeys';
 import { SheetController, type SheetInput } from './sheetController';
-import type { View } from './sheetPainter';
+import type { View } from '../sheetView';
 import styles from './Chart.module.css';
 
 const KEY_STEP_CM = 0.5;
@@ -13,10 +13,12 @@ const KEY_STEP_CM = 0.5;
 interface Props extends SheetInput {
   /** What lies over the sheet, given how it lies on the page. */
   readonly over?: (view: View) => ReactNode;
+  /** Told how the sheet lies within its frame, whenever that changes. */
+  readonly onView?: (view: View, frame: HTMLElement) => void;
 }
 
 /** The zone's sheet in centimetres with its hair drawn to scale; dragged or keyed to comb, mark and erase. */
-export function HairSheet({ over, ...input }: Props) {
+export function HairSheet({ over, onView, ...input }: Props) {
   const [view, setView] = useState<View | null>(null);
   const frame = useRef<HTMLDivElement>(null);
   const ground = useRef<HTMLCanvasElement>(null);
@@ -24,14 +26,19 @@ export function HairSheet({ over, ...input }: Props) {
   const top = useRef<HTMLCanvasElement>(null);
   const controller = useRef<SheetController | null>(null);
   const first = useRef(input);
+  const told = useRef(onView);
   useEffect(() => {
     if (!frame.current || !ground.current || !hairs.current || !top.current) return;
+    const element = frame.current;
     const layers = {
-      frame: frame.current,
+      frame: element,
       ground: ground.current,
       hairs: hairs.current,
       top: top.current,
-      onView: setView,
+      onView: (now: View) => {
+        setView(now);
+        told.current?.(now, element);
+      },
     };
     const made = new SheetController(layers, first.current);
     controller.current = made;
@@ -42,6 +49,7 @@ export function HairSheet({ over, ...input }: Props) {
   }, []);
   useEffect(() => {
     first.current = input;
+    told.current = onView;
     controller.current?.take(input);
   });
   const place = (e: PointerEvent): Vec => controller.current?.placeOf(e.clientX, e.clientY) ?? [0, 0];
@@ -81,7 +89,8 @@ export function HairSheet({ over, ...input }: Props) {
 function keyed(e: KeyboardEvent, on: SheetController, { held, readOnly }: SheetInput): void {
   if (e.key === 'Escape') return on.feed({ kind: 'cancel' });
   const at = on.brush;
-  const way = ARROWS[e.key];
+  const arrow = ARROWS[e.key];
+  const way = arrow && on.wayOf(arrow);
   const isComb = held.tool === 'comb' || held.tool === 'cross';
   if (way) {
     e.preventDefault();

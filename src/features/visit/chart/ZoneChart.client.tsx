@@ -2,7 +2,7 @@
 
 import { Button, Dropdown } from 'antd';
 import { useMemo, useState } from 'react';
-import { BODY_REGIONS, sheetFor, shareOnSheet, ZONES, zoneKey } from '@/core/anatomy';
+import { sheetFor, ZONES, zoneKey } from '@/core/anatomy';
 import { hasBegun } from '@/core/hands';
 import { fitChart, mirrorDensity, mirrorStrokes } from '@/core/field';
 import { fitLine } from '@/core/outcomes';
@@ -20,26 +20,22 @@ import { Assessment } from './Assessment.client';
 import { BodyPick } from './BodyPick.client';
 import { useChartFiles } from './ChartFiles.client';
 import { brushFor, BRUSHES_CM, ChartTools, MARKS_MM, resized, thicker, type ToolChoice } from './ChartTools';
-import { newMark, type SheetContent, type Tool } from './combTool';
+import { type SheetContent, type Tool } from './combTool';
 import { familyLimits } from './familyLimits';
 import { FindGrowth } from './FindGrowth.client';
 import { KeepSheet } from './keep/KeepSheet.client';
 import { MarkList } from './MarkList.client';
-import { MarksAgain } from './MarksAgain';
+import { MarksAgain, type SheetLies } from './MarksAgain.client';
 import { MeasureSheet } from './MeasureSheet.client';
+import { markOfSpot, notCharted } from './tappedSpots';
 import { useChartEdits } from './useChartEdits';
+import { useSheet } from './useSheet';
 import styles from './Chart.module.css';
 
 const BASIS = { measured: 'measured', 'body-surface': '', 'reference-adult': 'average size' } as const;
 const NOWHERE: SheetContent['densities'] = [];
 /** Whether a zone has been looked at today, under its name. */
 const SEEN: Readonly<Record<string, string>> = { true: 'looked at', false: 'to look at' };
-const SORE_MM = 8;
-const TAPPED_MM = 3;
-
-/** Places tapped on the form of one kind beyond those that are on the chart. */
-const beyond = (spots: readonly Spot[], charted: number): readonly Spot[] =>
-  spots.slice(Math.min(spots.length, charted));
 
 /** One zone's chart: the sheet, the tools, marks and the assessment of its hair. */
 export function ZoneChart({ zone }: { readonly zone: BenchZone }) {
@@ -57,12 +53,10 @@ export function ZoneChart({ zone }: { readonly zone: BenchZone }) {
     density: 2,
   });
   const [panel, setPanel] = useState<'find' | 'measure' | 'body' | null>(null);
+  const [lies, setLies] = useState<SheetLies | null>(null);
   const closed = bench.visit.status === 'closed';
   const [width, height] = zone.data.sheetCm ?? zone.data.drawnOnCm ?? planned?.sheetCm ?? facts.sheetCm;
-  const sheet = useMemo(() => {
-    const made = sheetFor(facts, zone.side, {}, [width, height]);
-    return made.ok ? made.value : null;
-  }, [facts, zone.side, width, height]);
+  const sheet = useSheet(facts, zone.side, width, height);
   const content = useMemo(
     (): SheetContent => ({
       strokes: zone.data.strokes,
@@ -104,30 +98,9 @@ export function ZoneChart({ zone }: { readonly zone: BenchZone }) {
   });
   const other = bench.zones.find((z) => z.zone === zone.zone && z.side !== zone.side);
   const lost = planned ? planned.areaCm2 - planned.hairAreaCm2 : 0;
-  const here = bench.visit.consult.spots.filter((s) => s.zone === zone.zone && s.side === zone.side);
-  const sore = (m: ChartMark): boolean => m.kind === 'irritated';
-  const tapped = [
-    ...beyond(
-      here.filter((s) => s.kind === 'mark'),
-      content.marks.filter((m) => !sore(m)).length,
-    ),
-    ...beyond(
-      here.filter((s) => s.kind === 'sore'),
-      content.marks.filter(sore).length,
-    ),
-  ];
+  const tapped = notCharted(bench.visit.consult.spots, zone, content.marks);
   const putTapped = (spot: Spot): void => {
-    const region = BODY_REGIONS.find((r) => r.figure === spot.figure && r.zone === spot.zone && r.side === spot.side);
-    const [u, v] = region ? shareOnSheet(region, [spot.at[0], spot.at[1]]) : [0.5, 0.5];
-    putMarks([
-      ...content.marks,
-      newMark(
-        [u * width, v * height],
-        spot.kind === 'sore' ? 'irritated' : 'mole',
-        spot.kind === 'sore' ? SORE_MM : TAPPED_MM,
-        bench.visit.onDate,
-      ),
-    ]);
+    putMarks([...content.marks, markOfSpot(spot, [width, height], bench.visit.onDate)]);
   };
   const measure = (to: readonly [number, number] | null): void => {
     const scaled = sheetFor(facts, zone.side, bench.client.body);
@@ -256,6 +229,7 @@ export function ZoneChart({ zone }: { readonly zone: BenchZone }) {
             outcome={outcome}
             stands={hasBegun(bench.journal)}
             other={other}
+            onView={(view, frame) => setLies({ view, frame })}
             onKeep={(keep) => put({ ...content, keep })}
             held={{
               tool: choice.tool,
@@ -268,7 +242,14 @@ export function ZoneChart({ zone }: { readonly zone: BenchZone }) {
             }}
           />
         ) : null}
-        <MarksAgain marks={content.marks} tapped={tapped} disabled={closed} onMarks={putMarks} onTapped={putTapped} />
+        <MarksAgain
+          marks={content.marks}
+          tapped={tapped}
+          disabled={closed}
+          onMarks={putMarks}
+          onTapped={putTapped}
+          lies={lies}
+        />
         <Assessment
           hair={zone.data.hair}
           zone={facts}

@@ -8,7 +8,10 @@ import { regionArea, type Region, type Vec } from '@/core/shared';
 import type { ChartHair } from '@/server/db/schema';
 import { stepTool, type SheetContent, type ToolEvent, type ToolState } from './combTool';
 import { plantHair, type Root } from './hairs';
-import { drawBrush, drawEdges, drawMarks, layer, pageColours, paintGround, paintHair, type View } from './sheetPainter';
+import { drawEdges, paintGround } from './sheetGround';
+import { layer, pageColours } from './sheetLayer';
+import { drawBrush, drawMarks, paintHair } from './sheetPainter';
+import { liesAlong, toSheet, wayToSheet, type View } from '../sheetView';
 
 /** What the page knows of the sheet. */
 export interface SheetInput {
@@ -39,6 +42,8 @@ export interface SheetLayers {
 /** Room round the sheet for the words at its edges; a brow has its own words on the skin round it. */
 const MARGIN_PX = 28;
 const BROW_MARGIN_PX = 12;
+/** Beside a sheet that lies: its words stand at both ends. */
+const ALONG_MARGIN_PX = 72;
 const LEAST_PX = { width: 240, height: 260 } as const;
 
 const within = (value: number, most: number): number => Math.min(most, Math.max(0, value));
@@ -49,11 +54,19 @@ function viewOf(
 ): View {
   const { widthCm, heightCm } = sheet;
   const aside = zone.thinned ? BROW_MARGIN_PX : MARGIN_PX;
-  const pxPerCm = Math.min((size.width - 2 * aside) / widthCm, (size.height - 2 * MARGIN_PX) / heightCm);
+  const scale = (across: number, down: number, sides: number): number =>
+    Math.min((size.width - 2 * sides) / across, (size.height - 2 * MARGIN_PX) / down);
+  const standing = scale(widthCm, heightCm, aside);
+  const lying = liesAlong(widthCm, heightCm) ? scale(heightCm, widthCm, ALONG_MARGIN_PX) : 0;
+  // on an upright picture a long zone stands: it is combed larger so
+  const isAlong = lying > standing;
+  const [across, down] = isAlong ? [heightCm, widthCm] : [widthCm, heightCm];
+  const pxPerCm = Math.max(standing, lying);
   return {
     ...size,
     pxPerCm,
-    origin: [(size.width - widthCm * pxPerCm) / 2, (size.height - heightCm * pxPerCm) / 2],
+    origin: [(size.width - across * pxPerCm) / 2, (size.height - down * pxPerCm) / 2],
+    alongCm: isAlong ? widthCm : null,
   };
 }
 
@@ -132,12 +145,14 @@ export class SheetController {
   /** A place on the screen in sheet centimetres, kept on the sheet. */
   placeOf(clientX: number, clientY: number): Vec {
     const box = this.#layers.top.getBoundingClientRect();
-    const { origin, pxPerCm } = this.#view;
     const { widthCm, heightCm } = this.#input.sheet;
-    return [
-      within((clientX - box.left - origin[0]) / pxPerCm, widthCm),
-      within((clientY - box.top - origin[1]) / pxPerCm, heightCm),
-    ];
+    const [x, y] = toSheet(this.#view, [clientX - box.left, clientY - box.top]);
+    return [within(x, widthCm), within(y, heightCm)];
+  }
+
+  /** A way on the screen as one on the sheet. */
+  wayOf(way: Vec): Vec {
+    return wayToSheet(this.#view, way);
   }
 
   /** Moves wait for the next frame; what begins or ends a gesture is done at once, after the moves before it. */
@@ -204,6 +219,7 @@ export class SheetController {
     if (ctx) paintGround(ctx, zone, side, sheet, this.#view, pageColours());
     this.#layers.top.dataset['pxPerCm'] = String(this.#view.pxPerCm);
     this.#layers.top.dataset['origin'] = this.#view.origin.join(',');
+    this.#layers.top.dataset['alongCm'] = String(this.#view.alongCm ?? '');
     this.#layers.onView(this.#view);
     this.#paintHair();
     this.#paintTop();
@@ -225,8 +241,8 @@ export class SheetController {
     if (!ctx) return;
     const c = pageColours();
     const { zone, side, sheet } = this.#input;
-    drawEdges(ctx, zone, side, sheet, this.#view, c.second);
-    drawMarks(ctx, this.#shown(), this.#view, c.madder, c.ink);
+    drawEdges(ctx, zone, side, sheet, this.#view, c);
+    drawMarks(ctx, this.#shown(), this.#view, c);
     const { tool, radiusCm, markMm } = this.#tool;
     const at = this.#cursor;
     if (!at || this.#input.readOnly) return;

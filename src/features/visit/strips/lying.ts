@@ -1,12 +1,10 @@
-// A tall zone is drawn as it lies on the table: head to the left. The whole plan of the zone is turned, so that numbers
+// A long zone is drawn as it lies on the table: head to the left. The whole plan of the zone is turned, so that numbers
 // and words stay upright.
 
 import type { PlanZone } from '@/core/plan';
 import type { Ring, Vec } from '@/core/shared';
-import { edgeWords, type EdgeWords } from '../edgeWords';
-
-/** From this height on, as a share of the width, a zone lies along the table. */
-const TALL = 1.25;
+import { edgesAlong, edgeWords, type EdgeWords } from '../edgeWords';
+import { liesAlong } from '../sheetView';
 
 export interface Lying {
   readonly zone: PlanZone;
@@ -18,7 +16,7 @@ export interface Lying {
 export function lying(zone: PlanZone): Lying {
   const [w, h] = zone.sheetCm;
   const edges = edgeWords(zone.zone, zone.side);
-  if (h < TALL * w) return { zone, edges, transform: '' };
+  if (!liesAlong(w, h)) return { zone, edges, transform: '' };
   // the top goes to the left, the right to the top
   const at = ([x, y]: Vec): Vec => [y, w - x];
   const way = ([x, y]: Vec): Vec => [y, 0 - x];
@@ -39,7 +37,7 @@ export function lying(zone: PlanZone): Lying {
         tab: at(s.tab),
       })),
     },
-    edges: { left: edges.up, right: edges.down, up: edges.right, down: edges.left },
+    edges: edgesAlong(edges),
     transform: `matrix(0 -1 1 0 0 ${w})`,
   };
 }

@@ -5,7 +5,7 @@ import type { Sheet, Side, ZoneId } from '@/core/anatomy';
 import { BROW_POINT_NAMES, isSimpleRing, moveWords, ringOfLine, type KeepLine } from '@/core/outcomes';
 import { clamp, roundTo, type Region, type Ring, type Vec } from '@/core/shared';
 import { ARROWS } from '../arrowKeys';
-import type { View } from '../sheetPainter';
+import { toPicture, wayToSheet, type View } from '../../sheetView';
 import { BrowGround } from './BrowGround';
 import type { KeepShown } from './keepShown';
 import styles from './Keep.module.css';
@@ -48,8 +48,7 @@ export function KeepLayer({ zone, side, sheet, view, shown, readOnly, onDrag, on
   const clip = useId();
   const [held, setHeld] = useState<readonly [number, number] | null>(null);
   const start = useRef<{ readonly lines: readonly KeepLine[]; readonly at: Vec; readonly pointer: Vec } | null>(null);
-  const { pxPerCm, origin } = view;
-  const place = ([x, y]: Vec): Vec => [origin[0] + x * pxPerCm, origin[1] + y * pxPerCm];
+  const place = (at: Vec): Vec => toPicture(view, at);
   /** The lines with one point elsewhere; null where the line would cross itself. */
   const moved = (lines: readonly KeepLine[], line: number, point: number, to: Vec): readonly KeepLine[] | null => {
     const next = lines.map((l, i) =>
@@ -68,10 +67,8 @@ export function KeepLayer({ zone, side, sheet, view, shown, readOnly, onDrag, on
   const move = (e: PointerEvent, line: number, point: number): void => {
     const from = start.current;
     if (!from) return;
-    const to: Vec = [
-      from.at[0] + (e.clientX - from.pointer[0]) / pxPerCm,
-      from.at[1] + (e.clientY - from.pointer[1]) / pxPerCm,
-    ];
+    const way = wayToSheet(view, [e.clientX - from.pointer[0], e.clientY - from.pointer[1]]);
+    const to: Vec = [from.at[0] + way[0] / view.pxPerCm, from.at[1] + way[1] / view.pxPerCm];
     const next = moved(from.lines, line, point, stepped(unmoved(line, point, from.at), to, sheet));
     if (next) onDrag(next);
   };
@@ -85,9 +82,10 @@ export function KeepLayer({ zone, side, sheet, view, shown, readOnly, onDrag, on
     onDrag(null);
   };
   const key = (e: KeyboardEvent, line: number, point: number, at: Vec): void => {
-    const way = ARROWS[e.key];
+    const arrow = ARROWS[e.key];
     if (e.key === 'Escape') return cancel();
-    if (!way || readOnly) return;
+    if (!arrow || readOnly) return;
+    const way = wayToSheet(view, arrow);
     e.preventDefault();
     e.stopPropagation();
     const far = STEP_CM * (e.shiftKey ? WIDE : 1);
