@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { bench, confirmed, keyBound, ready, saved } from './support';
+import { later, ownClock, workOn } from './table';
 
 test('zones go in rounds: the client turns once, zones are put earlier and later, the nape is worked seated on wish', async ({
   page,
@@ -79,23 +80,21 @@ test('the client turns as an act of its own, never with wax on the skin', async 
   const { plan, planHash } = await confirmed(page.request, visitId);
   const [up, down] = plan.schedule.rounds;
   expect([up?.position, down?.position]).toEqual(['face-up', 'face-down']);
+  await ownClock(page);
   await page.goto(`/visits/${visitId}/work`);
   await keyBound(page, 'PageDown');
-  const title = page.getByRole('heading', { level: 1 }).first();
-  await page.keyboard.press('PageDown');
-  await expect(title).toHaveText(/strip 1/);
-  await page.keyboard.press('PageDown');
-  await expect.poll(async () => (await bench(page.request, visitId)).journal.length).toBe(2);
+  await workOn(page, { until: (now) => now === 'lay' });
+  let laid = 0;
+  await workOn(page, { until: () => laid++ > 0 });
+  await expect.poll(async () => (await bench(page.request, visitId)).journal.at(-1)?.kind).toBe('laid');
   const act = { id: 'turned-too-early', atMs: Date.now(), kind: 'turned', position: 'face-down' };
   const early = await page.request.post(`/api/visits/${visitId}/journal`, { data: { plan: planHash, events: [act] } });
   expect(early.status()).toBe(422);
   expect(await early.text()).toContain('Wax is on the skin');
   const turn = page.getByRole('heading', { name: 'Turn: face down' });
-  for (let k = 0; k < 8 * (up?.strips.length ?? 0) && !(await turn.isVisible()); k++) {
-    await page.keyboard.press('PageDown');
-    await page.waitForTimeout(60);
-  }
+  await workOn(page, { until: (now) => now === 'turn' });
   await expect(turn).toBeVisible();
+  await later(page, 2);
   await page.getByRole('button', { name: 'Turned' }).click();
   await expect(turn).toBeHidden();
   await expect

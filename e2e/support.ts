@@ -23,7 +23,12 @@ export interface ServerBench {
   readonly plan: Plan;
   readonly planHash: string;
   readonly readings: readonly { readonly data: Reading }[];
-  readonly journal: readonly { readonly id: string; readonly kind: string }[];
+  readonly journal: readonly {
+    readonly id: string;
+    readonly kind: string;
+    readonly step?: string;
+    readonly skipped?: boolean;
+  }[];
 }
 
 export async function openVisit(request: APIRequestContext, booking: string): Promise<string> {

@@ -1,10 +1,12 @@
 import { expect, test } from '@playwright/test';
-import { bench, planOf, saved } from './support';
+import { bench, keyBound, planOf, saved } from './support';
+import { actNow, mainKey, ownClock, workOn } from './table';
 
 test('a returning client: six taps from Today to the first lay, then the whole visit to its end', async ({
   page,
   request,
 }) => {
+  await ownClock(page);
   await page.goto('/');
   let taps = 0;
   const tap = async (name: string | RegExp, role: 'button' | 'link' = 'button'): Promise<void> => {
@@ -46,9 +48,12 @@ test('a returning client: six taps from Today to the first lay, then the whole v
   );
   await expect(slip).toContainText('estimate: test on your wrist');
   await tap('To the table', 'link');
-  await expect(page.getByRole('heading', { name: 'Test on your wrist' })).toBeVisible();
-  await tap('Wrist test done');
-  await expect(page.getByRole('heading', { name: /^Lay strip 1/ })).toBeVisible();
+  // at the table hands are washed and gloved: by the pedal, no glass is touched
+  await expect(page.getByRole('heading', { name: 'Alerts' })).toBeVisible();
+  await expect(page.getByText('Blood thinner, aspirin or ibuprofen').last()).toBeVisible();
+  await keyBound(page, 'PageDown');
+  await workOn(page, { until: (act) => act === 'lay' });
+  await expect(page.getByRole('heading', { name: 'Lay 1' })).toBeVisible();
   expect(taps).toBeLessThanOrEqual(6);
 
   // the first lay is the plan's first
@@ -56,17 +61,27 @@ test('a returning client: six taps from Today to the first lay, then the whole v
   const order = plan.zones.flatMap((z) => z.strips).find((s) => s.id === first?.strip)?.order;
   expect(order).toBe(1);
   const total = plan.zones.reduce((n, z) => n + z.strips.length, 0);
-  for (let k = 0; k < 6 * total; k++) {
-    const done = page.getByRole('heading', { name: 'Check by eye and hand' });
-    if (await done.isVisible()) break;
-    const before = await page.getByRole('heading', { level: 1 }).first().textContent();
-    const next = page.getByRole('button', { name: /^(Laid|It is ready, pulled)$/ });
-    await next.click();
-    if (before?.startsWith('Pull')) await page.keyboard.press(k % 5 === 0 ? '2' : '1');
-    await page.waitForTimeout(40);
-  }
-  await expect(page.getByRole('heading', { name: 'Check by eye and hand' })).toBeVisible();
+  // by the main key, each strip marked as it comes off
+  let pulls = 0;
+  await workOn(page, {
+    until: (act) => act === 'step',
+    hand: async () => {
+      const isPull = (await actNow(page)) === 'pull';
+      await mainKey(page).click();
+      if (isPull) await page.keyboard.press(pulls++ % 5 === 0 ? '2' : '1');
+    },
+  });
+  await expect(page.getByRole('heading', { name: 'Light' })).toBeVisible();
   await expect(page.getByRole('main').getByText(`${total} of ${total} off`)).toBeVisible();
+  // the finish, one of it left out
+  await page.keyboard.press('s');
+  await workOn(page, { until: (act) => act === 'done' });
+  const steps = (await bench(request, visitId)).journal.filter((e) => e.kind === 'step');
+  expect(steps.map((e) => e.step)).toEqual([
+    ...['alerts', 'hands', 'cleanse@0', 'skin@0'],
+    ...['light', 'residue', 'calm', 'mirror', 'care'],
+  ]);
+  expect(steps.filter((e) => e.skipped).map((e) => e.step)).toEqual(['light']);
   await page.getByRole('link', { name: 'Read strip and skin' }).click();
   await expect(page.getByRole('heading', { name: 'Strip and skin' })).toBeVisible();
   await page.getByRole('radio', { name: 'a few' }).click();

@@ -66,22 +66,29 @@ await page.waitForTimeout(1500);
 await page.getByRole('link', { name: 'To the table' }).click();
 await page.waitForURL(/work/);
 await page.waitForTimeout(600);
+const act = () => page.locator('[data-state][data-act]').getAttribute('data-act');
+const state = () => page.locator('[data-state][data-act]').getAttribute('data-state');
+await tap(/^All \d are done/);
+await page.waitForTimeout(1000);
 await page.keyboard.press('w');
-const heading = () => page.locator('h1').first().textContent();
+/** The act in hand, as fast as the brake lets hands be. */
 const onward = async () => {
+  const pulling = (await act()) === 'pull';
+  await page.waitForTimeout(900);
+  while ((await state()) === 'wait') await page.waitForTimeout(500);
   await page.keyboard.press('PageDown');
-  await page.waitForTimeout(500);
+  await page.waitForTimeout(400);
+  return pulling;
 };
-for (let k = 0; k < 9 && !(await heading())?.startsWith('Pull'); k++) await onward();
-// long enough to be in its window
-await page.waitForTimeout(26_000);
+for (let k = 0; k < 40 && (await act()) !== 'pull'; k++) await onward();
+await shot('work-wait');
+while ((await state()) === 'wait') await page.waitForTimeout(500);
+await page.waitForTimeout(3000);
 await shot('work');
-for (let k = 0; k < 60 && (await heading()) !== 'Check by eye and hand'; k++) {
-  const pulling = (await heading())?.startsWith('Pull');
-  await onward();
-  if (pulling) await page.keyboard.press(k % 6 === 0 ? '2' : '1');
+for (let k = 0, off = 0; k < 400 && (await act()) !== 'step'; k++) {
+  if (await onward()) await page.keyboard.press(off++ % 6 === 0 ? '2' : '1');
 }
-await page.getByRole('link', { name: 'Read strip and skin' }).click();
+await page.getByRole('link', { name: 'Read first' }).click();
 await page.waitForURL(/read/);
 await shot('read');
 await page.getByRole('link', { name: 'On to the return' }).click();

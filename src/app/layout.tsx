@@ -1,9 +1,11 @@
 import type { Metadata, Viewport } from 'next';
 import localFont from 'next/font/local';
+import { cookies } from 'next/headers';
 import { connection } from 'next/server';
 import type { ReactNode } from 'react';
 import { COLOURS } from '@/ui/colours';
 import { AppTheme } from '@/ui/AppTheme.client';
+import { ROOM_COOKIE } from '@/ui/roomCookie';
 import '../../generated/colours.css';
 import '../../generated/antd.css';
 import './globals.css';
@@ -30,8 +32,15 @@ export const viewport: Viewport = { width: 'device-width', initialScale: 1, them
 export default async function RootLayout({ children }: { readonly children: ReactNode }) {
   // every page is made for its request: its scripts carry the nonce of that request (src/proxy.ts)
   await connection();
+  const isEvening = (await cookies()).get(ROOM_COOKIE)?.value === 'evening';
   return (
-    <html lang="en" className={`${text.variable} ${heading.variable}`}>
+    // the button changes it without the server
+    <html
+      lang="en"
+      data-theme={isEvening ? 'evening' : undefined}
+      suppressHydrationWarning
+      className={`${text.variable} ${heading.variable}`}
+    >
       <body>
         <AppTheme>{children}</AppTheme>
       </body>

@@ -169,6 +169,8 @@ export const journalRequest = Joi.object({
         mark: Joi.string().valid(...MARKS),
         product: Joi.string().max(60),
         position: Joi.string().valid(...POSITIONS),
+        step: Joi.string().max(60),
+        skipped: Joi.valid(true),
         undoes: id,
       }),
     )

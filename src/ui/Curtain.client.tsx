@@ -77,7 +77,14 @@ export function Curtain() {
   );
 }
 
-export function CurtainButton({ className }: { readonly className?: string | undefined }) {
+/** @param drawn the drawn curtain alone, without its word */
+export function CurtainButton({
+  className,
+  drawn = false,
+}: {
+  readonly className?: string | undefined;
+  readonly drawn?: boolean;
+}) {
   return (
     <button
       type="button"
@@ -85,8 +92,8 @@ export function CurtainButton({ className }: { readonly className?: string | und
       onClick={() => window.dispatchEvent(new Event(DRAW))}
       title="Privacy curtain ( . )"
     >
-      {className === undefined ? <Drape /> : null}
-      <span>Curtain</span>
+      {className === undefined || drawn ? <Drape /> : null}
+      <span className={drawn ? 'visually-hidden' : undefined}>Curtain</span>
     </button>
   );
 }

@@ -6,6 +6,7 @@ import { useEffect } from 'react';
 import { AtTablet } from './AtTablet.client';
 import { BarClock } from './BarClock.client';
 import { Curtain, CurtainButton } from './Curtain.client';
+import { RoomButton } from './Room.client';
 import { useKeys } from './useKeys';
 import { useRouter } from 'next/navigation';
 import styles from './TopBar.module.css';
@@ -75,6 +76,7 @@ export function TopBar({ atMs, timeZone, people, person }: Props) {
       <BarClock atMs={atMs} timeZone={timeZone} />
       <div id={BAR_STATE} className={styles.state} />
       <AtTablet people={people} person={person} />
+      <RoomButton className={styles.room} />
       <CurtainButton />
       <Curtain />
     </header>

@@ -18,6 +18,20 @@ export const COLOURS = {
   /** The zone under the hair, and the body round it in one hairline. */
   skin: '#FBF4E6',
   ghost: '#C0B09A',
+  /** Wax just laid and set: thin foot, thick end, tab. */
+  freshFoot: '#F4CB85',
+  freshEnd: '#B7640C',
+  freshTab: '#8A4A06',
+  setFoot: '#D8BC93',
+  setEnd: '#93693B',
+  setTab: '#6F4C23',
+  /** The fields of the signal at the table, and what stands on them. */
+  fieldPull: '#256B63',
+  fieldNow: '#9E2F2A',
+  onField: '#FFFDF8',
+  /** A number's disc, and its ink; white in the evening too. */
+  disc: '#FFFDF8',
+  discInk: '#2A211A',
   hairline: '#DDD2BF',
   hairlineStrong: '#A8998A',
 } as const;
@@ -39,6 +53,17 @@ export const EVENING: Readonly<Record<keyof typeof COLOURS, string>> = {
   ochreTint: '#3E3115',
   skin: '#2C221B',
   ghost: '#6B5A49',
+  freshFoot: '#FFD890',
+  freshEnd: '#F08F1E',
+  freshTab: '#B4600A',
+  setFoot: '#D3A868',
+  setEnd: '#B07A38',
+  setTab: '#85561F',
+  fieldPull: '#0F4A44',
+  fieldNow: '#9E2F2A',
+  onField: '#FFFDF8',
+  disc: '#FFFDF8',
+  discInk: '#2A211A',
   hairline: '#4A3D31',
   hairlineStrong: '#857460',
 };

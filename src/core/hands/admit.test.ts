@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { actFault, beginsWith } from './admit';
-import { liveTable, type LiveGroup, type TableEvent } from './live';
+import { liveTable, type LiveGroup } from './live';
+import type { TableEvent } from './tableEvents';
 import type { StripJob } from './types';
 
 const job = (id: string, more: Partial<StripJob> = {}): StripJob => ({

@@ -1,8 +1,12 @@
 // Which acts a journal may take: the same machine that the table works by, asked act by act. What the hands did in
 // another order than proposed is taken; what cannot have happened, or must not, is refused with the reason.
 
-import { hasBegun, liveStrips, standing, type LiveGroup, type TableEvent } from './live';
+import { AID_STEPS } from './firstAid';
+import type { LiveGroup } from './live';
+import { liveStrips } from './liveStrips';
 import { FIRST_COAT, SETTING, UNLAID } from './state';
+import { isStep } from './steps';
+import { hasBegun, standing, type TableEvent } from './tableEvents';
 import { isTurned } from './turning';
 import { wristStands } from './wristTest';
 
@@ -12,10 +16,12 @@ export interface ActFault {
   readonly code:
     | 'act.no-such-strip'
     | 'act.no-such-product'
+    | 'act.no-such-step'
     | 'act.wrist-first'
     | 'act.turn-first'
     | 'act.wax-on-skin'
     | 'act.stopped'
+    | 'act.not-stopped'
     | 'act.held'
     | 'act.on-the-skin'
     | 'act.off-already'
@@ -70,7 +76,7 @@ const INCOMPLETE: Fault = { code: 'act.incomplete', message: 'The act does not s
 
 function faultOf(groups: readonly LiveGroup[], journal: readonly TableEvent[], act: TableEvent): Fault | null {
   const counted = standing(journal);
-  const { strip, product, undoes, mark } = act;
+  const { strip, product, undoes, mark, step } = act;
   switch (act.kind) {
     case 'laid':
       return strip === undefined ? INCOMPLETE : layFault(groups, counted, strip);
@@ -83,7 +89,16 @@ function faultOf(groups: readonly LiveGroup[], journal: readonly TableEvent[], a
       return groups.some((g) => g.jobs.some((j) => j.id === strip))
         ? null
         : { code: 'act.no-such-strip', message: `The plan has no strip ${strip}.` };
+    case 'step':
+      if (step === undefined) return INCOMPLETE;
+      return isStep(groups, step) ? null : { code: 'act.no-such-step', message: `The plan has no step ${step}.` };
+    case 'aid':
+      if (!AID_STEPS.some((s) => s === step)) return INCOMPLETE;
+      return counted.some((e) => e.kind === 'stop')
+        ? null
+        : { code: 'act.not-stopped', message: 'Nothing was stopped.' };
     case 'wrist':
+    case 'reheat':
       if (product === undefined) return INCOMPLETE;
       return groups.some((g) => g.product === product)
         ? null

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { seededRandom } from '../shared';
 import { actFault } from './admit';
-import { liveTable, pressingStrip, type LiveGroup, type TableEvent } from './live';
+import { liveTable, pressingStrip, type LiveGroup } from './live';
+import type { TableEvent } from './tableEvents';
 import type { StripJob } from './types';
 
 const job = (id: string, more: Partial<StripJob> = {}): StripJob => ({
@@ -35,10 +36,10 @@ const wrist = (product = 'film-hard', atS = 0): TableEvent => event('wrist', atS
 describe('liveTable', () => {
   const groups = [group([job('a'), job('b'), job('c'), job('d', { needs: [0] })])];
   it('begins with the wrist test of each product and ends done', () => {
-    expect(liveTable(groups, []).act).toMatchObject({ kind: 'wrist', product: 'film-hard', again: false });
+    expect(liveTable(groups, []).act).toMatchObject({ kind: 'wrist', product: 'film-hard', again: null });
     const two = [group([job('a')]), group([job('s')], 'soft')];
     const done = [wrist(), event('laid', 10, { strip: 'a' }), event('pulled', 40, { strip: 'a' })];
-    expect(liveTable(two, done).act).toMatchObject({ kind: 'wrist', product: 'soft', again: false });
+    expect(liveTable(two, done).act).toMatchObject({ kind: 'wrist', product: 'soft', again: null });
     expect(
       liveTable(two, [
         ...done,
@@ -144,6 +145,7 @@ describe('what the table says of itself', () => {
       laidAtMs: 20_000,
       coatsApartS: null,
       pulledAtMs: 70_000,
+      earlyS: 0,
       mark: 'broke',
     });
     // counted from the lay's end by the label's own seconds
@@ -189,6 +191,7 @@ describe('what the table says of itself', () => {
       laidAtMs: 10_000,
       coatsApartS: null,
       pulledAtMs: 60_000,
+      earlyS: 0,
       mark: null,
     });
     expect(strips.get('b')?.stage).toBe(0);
@@ -252,8 +255,8 @@ describe('one pot at two heats', () => {
   ];
   const done = [wrist(), event('laid', 10, { strip: 'warm' }), event('pulled', 60, { strip: 'warm' })];
   it('asks for the wrist again before the cooler zone, and takes no lay there without it', () => {
-    expect(liveTable(pot, []).act).toMatchObject({ kind: 'wrist', firstStrip: 'warm', again: false });
-    expect(liveTable(pot, done).act).toMatchObject({ kind: 'wrist', firstStrip: 'tender', again: true });
+    expect(liveTable(pot, []).act).toMatchObject({ kind: 'wrist', firstStrip: 'warm', again: null });
+    expect(liveTable(pot, done).act).toMatchObject({ kind: 'wrist', firstStrip: 'tender', again: 'cooler' });
     expect(actFault(pot, done, [event('laid', 70, { strip: 'tender' })])?.code).toBe('act.wrist-first');
     const again = [...done, event('wrist', 200, { product: 'film-hard' })];
     expect(liveTable(pot, again).act).toMatchObject({ kind: 'lay', strip: 'tender' });

@@ -3,40 +3,14 @@
 // that comes near its latest pull goes before everything else; an overdue one costs, it does not make the plan
 // impossible.
 
+import { liveStrips, nextAct, windowOf, type LiveStrip } from './liveStrips';
 import { replan } from './replan';
 import { emptyTable, FIRST_COAT, OFF, SETTING, UNLAID, type TableState } from './state';
+import { checkNow, finishLeft, prepareLeft } from './steps';
+import { deeds, standing, type TableEvent } from './tableEvents';
 import { isTurned } from './turning';
-import { COAT_REST_S, mostRestS, setAfter, type HandsInput, type Op, type StripJob } from './types';
-import { isTestedWarmer, wristStands } from './wristTest';
-
-export const MARKS = ['clean', 'some-left', 'broke', 'sore'] as const;
-export type StripMark = (typeof MARKS)[number];
-export const TABLE_EVENT_KINDS = [
-  'wrist',
-  'turned',
-  'laid',
-  'pulled',
-  'mark',
-  'hold',
-  'resume',
-  'stop',
-  'undo',
-] as const;
-export type TableEventKind = (typeof TABLE_EVENT_KINDS)[number];
-
-export interface TableEvent {
-  readonly id: string;
-  readonly atMs: number;
-  readonly kind: TableEventKind;
-  readonly strip?: string;
-  readonly mark?: StripMark;
-  /** Product of a wrist test. */
-  readonly product?: string;
-  /** How the client lies after a turn. */
-  readonly position?: string;
-  /** Event taken back by an undo. */
-  readonly undoes?: string;
-}
+import type { HandsInput, Op } from './types';
+import { isTestOld, testedBefore, wristStands, type TestAgain } from './wristTest';
 
 export interface LiveGroup extends HandsInput {
   readonly product: string;
@@ -48,16 +22,12 @@ export interface LiveGroup extends HandsInput {
   readonly order?: readonly number[] | undefined;
   /** The plan's acts in order, as job indices: a job's first entry is its lay, its last its pull. */
   readonly sequence?: readonly number[];
-}
-
-export interface LiveStrip {
-  readonly stage: number;
-  /** End of the last lay. */
-  readonly laidAtMs: number | null;
-  /** Ends of the two lays apart, s; null until there is a second coat. */
-  readonly coatsApartS: number | null;
-  readonly pulledAtMs: number | null;
-  readonly mark: StripMark | null;
+  /** Steps before its first wax, in order. */
+  readonly before?: readonly string[];
+  /** Steps to be done once these jobs are off, before anything else is laid. */
+  readonly checks?: readonly { readonly step: string; readonly jobs: readonly number[] }[];
+  /** Steps when all of it is off; of the last round. */
+  readonly after?: readonly string[];
 }
 
 export type Act =
@@ -66,8 +36,16 @@ export type Act =
       readonly product: string;
       /** A strip of what is worked next: its zone says the heat. */
       readonly firstStrip: string;
-      /** Tested before at a warmer heat: the pot has to come down first. */
-      readonly again: boolean;
+      /** Why it is tested again; null the first time. */
+      readonly again: TestAgain | null;
+    }
+  | {
+      readonly kind: 'step';
+      readonly step: string;
+      /** Those of the same stretch of preparation or finish that are still open, this one first. */
+      readonly open: readonly string[];
+      /** A strip of what is worked next, or was worked last. */
+      readonly firstStrip: string;
     }
   | {
       readonly kind: 'turn';
@@ -109,58 +87,14 @@ export interface LiveTable {
   /** On the skin, oldest first. */
   readonly onSkin: readonly string[];
   readonly lastPulled: string | null;
+  /** When the last act of the hands was; null before the first. */
+  readonly lastAtMs: number | null;
   /** The event that Undo would take back; marks are left alone. */
   readonly undoable: string | null;
   /** Strips that may be laid now instead of the proposal. */
   readonly layable: readonly string[];
   readonly pulledCount: number;
   readonly stripCount: number;
-}
-
-/** True where wax has been laid and not undone: from then on the plan of the table stands. */
-export const hasBegun = (events: readonly TableEvent[]): boolean => standing(events).some((e) => e.kind === 'laid');
-
-/** Events that count: not undone, in the order given. */
-export function standing(events: readonly TableEvent[]): readonly TableEvent[] {
-  const undone = new Set(events.flatMap((e) => (e.kind === 'undo' && e.undoes ? [e.undoes] : [])));
-  return events.filter((e) => e.kind !== 'undo' && !undone.has(e.id));
-}
-
-const NOT_LAID: LiveStrip = { stage: UNLAID, laidAtMs: null, coatsApartS: null, pulledAtMs: null, mark: null };
-
-/**
- * The set window of a strip as it was really laid. How long the second lay took is not noted: as long as planned at
- * most, so set counts from the shorter rest that this leaves and the latest pull from the longer one.
- */
-function windowOf(job: StripJob, strip: LiveStrip | undefined): { readonly min: number; readonly max: number } {
-  const apartS = strip?.coatsApartS ?? null;
-  if (apartS === null) return { min: job.setMinS, max: job.setMaxS };
-  return { min: setAfter(job, Math.max(0, apartS - job.layS)).min, max: setAfter(job, apartS).max };
-}
-
-/** Earliest and latest next act of a strip on the skin, s after its last lay. */
-const nextAct = (job: StripJob, strip: LiveStrip | undefined): { readonly min: number; readonly max: number } =>
-  strip?.stage === FIRST_COAT ? { min: COAT_REST_S, max: mostRestS(job) } : windowOf(job, strip);
-
-/** Each strip's stage after these events; only standing ones count. */
-export function liveStrips(groups: readonly LiveGroup[], events: readonly TableEvent[]): Map<string, LiveStrip> {
-  const strips = new Map<string, LiveStrip>();
-  for (const g of groups) {
-    for (const j of g.jobs) strips.set(j.id, { ...NOT_LAID });
-  }
-  const coats = new Map(groups.flatMap((g) => g.jobs.map((j) => [j.id, j.coats])));
-  for (const e of events) {
-    const now = e.strip === undefined ? undefined : strips.get(e.strip);
-    if (!now || e.strip === undefined) continue;
-    if (e.kind === 'laid' && (now.stage === UNLAID || now.stage === FIRST_COAT)) {
-      const stage = now.stage === UNLAID && coats.get(e.strip) === 2 ? FIRST_COAT : SETTING;
-      const coatsApartS = now.stage === FIRST_COAT ? (e.atMs - (now.laidAtMs ?? e.atMs)) / 1000 : null;
-      strips.set(e.strip, { ...now, stage, laidAtMs: e.atMs, coatsApartS });
-    } else if (e.kind === 'pulled' && now.stage === SETTING) {
-      strips.set(e.strip, { ...now, stage: OFF, pulledAtMs: e.atMs });
-    } else if (e.kind === 'mark' && e.mark) strips.set(e.strip, { ...now, mark: e.mark });
-  }
-  return strips;
 }
 
 /** Table state of one group at an instant, seconds from `baseMs`. */
@@ -199,8 +133,7 @@ function readyTimes(groups: readonly LiveGroup[], strips: ReadonlyMap<string, Li
 export function liveTable(groups: readonly LiveGroup[], events: readonly TableEvent[]): LiveTable {
   const counted = standing(events);
   const strips = liveStrips(groups, counted);
-  const deeds = counted.filter((e) => e.kind !== 'mark');
-  const last = deeds.at(-1);
+  const last = deeds(counted).at(-1);
   const group = groups.find((g) => g.jobs.some((j) => strips.get(j.id)?.stage !== OFF));
   const pulls = counted.filter((e) => e.kind === 'pulled');
   const all = [...strips].filter(([, s]) => s.stage === FIRST_COAT || s.stage === SETTING);
@@ -210,6 +143,7 @@ export function liveTable(groups: readonly LiveGroup[], events: readonly TableEv
     onSkin,
     readyAtMs: readyTimes(groups, strips),
     lastPulled: pulls.at(-1)?.strip ?? null,
+    lastAtMs: last?.atMs ?? null,
     undoable: last?.id ?? null,
     stripCount: strips.size,
     pulledCount: [...strips.values()].filter((s) => s.stage === OFF).length,
@@ -217,16 +151,22 @@ export function liveTable(groups: readonly LiveGroup[], events: readonly TableEv
   const flat = (act: Act): LiveTable => ({ ...rest, act, ahead: [], layable: [], leavesOrder: false });
   // stop and hold stand until they are taken back: what is on the skin can still be pulled meanwhile
   if (counted.some((e) => e.kind === 'stop')) return flat({ kind: 'stopped' });
-  if (!group) return flat({ kind: 'done' });
+  const stepOf = (open: readonly string[], firstStrip: string): LiveTable | null =>
+    open[0] === undefined ? null : flat({ kind: 'step', step: open[0], open, firstStrip });
+  const check = onSkin.length === 0 ? stepOf(checkNow(groups, strips, counted), rest.lastPulled ?? '') : null;
   if (counted.filter((e) => e.kind === 'hold' || e.kind === 'resume').at(-1)?.kind === 'hold') {
     return flat({ kind: 'held' });
   }
+  if (check) return check;
+  if (!group) return stepOf(finishLeft(groups, counted), rest.lastPulled ?? '') ?? flat({ kind: 'done' });
+  const firstStrip = group.jobs[0]?.id ?? '';
   if (!isTurned(groups, group, counted)) {
-    return flat({ kind: 'turn', position: group.position ?? '', firstStrip: group.jobs[0]?.id ?? '' });
+    return flat({ kind: 'turn', position: group.position ?? '', firstStrip });
   }
+  const prepare = stepOf(prepareLeft(groups, group, strips, counted), firstStrip);
+  if (prepare) return prepare;
   if (!wristStands(groups, group, counted)) {
-    const firstStrip = group.jobs[0]?.id ?? '';
-    return flat({ kind: 'wrist', product: group.product, firstStrip, again: isTestedWarmer(groups, group, counted) });
+    return flat({ kind: 'wrist', product: group.product, firstStrip, again: testedBefore(group, counted) });
   }
   const baseMs = counted[0]?.atMs ?? 0;
   const nowS = ((last?.atMs ?? baseMs) - baseMs) / 1000;
@@ -236,6 +176,11 @@ export function liveTable(groups: readonly LiveGroup[], events: readonly TableEv
   const from = tableStateOf(group, strips, { side: stood?.side ?? null, pose: stood?.pose ?? null }, nowS, baseMs);
   const { ops, leavesOrder } = replan(group, from);
   const [first] = ops;
+  // with wax on the skin the hands go on; the pot is tested before the next load
+  if (first?.kind === 'lay' && onSkin.length === 0 && isTestOld(group, counted)) {
+    const strip = group.jobs[first.job]?.id ?? firstStrip;
+    return flat({ kind: 'wrist', product: group.product, firstStrip: strip, again: 'minutes' });
+  }
   const idOf = (op: Op): string => group.jobs[op.job]?.id ?? '';
   const ahead = ops.slice(1, 6).map((op) => ({ kind: op.kind, strip: idOf(op), walkS: op.walkS }));
   const layable = group.jobs

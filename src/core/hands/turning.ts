@@ -1,7 +1,8 @@
 // Whether the client lies as a round needs it. Turning over is noted at the table, so that wax is never laid for one
 // position while the client lies in another.
 
-import type { LiveGroup, TableEvent } from './live';
+import type { LiveGroup } from './live';
+import type { TableEvent } from './tableEvents';
 
 /**
  * True where nothing has to be turned, or it was noted after the last strip of the round before. `counted` in order.

@@ -1,23 +1,46 @@
 // Whether the wrist test of a pot stands. A test holds for one heat: where the same pot is worked at a cooler heat
 // next, it is tested anew once the warmer zones are off, since it may not have come down yet.
 
-import type { LiveGroup, TableEvent } from './live';
+import type { LiveGroup } from './live';
+import { deeds, type TableEvent } from './tableEvents';
 
 /** Groups of the same pot that are worked warmer, before this one. */
 const warmer = (groups: readonly LiveGroup[], group: LiveGroup): readonly LiveGroup[] =>
   groups.filter((g) => g.product === group.product && (g.heatStage ?? 0) < (group.heatStage ?? 0));
 
-/** True where wax of this group may be laid. `counted` are the standing events in order. */
-export function wristStands(groups: readonly LiveGroup[], group: LiveGroup, counted: readonly TableEvent[]): boolean {
+/** Why a pot is tested again: it comes down for cooler skin, it was warmed or changed, or the test is old. */
+export type TestAgain = 'cooler' | 'warmed' | 'minutes';
+
+/** A test holds this long, min: pots drift, and the top of a pot is not its bottom (from memory). */
+const TEST_HOLDS_MIN = 15;
+
+/** Where in the journal the last test of a pot must stand: after what made the one before worthless. */
+function testsFrom(groups: readonly LiveGroup[], group: LiveGroup, counted: readonly TableEvent[]): number {
   const before = new Set(warmer(groups, group).flatMap((g) => g.jobs.map((j) => j.id)));
   const last = counted.findLastIndex((e) => e.strip !== undefined && e.kind !== 'mark' && before.has(e.strip));
-  return counted.slice(last + 1).some((e) => e.kind === 'wrist' && e.product === group.product);
+  return Math.max(last, warmedAt(group, counted)) + 1;
+}
+const warmedAt = (group: LiveGroup, counted: readonly TableEvent[]): number =>
+  counted.findLastIndex((e) => e.kind === 'reheat' && e.product === group.product);
+
+const isTestOf =
+  (group: LiveGroup) =>
+  (e: TableEvent): boolean =>
+    e.kind === 'wrist' && e.product === group.product;
+
+/** True where wax of this group may be laid. `counted` are the standing events in order. */
+export const wristStands = (groups: readonly LiveGroup[], group: LiveGroup, counted: readonly TableEvent[]): boolean =>
+  counted.slice(testsFrom(groups, group, counted)).some(isTestOf(group));
+
+/** Why this pot, tested before, is tested again; null where it was not tested yet. */
+export function testedBefore(group: LiveGroup, counted: readonly TableEvent[]): TestAgain | null {
+  if (!counted.some(isTestOf(group))) return null;
+  return warmedAt(group, counted) > counted.findLastIndex(isTestOf(group)) ? 'warmed' : 'cooler';
 }
 
-/** The pot was tested before, at a warmer heat. */
-export const isTestedWarmer = (
-  groups: readonly LiveGroup[],
-  group: LiveGroup,
-  counted: readonly TableEvent[],
-): boolean =>
-  warmer(groups, group).length > 0 && counted.some((e) => e.kind === 'wrist' && e.product === group.product);
+/** True where the last test of this pot was longer ago than one holds, at the time of the last act. */
+export function isTestOld(group: LiveGroup, counted: readonly TableEvent[]): boolean {
+  const test = counted.findLast(isTestOf(group));
+  const now = deeds(counted).at(-1);
+  return test !== undefined && now !== undefined && now.atMs - test.atMs > TEST_HOLDS_MIN * 60_000;
+}

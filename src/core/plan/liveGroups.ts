@@ -4,6 +4,7 @@ import { poseKey } from '../anatomy';
 import type { LiveGroup, StripJob } from '../hands';
 import type { Plan, PlanStrip, PlanZone } from './planTypes';
 import { pullS } from './stripJobs';
+import { roundSteps } from './tableSteps';
 
 /** How often the pot has come down before a round: the heats of the same product up to it. */
 function heatStage({ rounds }: Plan['schedule'], place: number): number {
@@ -62,6 +63,7 @@ export function liveGroups(plan: Plan): readonly LiveGroup[] {
       ...(parts.every((p) => p.pattern !== null) ? { order: layOrder(plan, index) } : {}),
       jobs,
       sequence,
+      ...roundSteps(plan, place),
       maxOnSkin: plan.schedule.maxOnSkin,
       walkS: plan.schedule.walkS,
       poseS: plan.schedule.poseS,

@@ -1,5 +1,5 @@
 // Faults seen at the table, their likely causes and what to do at once (common practice, no source; the 20 minutes of
-// water are first-aid guidance from memory). Ordered by how often they come up.
+// water are first-aid guidance from memory). By how often they come up; shown by `rankedFaults`.
 
 export interface Fault {
   readonly seen: string;
@@ -96,3 +96,19 @@ export const FAULTS: readonly Fault[] = [
     stop: true,
   },
 ];
+
+/** What the mark on the last strip points to. */
+const POINTS_TO: Readonly<Record<string, readonly string[]>> = {
+  'some-left': ['Hair left', 'Paste takes no hair'],
+  broke: ['Strip cracks or breaks', 'Hair snapped'],
+  sore: ['Bruise', 'Wax sticks to the skin'],
+};
+
+/** Faults of a family as they are looked for: what stops the work first, then what the last mark points to. */
+export function rankedFaults(family: 'hard' | 'soft' | 'sugar', lastMark: string | null): readonly Fault[] {
+  const rank = ({ seen, stop }: Fault): number => {
+    if (stop) return 0;
+    return POINTS_TO[lastMark ?? '']?.includes(seen) ? 1 : 2;
+  };
+  return FAULTS.filter((f) => f.families.includes(family)).sort((a, b) => rank(a) - rank(b));
+}

@@ -2,7 +2,7 @@
 
 import { zoneKey } from '@/core/anatomy';
 import { describe, expect, it } from 'vitest';
-import { FAULTS } from '@/core/reading';
+import { rankedFaults } from '@/core/reading';
 import { planVisit, type Plan, type VisitCase } from '@/core/plan';
 import { SHIPPED_PRODUCTS } from '@/core/products';
 import type { TableEvent } from '@/core/hands';
@@ -228,8 +228,14 @@ describe('directions at the table', () => {
     expect(towards('chin', 'middle', [0, 1])).toBe('downwards');
   });
   it('know a remedy for every fault, and stop where skin is hurt', () => {
-    for (const f of FAULTS) expect(f.remedy.length > 10 && f.families.length > 0).toBe(true);
-    expect(FAULTS.filter((f) => f.stop).map((f) => f.seen)).toEqual(['Skin lifted', 'Burn or blister']);
+    const hard = rankedFaults('hard', null);
+    expect(hard.length).toBeGreaterThan(8);
+    expect(hard.filter((f) => f.remedy.length < 10)).toEqual([]);
+    // what stops the work stands first, then what the mark on the last strip points to
+    expect(hard.slice(0, 2).map((f) => f.seen)).toEqual(['Skin lifted', 'Burn or blister']);
+    expect(rankedFaults('hard', 'broke')[2]?.seen).toBe('Strip cracks or breaks');
+    expect(rankedFaults('soft', 'some-left')[2]?.seen).toBe('Hair left');
+    expect(rankedFaults('sugar', null).some((f) => f.seen === 'Stretches')).toBe(false);
   });
 });
 

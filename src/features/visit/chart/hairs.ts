@@ -143,12 +143,14 @@ function shaftsOf(roots: readonly Root[], field: GrowthField, hair: HairKind): r
   });
 }
 
+type Pen = Pick<CanvasRenderingContext2D, 'moveTo' | 'lineTo' | 'quadraticCurveTo'>;
+
 /** Traces a shaft up to a share of its length. */
-function trace(ctx: CanvasRenderingContext2D, s: Shaft, curl: number, px: number, share: number): void {
+function trace(ctx: Pen, s: Shaft, curl: number, px: number, share: number, bowed = false): void {
   const [x, y] = s.at;
   const [dx, dy] = s.way;
   ctx.moveTo(x * px, y * px);
-  if (curl < 3 && s.length * px < BOW_FROM_PX) {
+  if (!bowed && curl < 3 && s.length * px < BOW_FROM_PX) {
     ctx.lineTo((x + dx * s.length * share) * px, (y + dy * s.length * share) * px);
     return;
   }
@@ -198,6 +200,28 @@ export function drawHairs(
     for (const s of shafts) trace(ctx, s, hair.curl, pxPerCm, share);
     ctx.stroke();
   }
+}
+
+/** The same as SVG paths in sheet centimetres: the whole of each hair, and the part by its root. */
+export function hairPaths(
+  roots: readonly Root[],
+  field: GrowthField,
+  hair: HairKind,
+): { readonly whole: string; readonly root: string } {
+  const shafts = shaftsOf(roots, field, hair);
+  const drawn = (share: number): string => {
+    const path: string[] = [];
+    const put =
+      (letter: string) =>
+      (...at: readonly number[]): void => {
+        path.push(letter, at.map((x) => x.toFixed(2)).join(' '));
+      };
+    const pen: Pen = { moveTo: put('M'), lineTo: put('L'), quadraticCurveTo: put('Q') };
+    // bows are always drawn: a path has no pixels
+    for (const s of shafts) trace(pen, s, hair.curl, 1, share, true);
+    return path.join('');
+  };
+  return { whole: drawn(1), root: drawn(ROOT_SHARE) };
 }
 
 /** The same in one stroke each, for as long as the hand combs: a frame must be done in time. */

@@ -1,13 +1,17 @@
 import { memo, useId, useMemo } from 'react';
 import { bodyRound, sheetFor, standingShare, ZONES } from '@/core/anatomy';
 import { growthField } from '@/core/field';
+import type { StripMark } from '@/core/hands';
 import type { PlanZone } from '@/core/plan';
 import type { ChartData } from '@/server/db/schema';
 import { boxOf, type Ring, type Vec } from '@/core/shared';
 import { slabOf } from '@/formats/slab';
 import { ringPath } from '@/formats/stripsSvg';
-import { plantHair, wayOf } from '../chart/hairs';
+import { hairPaths, plantHair } from '../chart/hairs';
 import { lying } from './lying';
+import { viewBoxOf, type SheetFrame } from './sheetBox';
+import { LayArrow, PullArrow } from './StripArrows';
+import { handAt, LargeEdges, TableArrow } from './TableMarks';
 import { WaxSlab, type StripLook } from './WaxSlab';
 
 export type { StripLook } from './WaxSlab';
@@ -26,13 +30,29 @@ interface Props {
   readonly broken?: ReadonlySet<string>;
   /** About how tall it is drawn, px; sets the thickness of lines and figures. */
   readonly maxHeight?: number;
+  /** The place that it fills at the table, px: drawn large, to be read from afar. */
+  readonly frame?: SheetFrame;
+  /** How far strips on the skin have set, 0–1. */
+  readonly sets?: ReadonlyMap<string, number>;
+  /** How strips came off. */
+  readonly marks?: ReadonlyMap<string, StripMark>;
+  /** The strip that the marks are about: a line goes from it to them. */
+  readonly marked?: string | null;
 }
 
-const SPARSE = 3.2;
+/** Hairs drawn at most, per cm² and in all; more at the table, where the sheet is large. */
+const SPARSE = 6;
+const FEW = 700;
+const MANY = 1300;
 /** Half the gap between slabs, how deep a tab is, the size of words, px. */
 const INSET_PX = 2.5;
 const TAB_PX = 12;
 const WORD_PX = 15;
+/** The least and greatest radius of a number's disc, px; the same at the table. */
+const DISC_PX = [10, 19] as const;
+const LARGE_DISC_PX = [14, 31] as const;
+/** Where the line to the marks goes down, px. */
+const MARK_LINE_PX = 46;
 
 /**
  * The zone as it lies, what is beyond its borders, and the strips as wax: number, tab, grain along the lay; what is
@@ -48,18 +68,22 @@ export function StripSheet({
   arrow = 'pull',
   broken,
   maxHeight = 400,
+  frame,
+  sets,
+  marks,
+  marked = null,
 }: Props) {
   const { zone, edges, transform } = useMemo(() => lying(planned), [planned]);
   const box = boxOf([zone.outline, ...zone.strips.map((s): Ring => [s.tab])]);
-  const [w0, h0] = [box.x1 - box.x0, box.y1 - box.y0];
-  const unit = Math.max(w0 / 640, h0 / (maxHeight - 60));
-  const pad = 30 * unit;
-  const [x0, y0, w, h] = [box.x0 - pad, box.y0 - pad, w0 + 2 * pad, h0 + 2 * pad];
+  const { unit, x0, y0, w, h } = viewBoxOf(box, maxHeight, frame);
+  const isLarge = frame !== undefined;
   const slabs = useMemo(
     () => new Map(zone.strips.map((s) => [s.id, slabOf(s, INSET_PX * unit, TAB_PX * unit)])),
     [zone, unit],
   );
   const key = useId();
+  const inHand = arrow === 'pull' ? zone.strips.find((s) => s.id === act) : undefined;
+  const hand = inHand ? handAt(slabs.get(inHand.id)?.disc ?? inHand.tab, inHand.pull, unit, [x0, y0, w, h]) : null;
   return (
     <svg
       viewBox={`${x0} ${y0} ${w} ${h}`}
@@ -70,9 +94,9 @@ export function StripSheet({
       <g transform={transform}>
         <Ghost zone={planned} unit={unit} />
       </g>
-      <path d={ringPath(zone.outline)} fill="#fbf4e6" stroke="var(--hairline-strong)" strokeWidth={1.5 * unit} />
+      <path d={ringPath(zone.outline)} fill="var(--skin)" stroke="var(--hairline-strong)" strokeWidth={1.5 * unit} />
       <g transform={transform}>
-        <Hairs zone={planned} data={data} unit={unit} />
+        <Hairs zone={planned} data={data} unit={unit} most={isLarge ? MANY : FEW} />
       </g>
       {zone.strips.map((s) => {
         const slab = slabs.get(s.id);
@@ -86,12 +110,29 @@ export function StripSheet({
             unit={unit}
             strong={s.id === act || s.id === chosen}
             broken={broken?.has(s.id) ?? false}
+            discPx={isLarge ? LARGE_DISC_PX : DISC_PX}
+            set={sets?.get(s.id)}
+            mark={marks?.get(s.id)}
             onChoose={onChoose}
           />
         ) : null;
       })}
       {zone.strips.map((s) => {
         const isAct = s.id === act;
+        const from = slabs.get(s.id)?.disc ?? s.tab;
+        if (isAct && isLarge) {
+          return (
+            <TableArrow
+              key={s.id}
+              strip={s}
+              from={from}
+              unit={unit}
+              arrow={arrow}
+              pale={looks.get(s.id) !== 'now'}
+              view={[x0, y0, w, h]}
+            />
+          );
+        }
         if (isAct && arrow === 'lay') return <LayArrow key={s.id} strip={s} unit={unit} />;
         return isAct || s.id === chosen ? <PullArrow key={s.id} strip={s} unit={unit} /> : null;
       })}
@@ -110,16 +151,29 @@ export function StripSheet({
           <circle cx={e.at[0]} cy={e.at[1]} r={4 * unit} fill="var(--walnut)" />
         </g>
       ))}
-      <g fontSize={WORD_PX * unit} fill="var(--second-ink)" textAnchor="middle" aria-hidden="true">
-        <text x={x0 + w / 2} y={y0 + 17 * unit}>
-          {edges.up}
-        </text>
-        <text x={x0 + w / 2} y={y0 + h - 7 * unit}>
-          {edges.down}
-        </text>
-        <text transform={`translate(${x0 + 17 * unit} ${y0 + h / 2}) rotate(-90)`}>{edges.left}</text>
-        <text transform={`translate(${x0 + w - 17 * unit} ${y0 + h / 2}) rotate(90)`}>{edges.right}</text>
-      </g>
+      {marked !== null && slabs.get(marked) ? (
+        <path
+          d={`M${slabs.get(marked)?.disc.join(' ')}V${y0 + h - 18 * unit}H${x0 + MARK_LINE_PX * unit}V${y0 + h}`}
+          fill="none"
+          stroke="var(--second-ink)"
+          strokeWidth={1.8 * unit}
+          strokeDasharray={`0 ${(isLarge ? LARGE_DISC_PX[1] : 0) * unit} 100000`}
+        />
+      ) : null}
+      {isLarge ? (
+        <LargeEdges edges={edges} box={box} view={[x0, y0, w, h]} unit={unit} hand={hand} />
+      ) : (
+        <g fontSize={WORD_PX * unit} fill="var(--second-ink)" textAnchor="middle" aria-hidden="true">
+          <text x={x0 + w / 2} y={y0 + 17 * unit}>
+            {edges.up}
+          </text>
+          <text x={x0 + w / 2} y={y0 + h - 7 * unit}>
+            {edges.down}
+          </text>
+          <text transform={`translate(${x0 + 17 * unit} ${y0 + h / 2}) rotate(-90)`}>{edges.left}</text>
+          <text transform={`translate(${x0 + w - 17 * unit} ${y0 + h / 2}) rotate(90)`}>{edges.right}</text>
+        </g>
+      )}
     </svg>
   );
 }
@@ -131,7 +185,7 @@ function Ghost({ zone, unit }: { readonly zone: PlanZone; readonly unit: number 
   const [w, h] = zone.sheetCm;
   const onSheet = (ring: Ring): Ring => ring.map(([u, v]): Vec => [u * w, v * h]);
   return (
-    <g fill="none" stroke="#b9a994" aria-hidden="true">
+    <g fill="none" stroke="var(--ghost)" aria-hidden="true">
       {round.silhouette.map((ring, i) => (
         <path key={i} d={ringPath(onSheet(ring))} strokeWidth={1.6 * unit} />
       ))}
@@ -185,115 +239,40 @@ function Stays({ zone, ids, unit }: { readonly zone: PlanZone; readonly ids: str
   );
 }
 
-type Strip = PlanZone['strips'][number];
-
-function PullArrow({ strip, unit }: { readonly strip: Strip; readonly unit: number }) {
-  const { tab, pull } = strip;
-  const from = beside(tab, pull, strip);
-  const hand: Vec = [tab[0] - pull[0] * 0.35, tab[1] - pull[1] * 0.35];
-  return (
-    <g style={{ pointerEvents: 'none' }}>
-      <Arrow from={from} along={pull} length={strip.lengthMm / 10 + 0.9} unit={unit} />
-      <circle cx={hand[0]} cy={hand[1]} r={14 * unit} fill="none" stroke="var(--verdigris)" strokeWidth={3 * unit} />
-      <text
-        x={hand[0] + 20 * unit}
-        y={hand[1] + 8 * unit}
-        fontSize={17 * unit}
-        fill="var(--verdigris)"
-        stroke="var(--sheet)"
-        strokeWidth={4 * unit}
-        paintOrder="stroke"
-      >
-        stretch here
-      </text>
-    </g>
-  );
-}
-
-/** The stroke of the lay, ending in the thick tab. */
-function LayArrow({ strip, unit }: { readonly strip: Strip; readonly unit: number }) {
-  const { lay, lengthMm, tab, pull } = strip;
-  const length = lengthMm / 10;
-  const end = beside(tab, pull, strip);
-  // where lay and pull go the same way the stroke starts at the tab, else it ends there
-  const towardsTab = lay[0] * pull[0] + lay[1] * pull[1] < 0;
-  const from: Vec = towardsTab
-    ? [end[0] - lay[0] * (length + 0.5), end[1] - lay[1] * (length + 0.5)]
-    : [end[0] + lay[0] * 0.6, end[1] + lay[1] * 0.6];
-  return (
-    <g style={{ pointerEvents: 'none' }}>
-      <Arrow from={from} along={lay} length={length} unit={unit} />
-    </g>
-  );
-}
-
-/** A point moved off the strip's middle line, so that its number stays readable. */
-function beside(at: Vec, along: Vec, strip: Strip): Vec {
-  const off = 0.24 * (strip.widthMm / 10);
-  return [at[0] - along[1] * off, at[1] + along[0] * off];
-}
-
-function Arrow({
-  from,
-  along,
-  length,
-  unit,
-}: {
-  readonly from: Vec;
-  readonly along: Vec;
-  readonly length: number;
-  readonly unit: number;
-}) {
-  const tip: Vec = [from[0] + along[0] * length, from[1] + along[1] * length];
-  const head = 12 * unit;
-  const [nx, ny] = [-along[1], along[0]];
-  const neck: Vec = [tip[0] - along[0] * head * 1.4, tip[1] - along[1] * head * 1.4];
-  return (
-    <>
-      <line
-        x1={from[0]}
-        y1={from[1]}
-        x2={neck[0]}
-        y2={neck[1]}
-        stroke="var(--walnut)"
-        strokeWidth={4 * unit}
-        strokeLinecap="round"
-      />
-      <path
-        d={`M${tip.join(' ')}L${neck[0] + nx * head * 0.75} ${neck[1] + ny * head * 0.75}L${neck[0] - nx * head * 0.75} ${neck[1] - ny * head * 0.75}Z`}
-        fill="var(--walnut)"
-      />
-    </>
-  );
-}
-
-/** A sparse drawing of the hair under the strips. */
+/** The hair under the strips, tapered. */
 export const Hairs = memo(function Hairs({
   zone,
   data,
   unit,
+  most = FEW,
 }: {
   readonly zone: PlanZone;
   readonly data: ChartData;
   readonly unit: number;
+  /** Hairs drawn at most. */
+  readonly most?: number;
 }) {
-  const facts = ZONES[zone.zone];
-  const sheet = sheetFor(facts, zone.side, {}, zone.sheetCm);
-  if (!sheet.ok) return null;
-  const field = growthField(facts, zone.side, sheet.value, data.strokes);
-  const length = Math.min(1.2, data.hair.lengthMm / 10);
-  const share = facts.thinned ? (at: Vec) => standingShare(facts, zone.side, sheet.value, at) : undefined;
-  const d = plantHair(
-    { outline: zone.outline, excluded: zone.excluded, areaCm2: zone.areaCm2, share },
-    facts,
-    data.hair.density,
-    Math.min(700, SPARSE * zone.areaCm2),
-  )(data.densities ?? [])
-    .map((root) => {
-      const { at } = root;
-      const [dx, dy] = wayOf(root, field);
-      return `M${at[0].toFixed(2)} ${at[1].toFixed(2)}l${(dx * length).toFixed(2)} ${(dy * length).toFixed(2)}`;
-    })
-    .join('');
-  return <path d={d} stroke="var(--walnut)" strokeOpacity="0.55" strokeWidth={1.1 * unit} fill="none" />;
+  const paths = useMemo(() => {
+    const facts = ZONES[zone.zone];
+    const sheet = sheetFor(facts, zone.side, {}, zone.sheetCm);
+    if (!sheet.ok) return null;
+    const field = growthField(facts, zone.side, sheet.value, data.strokes);
+    const share = facts.thinned ? (at: Vec) => standingShare(facts, zone.side, sheet.value, at) : undefined;
+    const ground = { outline: zone.outline, excluded: zone.excluded, areaCm2: zone.areaCm2, share };
+    const roots = plantHair(
+      ground,
+      facts,
+      data.hair.density,
+      Math.min(most, SPARSE * zone.areaCm2),
+    )(data.densities ?? []);
+    return hairPaths(roots, field, data.hair);
+  }, [zone, data, most]);
+  if (!paths) return null;
+  const width = (0.5 + 0.16 * data.hair.coarseness) * unit;
+  return (
+    <g stroke="var(--walnut)" strokeOpacity="0.6" strokeLinecap="round" fill="none">
+      <path d={paths.whole} strokeWidth={width} />
+      <path d={paths.root} strokeWidth={1.7 * width} />
+    </g>
+  );
 });

@@ -1,4 +1,5 @@
-import { memo, type KeyboardEvent } from 'react';
+import { memo, type CSSProperties, type KeyboardEvent } from 'react';
+import type { StripMark } from '@/core/hands';
 import type { PlanStrip } from '@/core/plan';
 import type { Vec } from '@/core/shared';
 import type { Slab } from '@/formats/slab';
@@ -6,24 +7,23 @@ import { ringCentre, ringPath } from '@/formats/stripsSvg';
 
 export type StripLook = 'wax' | 'planned' | 'laying' | 'setting' | 'ready' | 'now' | 'off';
 
-/** The least and greatest radius of a number's disc, px. */
-const DISC_PX = [10, 19] as const;
-
-/** Wax by how far it has set: its foot, its end, its tab. */
-const WAX = {
-  fresh: { foot: '#F4CB85', end: '#B7640C', bar: '#8A4A06' },
-  setting: { foot: '#E6C488', end: '#A5681F', bar: '#7F4A10' },
-  ready: { foot: '#D8BC93', end: '#93693B', bar: '#6F4C23' },
-} as const;
-const WAX_OF: Readonly<Record<StripLook, keyof typeof WAX | null>> = {
-  wax: 'fresh',
+/** The glow of fresh wax in the evening, px. */
+const HALO_PX = 12;
+/** How far wax of a look has set, 0–1; null where none lies. */
+const SET_OF: Readonly<Record<StripLook, number | null>> = {
+  wax: 0,
   planned: null,
-  laying: 'fresh',
-  setting: 'setting',
-  ready: 'ready',
-  now: 'ready',
+  laying: 0,
+  setting: 0.4,
+  ready: 1,
+  now: 1,
   off: null,
 };
+/** The light on fresh wax is gone by then. */
+const STREAK_GONE = 0.75;
+
+const waxColour = (part: 'foot' | 'end' | 'tab', set: number): string =>
+  `color-mix(in srgb, var(--set-${part}) ${Math.round(100 * set)}%, var(--fresh-${part}))`;
 
 interface SlabProps {
   readonly strip: PlanStrip;
@@ -33,16 +33,34 @@ interface SlabProps {
   readonly unit: number;
   readonly strong: boolean;
   readonly broken: boolean;
+  /** The least and greatest radius of its number's disc, px. */
+  readonly discPx: readonly [number, number];
+  /** How far it has set, 0–1; absent = by its look. */
+  readonly set?: number | undefined;
+  /** How it came off. */
+  readonly mark?: StripMark | null | undefined;
   readonly onChoose: ((id: string) => void) | undefined;
 }
 
 /**
  * A strip as a slab of wax with its tab and number; what is still to be laid is a dashed outline, what is off is bare.
  */
-export const WaxSlab = memo(function WaxSlab({ strip, slab, look, ids, unit, strong, broken, onChoose }: SlabProps) {
-  const wax = WAX_OF[look];
+export const WaxSlab = memo(function WaxSlab({
+  strip,
+  slab,
+  look,
+  ids,
+  unit,
+  strong,
+  broken,
+  discPx,
+  set: setShare,
+  mark,
+  onChoose,
+}: SlabProps) {
+  const set = SET_OF[look] === null ? null : (setShare ?? SET_OF[look]);
   const isOff = look === 'off';
-  const r = Math.max(DISC_PX[0] * unit, Math.min(DISC_PX[1] * unit, slab.roomCm));
+  const r = Math.max(discPx[0] * unit, Math.min(discPx[1] * unit, slab.roomCm));
   const sore = strip.tabOn === 'hair';
   const order = String(strip.number);
   return (
@@ -62,11 +80,11 @@ export const WaxSlab = memo(function WaxSlab({ strip, slab, look, ids, unit, str
           }
         : {})}
     >
-      {wax === null ? (
+      {set === null ? (
         <path
           d={slab.path}
-          fill={isOff ? '#fbf4e6' : 'var(--wax)'}
-          fillOpacity={isOff ? 0.9 : 0.07}
+          fill={isOff ? 'var(--skin)' : 'var(--wax)'}
+          fillOpacity={isOff ? 1 : 0.07}
           stroke={isOff ? 'var(--hairline-strong)' : 'var(--wax-dark)'}
           strokeWidth={1.4 * unit}
           strokeDasharray={isOff ? `${1.5 * unit} ${4 * unit}` : `${6 * unit} ${4 * unit}`}
@@ -81,25 +99,34 @@ export const WaxSlab = memo(function WaxSlab({ strip, slab, look, ids, unit, str
             x2={slab.end[0]}
             y2={slab.end[1]}
           >
-            <stop offset="0" stopColor={WAX[wax].foot} />
-            <stop offset="1" stopColor={WAX[wax].end} />
+            <stop offset="0" stopColor={waxColour('foot', set)} />
+            <stop offset="1" stopColor={waxColour('end', set)} />
           </linearGradient>
           <path
+            className="wax-slab"
+            style={{ '--halo': `${HALO_PX * unit * (1 - set)}px` } as CSSProperties}
             d={slab.path}
             fill={`url(#${ids})`}
-            stroke={strong ? 'var(--walnut)' : WAX[wax].bar}
+            stroke={strong ? 'var(--walnut)' : waxColour('tab', set)}
             strokeWidth={(strong ? 4.5 : 1) * unit}
             strokeLinejoin="round"
           />
-          <path d={slab.grain} stroke={WAX[wax].bar} strokeOpacity="0.45" strokeWidth={0.9 * unit} fill="none" />
+          <path
+            d={slab.grain}
+            stroke={waxColour('tab', set)}
+            strokeOpacity="0.45"
+            strokeWidth={0.9 * unit}
+            fill="none"
+          />
+          {set < STREAK_GONE ? <Streak slab={slab} widthCm={strip.widthMm / 10} fade={1 - set / STREAK_GONE} /> : null}
         </>
       )}
       {isOff || strip.pulls < 2 ? null : <Tugs strip={strip} centre={ringCentre(strip.outline)} unit={unit} />}
       {isOff ? null : (
         <path
           d={ringPath(slab.tab)}
-          fill={wax === null ? 'none' : WAX[wax].bar}
-          stroke={sore ? 'var(--madder)' : WAX.fresh.bar}
+          fill={set === null ? 'none' : waxColour('tab', set)}
+          stroke={sore ? 'var(--madder)' : 'var(--fresh-tab)'}
           strokeWidth={(sore ? 3 : 1.2) * unit}
           strokeLinejoin="round"
         />
@@ -108,9 +135,9 @@ export const WaxSlab = memo(function WaxSlab({ strip, slab, look, ids, unit, str
         cx={slab.disc[0]}
         cy={slab.disc[1]}
         r={r}
-        fill="#fffdf8"
-        fillOpacity={isOff ? 0.4 : 1}
-        stroke={strong ? 'var(--walnut)' : 'none'}
+        fill="var(--disc)"
+        fillOpacity={isOff ? 0 : 1}
+        stroke={discEdge(strong, isOff)}
         strokeWidth={2 * unit}
       />
       <text
@@ -119,15 +146,68 @@ export const WaxSlab = memo(function WaxSlab({ strip, slab, look, ids, unit, str
         textAnchor="middle"
         fontSize={r * (order.length > 2 ? 0.92 : 1.2)}
         fontWeight="700"
-        fill={isOff ? 'var(--second-ink)' : '#2a211a'}
+        fill={isOff ? 'var(--second-ink)' : 'var(--disc-ink)'}
         style={{ pointerEvents: 'none' }}
       >
         {order}
-        {broken ? <tspan fill="#9e2f2a">!</tspan> : null}
+        {broken ? <tspan fill="var(--field-now)">!</tspan> : null}
       </text>
+      {isOff && mark ? <MarkSign mark={mark} at={towardsFoot(slab, 2.1 * r)} r={r * 0.8} /> : null}
     </g>
   );
 });
+
+/** A place from the disc along the slab, away from its tab. */
+function towardsFoot({ disc, foot, end }: Slab, byCm: number): Vec {
+  const [x, y]: Vec = [foot[0] - end[0], foot[1] - end[1]];
+  const length = Math.hypot(x, y) || 1;
+  return [disc[0] + (byCm * x) / length, disc[1] + (byCm * y) / length];
+}
+
+const discEdge = (strong: boolean, isOff: boolean): string => {
+  if (strong) return 'var(--disc-ink)';
+  return isOff ? 'var(--hairline-strong)' : 'none';
+};
+
+/** Light on wax that has just been laid, along its length. */
+function Streak({ slab, widthCm, fade }: { readonly slab: Slab; readonly widthCm: number; readonly fade: number }) {
+  const along: Vec = [slab.end[0] - slab.foot[0], slab.end[1] - slab.foot[1]];
+  const length = Math.hypot(...along) || 1;
+  const aside: Vec = [(-along[1] / length) * 0.3 * widthCm, (along[0] / length) * 0.3 * widthCm];
+  const on = (share: number): string =>
+    `${slab.foot[0] + along[0] * share + aside[0]} ${slab.foot[1] + along[1] * share + aside[1]}`;
+  return (
+    <path
+      d={`M${on(0.24)}L${on(0.66)}`}
+      stroke="#fff6dd"
+      strokeOpacity={0.85 * fade}
+      strokeWidth={0.08 * widthCm}
+      strokeLinecap="round"
+    />
+  );
+}
+
+/** How a strip came off, as a sign: tick, short hairs, zigzag, ring. */
+function MarkSign({ mark, at: [x, y], r }: { readonly mark: StripMark; readonly at: Vec; readonly r: number }) {
+  const SHAPES: Readonly<Record<StripMark, string>> = {
+    clean: `M${x - r} ${y}L${x - 0.3 * r} ${y + 0.7 * r}L${x + r} ${y - 0.8 * r}`,
+    'some-left': [-0.8, 0, 0.8]
+      .map((k) => `M${x + k * r - 0.2 * r} ${y + 0.8 * r}L${x + k * r + 0.2 * r} ${y - 0.8 * r}`)
+      .join(''),
+    broke: `M${x - r} ${y + 0.6 * r}L${x - 0.35 * r} ${y - 0.6 * r}L${x + 0.3 * r} ${y + 0.6 * r}L${x + r} ${y - 0.6 * r}`,
+    sore: `M${x - r} ${y}A${r} ${r} 0 1 1 ${x + r} ${y}A${r} ${r} 0 1 1 ${x - r} ${y}M${x - 0.1 * r} ${y}H${x + 0.1 * r}`,
+  };
+  return (
+    <path
+      d={SHAPES[mark]}
+      fill="none"
+      stroke={mark === 'sore' ? 'var(--madder)' : 'var(--second-ink)'}
+      strokeWidth={0.24 * r}
+      strokeLinecap="round"
+      strokeLinejoin="round"
+    />
+  );
+}
 
 /** Where one tug ends and the next begins. */
 function Tugs({ strip, centre, unit }: { readonly strip: PlanStrip; readonly centre: Vec; readonly unit: number }) {

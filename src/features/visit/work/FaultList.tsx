@@ -1,14 +1,17 @@
-import { FAULTS } from '@/core/reading';
+import type { StripMark } from '@/core/hands';
+import { rankedFaults } from '@/core/reading';
 import styles from './Work.module.css';
 
 interface Props {
   readonly family: 'hard' | 'soft' | 'sugar';
   readonly strip: number | null;
+  readonly lastMark: StripMark | null;
+  readonly onStop: () => void;
   readonly onClose: () => void;
 }
 
-/** What is seen, why, and what to do now, for the strip in hand. */
-export function FaultList({ family, strip, onClose }: Props) {
+/** What is seen, why, and what to do now, for the strip in hand; what stops the work stands first, with its key. */
+export function FaultList({ family, strip, lastMark, onStop, onClose }: Props) {
   return (
     <div className={styles.faults} role="dialog" aria-label="Problems and remedies">
       <div className={styles.faultHead}>
@@ -18,11 +21,17 @@ export function FaultList({ family, strip, onClose }: Props) {
         </button>
       </div>
       <ul>
-        {FAULTS.filter((f) => f.families.includes(family)).map((f) => (
+        {rankedFaults(family, lastMark).map((f) => (
           <li key={f.seen} data-stop={f.stop ?? false}>
             <strong>{f.seen}</strong>
             <span>{f.remedy}</span>
-            <small>Likely: {f.causes}.</small>
+            {f.stop ? (
+              <button type="button" className={styles.stopHere} onClick={onStop}>
+                Stop, first aid <kbd>0</kbd>
+              </button>
+            ) : (
+              <small>Likely: {f.causes}.</small>
+            )}
           </li>
         ))}
       </ul>

@@ -4,7 +4,7 @@ import type { Way } from '@/core/products';
 import { clothAsk, layWords, type Laying, type LayWords } from './layWords';
 
 // What is said at each lay: common practice, no source.
-const towards: Laying['towards'] = ([, y]) => (y > 0 ? 'towards the foot' : 'towards the knee');
+const towards: Laying['towards'] = ([, y]) => (y > 0 ? 'to the foot' : 'to the knee');
 const laying = (
   family: Family,
   way: Way,
@@ -18,51 +18,50 @@ const laying = (
   coat: more.coat ?? 1,
   towards,
 });
-const whole = (w: LayWords): string => `${w.before}${w.way}${w.after}`;
+const whole = (w: LayWords): string => `${w.strong} ${w.more}`;
 
 describe('the words of a lay', () => {
   it('say both strokes of the crossed lay, each with its direction, and warn of the pressure', () => {
     const w = layWords(laying('hard', 'crossed'));
-    expect(whole(w)).toBe(
-      'Two strokes of the same wax. First against the growth with firm pressure, towards the knee; then drawn back with it, towards the foot, about 2 mm. Rim thicker than the middle.',
-    );
-    expect(w).toMatchObject({ ask: 'Some pressure now: tell the client.', say: '“some pressure now”' });
+    expect(w.strong).toBe('Pressed against the growth, to the knee; the same wax back, to the foot.');
+    expect(w).toMatchObject({ word: 'LAY', say: 'Some pressure now.' });
   });
   it('give each of two coats its own thickness', () => {
-    const [first, second] = ([1, 2] as const).map((coat) =>
-      whole(layWords(laying('hard', 'with', { coats: 2, coat }))),
-    );
-    expect(first).toBe('First coat: with the growth, towards the foot, about 1 mm. Rim thicker than the middle.');
-    expect(second).toMatch(/^Second coat, over the first: with the growth, .* about 1 mm\./);
+    const [first, second] = ([1, 2] as const).map((coat) => layWords(laying('hard', 'with', { coats: 2, coat })));
+    expect(first).toMatchObject({ word: 'LAY', more: 'First coat, about 1 mm; it rests, then the second.' });
+    expect(second).toMatchObject({ word: 'COAT', more: 'Over the first. About 1 mm, thick tab. Tap the stick off.' });
     expect(whole(layWords(laying('hard', 'with')))).toBe(
-      'With the growth, towards the foot, about 2 mm. Rim thicker than the middle.',
+      'With the growth, to the foot. About 2 mm, thick tab. Tap the stick off.',
     );
   });
   it('ask for a tab and a tapped stick where wax is its own strip, for a free end where a cloth is', () => {
-    expect(layWords(laying('hard', 'against'))).toMatchObject({ before: 'Against the growth, ', button: 'Laid' });
-    expect(layWords(laying('hard', 'with')).ask).toContain('tab');
+    expect(layWords(laying('hard', 'against'))).toMatchObject({
+      strong: 'Against the growth, to the foot.',
+      button: 'Laid',
+    });
     for (const under of [
       laying('soft', 'with'),
       laying('sugar', 'strip'),
       laying('soft', 'with', { spreadWith: 'A1' }),
     ]) {
       const w = layWords(under);
-      expect(w.ask).toBe('A free end of the cloth to hold?');
-      expect(`${whole(w)} ${w.ask} ${w.button}`).not.toMatch(/tab|stick/i);
-      expect(whole(w)).toContain('cloth on');
+      expect(w.more).toMatch(/[Cc]loth on.*a free end/);
+      expect(`${whole(w)} ${w.button}`).not.toMatch(/tab|stick/i);
     }
+    expect(layWords(laying('soft', 'with', { spreadWith: 'A1' })).word).toBe('CLOTH');
   });
   it('rub on the body and press on the face; sugar under cloth is smoothed down hard', () => {
-    expect(whole(layWords(laying('soft', 'with')))).toContain('rubbed three times along the growth');
-    expect(whole(layWords(laying('soft', 'with', { face: true })))).toContain('pressed only');
-    expect(whole(layWords(laying('sugar', 'strip', { face: true })))).toContain('smoothed down hard along the growth');
+    expect(layWords(laying('soft', 'with')).more).toContain('rubbed three times');
+    expect(layWords(laying('soft', 'with', { face: true })).more).toContain('pressed only');
+    expect(layWords(laying('sugar', 'strip', { face: true })).more).toContain('smoothed down hard');
     expect(clothAsk(laying('sugar', 'strip').zone.choice, true)).toContain('smoothed down hard');
-    expect(clothAsk(laying('soft', 'with').zone.choice, true)).toContain('Press only');
+    expect(clothAsk(laying('soft', 'with').zone.choice, true)).toContain('Pressed only');
     expect(clothAsk(laying('soft', 'with').zone.choice, false)).toContain('three times');
   });
   it('mould paste by hand against the growth, without cloth or tab', () => {
     const w = layWords(laying('sugar', 'moulded'));
-    expect(w).toMatchObject({ title: 'Mould strip 3', button: 'Moulded', ask: 'Two or three strokes, pressed in.' });
+    expect(w).toMatchObject({ word: 'MOULD', button: 'Moulded' });
+    expect(w.strong).toBe('Against the growth, to the foot.');
     expect(whole(w)).not.toMatch(/cloth|tab/);
     expect(clothAsk(laying('sugar', 'moulded').zone.choice, false)).toContain('Flick');
   });

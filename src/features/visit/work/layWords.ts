@@ -1,19 +1,18 @@
-// What the hands do to lay a strip, said by product and way: one stroke or two, a tab or a cloth, each coat its own.
+// What the hands do to lay a strip, said by product and way in two short lines: how and where to; then how much, what
+// ends it. One stroke or two, a tab or a cloth, each coat its own.
 
 import type { ZoneId } from '@/core/anatomy';
 import { ZONES } from '@/core/anatomy';
 import type { PlanStrip, PlanZone } from '@/core/plan';
 
 export interface LayWords {
-  readonly title: string;
-  /** `before` **`way`** `after`: the way is what is read from afar. */
-  readonly before: string;
-  readonly way: string;
-  readonly after: string;
-  /** Looked at before the act is confirmed. */
-  readonly ask: string;
+  /** The big word of the act. */
+  readonly word: string;
+  /** How and where to. */
+  readonly strong: string;
+  readonly more: string;
   readonly button: string;
-  /** Said to the client; empty where there is nothing to say. */
+  /** Said to the client before the lay; empty where there is nothing to say. */
   readonly say: string;
 }
 
@@ -21,14 +20,13 @@ export interface Laying {
   readonly zone: Pick<PlanZone, 'choice'> & { readonly zone: ZoneId };
   readonly strip: Pick<PlanStrip, 'number' | 'lay' | 'thicknessMm' | 'spreadWith'>;
   readonly coat: 1 | 2;
-  /** A direction in words of the body. */
+  /** A direction in words of the body, after `to` where it is a place. */
   readonly towards: (way: PlanStrip['lay']) => string;
 }
 
-const TAB = 'Thick tab at the end, stick tapped off.';
-const FREE_END = 'A free end of the cloth to hold?';
-const cloth = (isFace: boolean): string =>
-  isFace ? 'cloth on, pressed only' : 'cloth on, rubbed three times along the growth';
+const TAB = 'thick tab. Tap the stick off.';
+const clothOn = (isFace: boolean): string =>
+  `Cloth on, ${isFace ? 'pressed only' : 'rubbed three times'}; a free end to hold.`;
 
 /** Thickness of one coat: the slab's is the sum of both. */
 const coatMm = ({ zone, strip }: Laying): number =>
@@ -36,35 +34,31 @@ const coatMm = ({ zone, strip }: Laying): number =>
 
 function hardWords(laying: Laying, usual: LayWords): LayWords {
   const { zone, strip, coat, towards } = laying;
-  const mm = coatMm(laying);
-  const whichCoat = coat === 1 ? 'First coat: ' : 'Second coat, over the first: ';
-  const before = zone.choice?.coats === 2 ? whichCoat : '';
-  const rim = ` about ${mm} mm. Rim thicker than the middle.`;
+  const mm = `About ${coatMm(laying)} mm, ${TAB}`;
+  const isTwo = zone.choice?.coats === 2;
   if (zone.choice?.way === 'crossed') {
     const back = towards([-strip.lay[0], -strip.lay[1]]);
     return {
       ...usual,
-      before: `${before}Two strokes of the same wax. First against the growth with firm pressure, `,
-      after: `; then drawn back with it, ${back},${rim}`,
-      ask: 'Some pressure now: tell the client.',
-      say: '“some pressure now”',
+      strong: `Pressed against the growth, ${towards(strip.lay)}; the same wax back, ${back}.`,
+      more: mm,
+      say: 'Some pressure now.',
     };
   }
   const HOW: Readonly<Record<string, string>> = { against: 'Against', counter: 'Against', across: 'Across' };
   const how = HOW[zone.choice?.way ?? ''] ?? 'With';
-  const start = before === '' ? how : before + how.toLowerCase();
-  return { ...usual, before: `${start} the growth, `, after: `,${rim}` };
+  const coatWords =
+    coat === 1 ? `First coat, about ${coatMm(laying)} mm; it rests, then the second.` : `Over the first. ${mm}`;
+  return { ...usual, strong: `${how} the growth, ${towards(strip.lay)}.`, more: isTwo ? coatWords : mm };
 }
 
 /** Words of one lay. */
 export function layWords(laying: Laying): LayWords {
-  const { zone, strip, towards } = laying;
+  const { zone, strip, towards, coat } = laying;
   const usual: LayWords = {
-    title: `Lay strip ${strip.number}`,
-    before: 'With the growth, ',
-    way: towards(strip.lay),
-    after: '.',
-    ask: TAB,
+    word: coat === 2 ? 'COAT' : 'LAY',
+    strong: `With the growth, ${towards(strip.lay)}.`,
+    more: '',
     button: 'Laid',
     say: '',
   };
@@ -72,45 +66,37 @@ export function layWords(laying: Laying): LayWords {
   if (strip.spreadWith !== null) {
     return {
       ...usual,
-      title: `Cloth on strip ${strip.number}`,
-      before: 'The wax lies already. Along the growth, ',
-      after: `: ${cloth(isFace)}.`,
-      ask: FREE_END,
+      word: 'CLOTH',
+      strong: `The wax lies. Along the growth, ${towards(strip.lay)}.`,
+      more: clothOn(isFace),
       button: 'Cloth is on',
     };
   }
   if (zone.choice?.way === 'moulded') {
     return {
       ...usual,
-      title: `Mould strip ${strip.number}`,
-      before: 'Against the growth, ',
-      after: `, about ${strip.thicknessMm} mm.`,
-      ask: 'Two or three strokes, pressed in.',
+      word: 'MOULD',
+      strong: `Against the growth, ${towards(strip.lay)}.`,
+      more: `Two or three strokes, pressed in, about ${strip.thicknessMm} mm.`,
       button: 'Moulded',
     };
   }
   if (zone.choice?.way === 'strip') {
     return {
       ...usual,
-      after: `, a film of about ${strip.thicknessMm} mm; cloth on, smoothed down hard along the growth.`,
-      ask: FREE_END,
+      more: `Film of ${strip.thicknessMm} mm. Cloth on, smoothed down hard; a free end.`,
       button: 'Laid, cloth on',
     };
   }
   if (zone.choice?.family === 'soft') {
-    return {
-      ...usual,
-      after: `, as thin as a film, about ${strip.thicknessMm} mm; ${cloth(isFace)}.`,
-      ask: FREE_END,
-      button: 'Laid, cloth on',
-    };
+    return { ...usual, more: `Film of ${strip.thicknessMm} mm. ${clothOn(isFace)}`, button: 'Laid, cloth on' };
   }
   return hardWords(laying, usual);
 }
 
 /** What is looked at before a strip that does not set by itself is pulled. */
 export function clothAsk(choice: PlanZone['choice'], isFace: boolean): string {
-  if (choice?.way === 'moulded') return 'Flick, hand parallel to the skin.';
-  if (choice?.way === 'strip') return 'Cloth smoothed down hard? Pull low, along the skin.';
-  return isFace ? 'Press only; strip clean.' : 'Rubbed on three times along the growth?';
+  if (choice?.way === 'moulded') return 'Flick, hand flat to the skin.';
+  if (choice?.way === 'strip') return 'Cloth smoothed down hard?';
+  return isFace ? 'Pressed only, strip clean?' : 'Rubbed three times?';
 }

@@ -1,0 +1,54 @@
+// What keeps a foot that slips on the pedal from becoming an act: an act is not confirmed faster than hands can do it,
+// and what would be too early wants a second press. Times from memory.
+
+import type { Act, LiveGroup, LiveTable } from './live';
+
+/** A strip is loaded and laid in no less than this share of its planned time. */
+const LEAST_LAY_SHARE = 0.35;
+/** Nothing follows an act faster than this, ms: a bounce of the pedal is shorter. */
+const LEAST_ACT_MS = 700;
+/** The second press comes within this time of the first, ms. */
+export const TWICE_WITHIN_MS = 4000;
+
+/** The instant from which an act can be confirmed, epoch ms. */
+export function lockedUntilMs(table: Pick<LiveTable, 'act' | 'lastAtMs'>, groups: readonly LiveGroup[]): number {
+  const { act, lastAtMs } = table;
+  if (lastAtMs === null) return 0;
+  if (act.kind !== 'lay') return lastAtMs + LEAST_ACT_MS;
+  const job = groups.flatMap((g) => g.jobs).find((j) => j.id === act.strip);
+  return lastAtMs + Math.max(LEAST_ACT_MS, 1000 * LEAST_LAY_SHARE * (job?.layS ?? 0));
+}
+
+/** True where confirming now would be too early: a strip that still sets, a first coat that has not rested. */
+export function isEarly(act: Act, nowMs: number): boolean {
+  if (act.kind === 'pull') return nowMs < act.readyAtMs;
+  return act.kind === 'lay' && act.notBeforeMs !== null && nowMs < act.notBeforeMs;
+}
+
+/** A first press on an act that is too early. */
+export interface Armed {
+  readonly on: string;
+  readonly atMs: number;
+}
+export type Press =
+  { readonly kind: 'locked' } | { readonly kind: 'armed'; readonly armed: Armed } | { readonly kind: 'go' };
+
+/** Names an act, so that a second press is known to be on the same one. */
+const nameOf = (act: Act): string => `${act.kind} ${'strip' in act ? act.strip : ''}`;
+
+/** What a press does to the act in hand. */
+export function press(
+  table: Pick<LiveTable, 'act' | 'lastAtMs'>,
+  groups: readonly LiveGroup[],
+  armed: Armed | null,
+  nowMs: number,
+): Press {
+  const { act } = table;
+  if (nowMs < lockedUntilMs(table, groups)) return { kind: 'locked' };
+  if (!isEarly(act, nowMs)) return { kind: 'go' };
+  const sinceMs = armed?.on === nameOf(act) ? nowMs - armed.atMs : Infinity;
+  // a bounce of the same press is not the second one
+  if (sinceMs < LEAST_ACT_MS / 2) return { kind: 'locked' };
+  if (sinceMs <= TWICE_WITHIN_MS) return { kind: 'go' };
+  return { kind: 'armed', armed: { on: nameOf(act), atMs: nowMs } };
+}

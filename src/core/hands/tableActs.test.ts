@@ -1,0 +1,173 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { actFault } from './admit';
+import { isEarly, lockedUntilMs, press, TWICE_WITHIN_MS, type Armed } from './brake';
+import { aidOf } from './firstAid';
+import { liveTable, type LiveGroup } from './live';
+import { bandOf, signalOf } from './signal';
+import type { TableEvent } from './tableEvents';
+import type { StripJob } from './types';
+
+const job = (id: string): StripJob => ({
+  id,
+  side: null,
+  layS: 12,
+  coats: 1,
+  setMinS: 25,
+  setMaxS: 90,
+  pullS: 4,
+  pressS: 3,
+  needs: [],
+  touches: [],
+});
+const groups: readonly LiveGroup[] = [
+  {
+    product: 'film-hard',
+    jobs: [job('a'), job('b')],
+    maxOnSkin: 1,
+    walkS: 6,
+    before: ['alerts', 'hands', 'cleanse@0'],
+    checks: [{ step: 'look@brow/left', jobs: [0] }],
+    after: ['light', 'care'],
+  },
+];
+let made = 0;
+const event = (kind: TableEvent['kind'], atS: number, more: Partial<TableEvent> = {}): TableEvent => ({
+  id: `t${made++}`,
+  atMs: atS * 1000,
+  kind,
+  ...more,
+});
+const step = (name: string, atS: number): TableEvent => event('step', atS, { step: name });
+const prepared = [step('alerts', 1), step('hands', 2), step('cleanse@0', 3)];
+const tested = [...prepared, event('wrist', 10, { product: 'film-hard' })];
+const laidA = [...tested, event('laid', 30, { strip: 'a' })];
+
+describe('the steps round the wax', () => {
+  it('come before the wrist test, one by one, and are named with what else is open', () => {
+    expect(liveTable(groups, []).act).toEqual({
+      kind: 'step',
+      step: 'alerts',
+      open: ['alerts', 'hands', 'cleanse@0'],
+      firstStrip: 'a',
+    });
+    expect(liveTable(groups, prepared.slice(0, 2)).act).toMatchObject({ step: 'cleanse@0', open: ['cleanse@0'] });
+    expect(liveTable(groups, prepared).act.kind).toBe('wrist');
+  });
+  it('are out of the way when they are left out, and when wax has been laid without them', () => {
+    const skipped = prepared.map((e) => ({ ...e, skipped: true }));
+    expect(liveTable(groups, skipped).act.kind).toBe('wrist');
+    const bare = [event('wrist', 10, { product: 'film-hard' }), event('laid', 30, { strip: 'a' })];
+    expect(liveTable(groups, bare).act.kind).toBe('pull');
+  });
+  it('a look together is due when its strips are off, before anything else is laid', () => {
+    const offA = [...laidA, event('pulled', 60, { strip: 'a' })];
+    expect(liveTable(groups, offA).act).toMatchObject({ kind: 'step', step: 'look@brow/left' });
+    expect(liveTable(groups, [...offA, step('look@brow/left', 65)]).act).toMatchObject({ kind: 'lay', strip: 'b' });
+  });
+  it('the finish follows the last pull, then it is done', () => {
+    const allOff = [
+      ...laidA,
+      event('pulled', 60, { strip: 'a' }),
+      step('look@brow/left', 62),
+      event('laid', 80, { strip: 'b' }),
+      event('pulled', 110, { strip: 'b' }),
+    ];
+    expect(liveTable(groups, allOff).act).toMatchObject({ kind: 'step', step: 'light', open: ['light', 'care'] });
+    expect(liveTable(groups, [...allOff, step('light', 120), step('care', 130)]).act.kind).toBe('done');
+  });
+  it('of another plan are refused', () => {
+    expect(actFault(groups, [], [step('trim@3', 1)])).toMatchObject({ code: 'act.no-such-step' });
+    expect(actFault(groups, [], prepared)).toBeNull();
+  });
+});
+
+describe('the wrist test', () => {
+  it('is asked again a quarter of an hour later before the next load, never with wax on the skin', () => {
+    const late = [...laidA, event('pulled', 60, { strip: 'a' }), step('look@brow/left', 10 + 15 * 60 + 5)];
+    expect(liveTable(groups, late).act).toMatchObject({ kind: 'wrist', again: 'minutes' });
+    const anew = event('wrist', 10 + 15 * 60 + 15, { product: 'film-hard' });
+    expect(liveTable(groups, [...late, anew]).act).toMatchObject({ kind: 'lay', strip: 'b' });
+    expect(liveTable(groups, [...laidA, event('hold', 2000), event('resume', 2001)]).act.kind).toBe('pull');
+  });
+  it('is asked again after the pot was warmed or changed, and nothing is laid before it', () => {
+    const warmed = [...tested, event('reheat', 20, { product: 'film-hard' })];
+    expect(liveTable(groups, warmed).act).toMatchObject({ kind: 'wrist', again: 'warmed' });
+    expect(actFault(groups, warmed, [event('laid', 30, { strip: 'a' })])).toMatchObject({ code: 'act.wrist-first' });
+  });
+});
+
+describe('the signal', () => {
+  const { act } = liveTable(groups, laidA);
+  it('waits to the ready sign, is good to the latest pull, then it is over', () => {
+    expect(signalOf(act, 41_000)).toEqual({ state: 'wait', seconds: 14 });
+    expect(signalOf(act, 55_000)).toEqual({ state: 'pull', seconds: 65 });
+    expect(signalOf(act, 126_500)).toEqual({ state: 'now', seconds: 6 });
+    expect(signalOf(liveTable(groups, tested).act, 41_000)).toEqual({ state: 'do', seconds: null });
+  });
+  it('has one band in all states, on which now only moves on', () => {
+    if (act.kind !== 'pull') throw new Error('a pull');
+    expect(bandOf(act, 30_000)).toMatchObject({ now: 0 });
+    const { ready, latest } = bandOf(act, 31_000);
+    expect(ready).toBeCloseTo(25 / 112.5, 6);
+    expect(latest).toBeCloseTo(0.8, 6);
+    fc.assert(
+      fc.property(fc.integer({ min: 30_000, max: 200_000 }), fc.integer({ min: 0, max: 50_000 }), (at, more) => {
+        const [a, b] = [bandOf(act, at), bandOf(act, at + more)];
+        return a.ready === ready && a.latest === latest && b.now >= a.now && b.now <= 1;
+      }),
+    );
+  });
+});
+
+describe('the brake', () => {
+  const table = liveTable(groups, laidA);
+  const at = (ms: number, armed: Armed | null = null) => press(table, groups, armed, ms);
+  it('takes a pull before its window only by a second press within four seconds', () => {
+    expect(isEarly(table.act, 35_000)).toBe(true);
+    const first = at(35_000);
+    if (first.kind !== 'armed') throw new Error('armed');
+    expect(at(35_100, first.armed).kind).toBe('locked'); // a bounce of the same press
+    expect(at(36_000, first.armed).kind).toBe('go');
+    expect(at(35_000 + TWICE_WITHIN_MS + 1, first.armed).kind).toBe('armed');
+    expect(at(56_000).kind).toBe('go');
+  });
+  it('does not take the first press of one strip for the second of another', () => {
+    expect(at(36_000, { on: 'pull b', atMs: 35_500 }).kind).toBe('armed');
+  });
+  it('lets no lay be confirmed faster than hands lay, and nothing on a bounce of the pedal', () => {
+    const lay = liveTable(groups, tested);
+    expect(lockedUntilMs(lay, groups)).toBe(10_000 + 4_200);
+    expect(press(lay, groups, null, 12_000).kind).toBe('locked');
+    expect(press(lay, groups, null, 14_300).kind).toBe('go');
+    expect(press(table, groups, null, 30_300).kind).toBe('locked');
+  });
+  it('writes how early an early pull was', () => {
+    const early = [...laidA, event('pulled', 43, { strip: 'a' })];
+    expect(liveTable(groups, early).strips.get('a')).toMatchObject({ earlyS: 12 });
+    const inTime = [...laidA, event('pulled', 55, { strip: 'a' })];
+    expect(liveTable(groups, inTime).strips.get('a')).toMatchObject({ earlyS: 0 });
+  });
+});
+
+describe('first aid', () => {
+  const stopped = [...laidA, event('stop', 40)];
+  const aid = (name: string, atS: number): TableEvent => event('aid', atS, { step: name });
+  const minutes = (events: readonly TableEvent[], atS: number) => (aidOf(events, atS * 1000)?.ranMs ?? -1) / 60_000;
+  it('counts the minutes of water from the stop on, not those in which it is off', () => {
+    expect(minutes(stopped, 40 + 180)).toBe(3);
+    const paused = [...stopped, aid('water-off', 40 + 120), aid('water-on', 40 + 300)];
+    expect(minutes(paused.slice(0, -1), 40 + 200)).toBe(2);
+    expect(minutes(paused, 40 + 360)).toBe(3);
+  });
+  it('is for no burn once that is said, keeps what was seen, and is gone when the stop is taken back', () => {
+    const seen = [...stopped, aid('red', 50), aid('blister', 55), aid('not-a-burn', 60)];
+    expect(aidOf(seen, 100_000)).toMatchObject({ isBurn: false, isRunning: false, seen: ['red', 'blister'] });
+    expect(aidOf(laidA, 100_000)).toBeNull();
+  });
+  it('belongs after a stop, and is one of those known', () => {
+    expect(actFault(groups, laidA, [aid('water-off', 50)])).toMatchObject({ code: 'act.not-stopped' });
+    expect(actFault(groups, stopped, [aid('ice', 50)])).toMatchObject({ code: 'act.incomplete' });
+    expect(actFault(groups, stopped, [aid('water-off', 50)])).toBeNull();
+  });
+});

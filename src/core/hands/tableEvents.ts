@@ -1,0 +1,50 @@
+// What the hands did at the table, as it stands in the journal: append-only, an undo names what it takes back.
+
+export const MARKS = ['clean', 'some-left', 'broke', 'sore'] as const;
+export type StripMark = (typeof MARKS)[number];
+export const TABLE_EVENT_KINDS = [
+  'wrist',
+  'turned',
+  'laid',
+  'pulled',
+  'mark',
+  'hold',
+  'resume',
+  'stop',
+  'undo',
+  'step',
+  'reheat',
+  'aid',
+] as const;
+export type TableEventKind = (typeof TABLE_EVENT_KINDS)[number];
+
+export interface TableEvent {
+  readonly id: string;
+  readonly atMs: number;
+  readonly kind: TableEventKind;
+  readonly strip?: string;
+  readonly mark?: StripMark;
+  /** Product of a wrist test, or of a pot that was warmed again or changed. */
+  readonly product?: string;
+  /** How the client lies after a turn. */
+  readonly position?: string;
+  /** Of a step of the preparation or the finish, or of first aid (firstAid.ts). */
+  readonly step?: string;
+  /** The step was left out, and that is said. */
+  readonly skipped?: boolean;
+  /** Event taken back by an undo. */
+  readonly undoes?: string;
+}
+
+/** True where wax has been laid and not undone: from then on the plan of the table stands. */
+export const hasBegun = (events: readonly TableEvent[]): boolean => standing(events).some((e) => e.kind === 'laid');
+
+/** Events that count: not undone, in the order given. */
+export function standing(events: readonly TableEvent[]): readonly TableEvent[] {
+  const undone = new Set(events.flatMap((e) => (e.kind === 'undo' && e.undoes ? [e.undoes] : [])));
+  return events.filter((e) => e.kind !== 'undo' && !undone.has(e.id));
+}
+
+/** Events that are acts of the hands; marks say how a strip came off. */
+export const deeds = (counted: readonly TableEvent[]): readonly TableEvent[] =>
+  counted.filter((e) => e.kind !== 'mark');

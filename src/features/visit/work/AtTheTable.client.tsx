@@ -1,0 +1,304 @@
+'use client';
+
+import Link from 'next/link';
+import { useEffect, useState } from 'react';
+import { ZONES } from '@/core/anatomy';
+import { bandOf, signalOf, type StripMark } from '@/core/hands';
+import { CurtainButton } from '@/ui/Curtain.client';
+import { RoomButton } from '@/ui/Room.client';
+import { useKeys } from '@/ui/useKeys';
+import { useBench, useSync } from '../BenchContext.client';
+import { productName } from '../stations';
+import { NotTaken } from '../SyncWords.client';
+import { actWords } from './actWords';
+import { Band } from './Band';
+import { BelowKey } from './BelowKey';
+import { FaultList } from './FaultList';
+import { OtherStrip } from './OtherStrip';
+import { StoppedPanel } from './StoppedPanel';
+import { thenWords } from './thenWords';
+import { useTable } from './useTable';
+import { useWakeLock } from './useWakeLock';
+import { WorkSheet } from './WorkSheet';
+import styles from './Work.module.css';
+
+const MARKS: readonly (readonly [StripMark, string])[] = [
+  ['clean', 'clean'],
+  ['some-left', 'some left'],
+  ['broke', 'broke'],
+  ['sore', 'sore'],
+];
+
+/** The table as a signal: one word, one number, one drawing, one key. */
+export function AtTheTable() {
+  const { bench } = useBench();
+  const { sync } = useSync();
+  const { plan, visit, client } = bench;
+  const { settings } = bench.studio;
+  const t = useTable();
+  const { table, act, nowMs, found } = t;
+  const [panel, setPanel] = useState<'other' | 'problem' | null>(null);
+  const toggle = (which: 'other' | 'problem') => (): void => setPanel(panel === which ? null : which);
+  useWakeLock();
+  // what lies behind the table can neither be reached by key nor be read out
+  useEffect(() => {
+    const behind = [...document.querySelectorAll<HTMLElement>('[data-behind]')];
+    for (const element of behind) element.inert = true;
+    return () => {
+      for (const element of behind) element.inert = false;
+    };
+  }, []);
+  const go = (e: KeyboardEvent): void => {
+    e.preventDefault();
+    if (!e.repeat) t.go();
+  };
+  useKeys({
+    Space: (e) => {
+      if (e.target instanceof HTMLElement && e.target.closest('button:not([data-main]), a')) return;
+      go(e);
+    },
+    PageDown: go,
+    PageUp: (e) => {
+      e.preventDefault();
+      if (!e.repeat) t.undo();
+    },
+    w: () => {
+      if (act.kind === 'wrist') t.go();
+    },
+    s: t.skip,
+    h: t.hold,
+    a: toggle('other'),
+    0: t.stop,
+    f: toggle('problem'),
+    ...Object.fromEntries(MARKS.map(([kind], i) => [String(i + 1), () => t.mark(kind)])),
+    Escape: () => setPanel(null),
+  });
+  const signal = signalOf(act, nowMs);
+  const nextLay = [act, ...table.ahead].find((a) => a.kind === 'lay');
+  const words = actWords(act, {
+    plan,
+    found,
+    alerts: client.alerts,
+    prep: settings.schools.prep ?? 'powder',
+    productName: (id) => productName(bench, id),
+    readySign: settings.readySign,
+    signal,
+    nextLay: nextLay && 'strip' in nextLay ? nextLay.strip : null,
+  });
+  const strip = 'strip' in act ? found.get(act.strip) : undefined;
+  const firstStrip = 'firstStrip' in act ? act.firstStrip : '';
+  const zone =
+    strip?.zone ??
+    found.get(firstStrip)?.zone ??
+    found.get(table.onSkin[0] ?? table.lastPulled ?? '')?.zone ??
+    plan.zones.find((z) => z.strips.length > 0);
+  const last = found.get(table.lastPulled ?? '');
+  const lastMark = table.lastPulled ? table.strips.get(table.lastPulled)?.mark : null;
+  const passes = strip?.zone.choice?.passes ?? 1;
+  const readHref = `/visits/${visit.id}/read`;
+  if (act.kind === 'stopped') {
+    return (
+      <StoppedPanel
+        t={t}
+        timeZone={bench.studio.timeZone}
+        readHref={readHref}
+        isFace={zone ? ZONES[zone.zone].face : false}
+        productName={(id) => productName(bench, id)}
+        sheet={
+          zone ? (
+            <WorkSheet
+              zone={zone}
+              bench={bench}
+              table={table}
+              groups={t.groups}
+              act={act}
+              state="do"
+              nowMs={nowMs}
+              small
+            />
+          ) : null
+        }
+      />
+    );
+  }
+  return (
+    <div className={styles.work} data-state={signal.state} data-act={act.kind}>
+      <section className={styles.sheet} aria-label="The zone">
+        <div className={styles.keys}>
+          <button type="button" onClick={t.hold} data-on={act.kind === 'held'}>
+            {act.kind === 'held' ? 'Go on' : 'Hold all'}
+            <kbd>H</kbd>
+          </button>
+          <button type="button" onClick={t.undo} disabled={!table.undoable}>
+            Undo <kbd>↑</kbd>
+          </button>
+          <button
+            type="button"
+            onClick={toggle('other')}
+            disabled={table.layable.length + table.onSkin.length === 0}
+            aria-expanded={panel === 'other'}
+          >
+            Other strip <kbd>A</kbd>
+          </button>
+          <button type="button" onClick={toggle('problem')} aria-expanded={panel === 'problem'}>
+            Problem <kbd>F</kbd>
+          </button>
+        </div>
+        {zone ? (
+          <WorkSheet
+            zone={zone}
+            bench={bench}
+            table={table}
+            groups={t.groups}
+            act={act}
+            state={signal.state}
+            nowMs={nowMs}
+          />
+        ) : null}
+        <div
+          className={styles.marks}
+          role="group"
+          aria-label={last ? `How strip ${last.strip.number} came off` : 'How the last strip came off'}
+        >
+          <span className={styles.markDisc} data-none={!last}>
+            {last?.strip.number ?? '–'}
+          </span>
+          {MARKS.map(([kind, word], i) => (
+            <button
+              key={kind}
+              type="button"
+              aria-pressed={lastMark === kind}
+              disabled={!last}
+              onClick={() => t.mark(kind)}
+            >
+              <b>{i + 1}</b> {word}
+            </button>
+          ))}
+          <span className={styles.saved} data-sync={sync} role="status">
+            {sync === 'saved' || sync === 'saving' ? '' : 'Server away: kept on this tablet'}
+          </span>
+          <Link href={`/visits/${visit.id}/strips`} className={styles.leave}>
+            Leave
+          </Link>
+        </div>
+      </section>
+      <div className={styles.band}>
+        {act.kind === 'pull' && nowMs > 0 ? (
+          <>
+            <Band band={bandOf(act, nowMs)} state={signal.state} upright />
+            <Band band={bandOf(act, nowMs)} state={signal.state} upright={false} />
+          </>
+        ) : null}
+      </div>
+      <div className={styles.panel}>
+        <div className={styles.meta}>
+          <p>
+            {words.where === '' && zone ? ZONES[zone.zone].name : words.where}
+            <br />
+            {act.kind === 'lay' || act.kind === 'pull' ? (
+              <>
+                {Array.from({ length: passes }, (_, i) => (
+                  <i key={i} className={styles.pass} data-on={i === 0} />
+                ))}
+                pass 1 of {passes}
+              </>
+            ) : null}
+          </p>
+          <RoomButton className={styles.bare} />
+          <CurtainButton className={styles.bare} drawn />
+        </div>
+        <h1 className={styles.word} data-letters={words.word.length} aria-label={words.title}>
+          {words.word}
+        </h1>
+        <div className={styles.big}>
+          {words.figure ? (
+            <p className={styles.figure}>
+              {words.figure[0]}
+              <small>{words.figure[1]}</small>
+            </p>
+          ) : null}
+          {words.disc ? <p className={styles.disc}>{words.disc}</p> : null}
+          {words.beside ? (
+            <p className={styles.beside} role="timer">
+              {words.beside[0]}
+              <b>{words.beside[1]}</b>
+            </p>
+          ) : null}
+          {words.list.length > 1 ? (
+            <ol className={styles.open}>
+              {words.list.map((name) => (
+                <li key={name}>{name}</li>
+              ))}
+            </ol>
+          ) : null}
+          {words.disc && !words.beside && words.say !== '' ? <p className={styles.say}>“{words.say}”</p> : null}
+        </div>
+        <div className={styles.lines}>
+          <strong>{words.strong}</strong>
+          <span>{words.more}</span>
+          {table.leavesOrder ? <span>Out of order for a moment: a strip would come off too late.</span> : null}
+        </div>
+        {words.button ? (
+          <button
+            key={t.flashes}
+            type="button"
+            data-main
+            data-flash={t.flashes > 0}
+            className={styles.next}
+            data-wait={signal.state === 'wait'}
+            onClick={t.go}
+            autoFocus
+          >
+            {t.armed ? 'Press once more' : words.button}
+            {signal.state === 'wait' ? null : <small>or pedal</small>}
+          </button>
+        ) : null}
+        {act.kind === 'done' ? (
+          <Link className={styles.next} href={readHref}>
+            Read strip and skin
+          </Link>
+        ) : null}
+        <BelowKey t={t} plan={plan} readHref={readHref} productName={(id) => productName(bench, id)} />
+        <p className={styles.then}>
+          {thenWords(table, found, strip?.zone)}
+          <small>
+            {table.pulledCount} of {table.stripCount} off
+          </small>
+        </p>
+        <button type="button" className={styles.stop} onClick={t.stop}>
+          Stop
+        </button>
+      </div>
+      {panel === 'other' ? (
+        <OtherStrip
+          table={table}
+          found={found}
+          onLaid={(id) => {
+            setPanel(null);
+            t.laid(id);
+          }}
+          onPulled={(id) => {
+            setPanel(null);
+            t.pulled(id);
+          }}
+          onClose={() => setPanel(null)}
+        />
+      ) : null}
+      {panel === 'problem' ? (
+        <FaultList
+          family={zone?.choice?.family ?? 'hard'}
+          strip={strip?.strip.number ?? last?.strip.number ?? null}
+          lastMark={lastMark ?? null}
+          onStop={t.stop}
+          onClose={() => setPanel(null)}
+        />
+      ) : null}
+      <div className={styles.told}>
+        <NotTaken />
+      </div>
+      <p className="visually-hidden" role="status">
+        {words.title}
+      </p>
+    </div>
+  );
+}

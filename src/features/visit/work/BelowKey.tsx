@@ -1,0 +1,48 @@
+import Link from 'next/link';
+import { readStep, type Plan } from '@/core/plan';
+import { SetSlabs } from './SetSlabs';
+import type { Table } from './useTable';
+import styles from './Work.module.css';
+
+interface Props {
+  readonly t: Table;
+  readonly plan: Plan;
+  readonly readHref: string;
+  readonly productName: (id: string) => string;
+}
+
+/** Under the main key: what else sets; of a step what else is open and whether it is left out; on hold the pots. */
+export function BelowKey({ t, plan, readHref, productName }: Props) {
+  const { act, table, found, nowMs } = t;
+  if (act.kind === 'step') {
+    const { name } = readStep(act.step);
+    return (
+      <div className={styles.two}>
+        {act.open.length > 1 ? (
+          <button type="button" onClick={t.goAll}>
+            All {act.open.length} are done
+          </button>
+        ) : null}
+        <button type="button" onClick={t.skip}>
+          Left out <kbd>S</kbd>
+        </button>
+        {name === 'light' ? <Link href={readHref}>Read first</Link> : null}
+      </div>
+    );
+  }
+  const pots = [...new Set(plan.zones.flatMap((z) => (z.strips.length > 0 && z.choice ? [z.choice.product] : [])))];
+  return (
+    <>
+      <SetSlabs table={table} found={found} act={'strip' in act ? act.strip : null} nowMs={nowMs} />
+      {act.kind === 'held' && table.onSkin.length === 0 ? (
+        <div className={styles.two}>
+          {pots.map((id) => (
+            <button key={id} type="button" onClick={() => t.reheated(id)}>
+              {productName(id)}: warmed or changed
+            </button>
+          ))}
+        </div>
+      ) : null}
+    </>
+  );
+}

@@ -1,0 +1,83 @@
+// The steps round the wax in words: preparing, a look together, the finish. Common practice, no source.
+
+import { ZONES } from '@/core/anatomy';
+import { readStep, zonesOfStep, type Plan, type StepName } from '@/core/plan';
+import type { StudioSettings } from '@/server/db/schema';
+import { namesOf } from '../zoneNames';
+
+export interface StepWords {
+  readonly word: string;
+  /** Its name in a list. */
+  readonly name: string;
+  readonly strong: string;
+  readonly more: string;
+}
+
+export interface StepContext {
+  readonly plan: Plan;
+  readonly alerts: readonly string[];
+  readonly prep: NonNullable<StudioSettings['schools']['prep']>;
+}
+
+/** Long hair is cut to about this, mm (common practice, no source). */
+const TRIM_TO_MM = 6;
+
+const DRY: Readonly<Record<StepContext['prep'], readonly [strong: string, more: string]>> = {
+  powder: ['Dry all through, then powder.', 'Half a minute to draw; worked in it lifts flat hair.'],
+  oil: ['Dry, then a trace of oil.', 'Too much and the wax slides.'],
+  dry: ['Dry all through, folds too.', 'Nothing on the skin: damp skin lets the wax go.'],
+};
+
+const NAMES: Readonly<Record<StepName, string>> = {
+  alerts: 'alerts',
+  hands: 'hands',
+  trim: 'trim',
+  cleanse: 'cleanse',
+  skin: 'dry',
+  look: 'mirror',
+  light: 'light',
+  residue: 'residue',
+  calm: 'calm',
+  mirror: 'mirror',
+  care: 'care',
+};
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+export function stepWords(step: string, { plan, alerts, prep }: StepContext): StepWords {
+  const { name } = readStep(step);
+  const zones = zonesOfStep(plan, step).map((z) => ({ ...z, name: ZONES[z.zone].name }));
+  const where = zones.length > 0 ? capital(namesOf(zones)) : '';
+  const families = new Set(zones.flatMap((z) => z.choice?.family ?? []));
+  const words = (word: string, strong: string, more: string): StepWords => ({ word, name: NAMES[name], strong, more });
+  switch (name) {
+    case 'alerts':
+      return alerts.length > 0
+        ? words('LOOK', alerts.join(' · '), 'Consent stands. What was agreed is in the slip.')
+        : words('LOOK', 'No alerts on this card.', 'Consent stands. What was agreed is in the slip.');
+    case 'hands':
+      return words('HANDS', 'Hands clean, gloves as your house does.', 'Fresh draping, hair held away, tablet wiped.');
+    case 'trim':
+      return words('TRIM', `To about ${TRIM_TO_MM} mm: ${namesOf(zones)}.`, 'Long hair tangles and hurts more.');
+    case 'cleanse':
+      return words('CLEAN', `${where}.`, 'Lotion, sweat, deodorant off. See how the hair falls.');
+    case 'skin':
+      return words('DRY', ...DRY[prep]);
+    case 'look':
+      return words('MIRROR', 'Show it: is the line as agreed?', 'Further only by another small step.');
+    case 'light':
+      return words('LIGHT', 'Bright light, touch every way.', 'What is left: tweeze it, or read it first.');
+    case 'residue':
+      return words(
+        'OFF',
+        families.has('sugar') && families.size === 1 ? 'Residue off with water.' : 'Residue off with a little oil.',
+        'No fold is let shut while anything is tacky.',
+      );
+    case 'calm':
+      return words('CALM', 'Bleeding points calm? Press.', 'Then the soothing gel, lightly.');
+    case 'mirror':
+      return words('MIRROR', 'The client looks too.', 'Anything still to do is said now.');
+    case 'care':
+      return words('CARE', 'Tell the care for home.', 'No heat, sweat, scent or sun on it today.');
+  }
+}

@@ -1,0 +1,164 @@
+'use client';
+
+import { useEffect, useMemo, useState } from 'react';
+import {
+  aidOf,
+  liveTable,
+  press,
+  pressingStrip,
+  standing,
+  type Act,
+  type Aid,
+  type AidStep,
+  type Armed,
+  type LiveGroup,
+  type LiveTable,
+  type StripMark,
+  type TableEvent,
+} from '@/core/hands';
+import { liveGroups, type PlanStrip, type PlanZone } from '@/core/plan';
+import { tabletNow } from '@/ui/tabletClock';
+import { useBench } from '../BenchContext.client';
+
+const TICK_MS = 250;
+
+export interface FoundStrip {
+  readonly strip: PlanStrip;
+  readonly zone: PlanZone;
+}
+
+export interface Table {
+  readonly groups: readonly LiveGroup[];
+  readonly table: LiveTable;
+  /** The act in hand: what is proposed, or a strip that cannot wait. */
+  readonly act: Act;
+  /** Epoch ms; 0 before the clock is known. */
+  readonly nowMs: number;
+  readonly found: ReadonlyMap<string, FoundStrip>;
+  /** A first press on an act that is too early is waiting for its second. */
+  readonly armed: boolean;
+  /** Rises with every press that did nothing but flash the key. */
+  readonly flashes: number;
+  /** The pedal, the main key: confirms the act in hand, unless the brake holds it. */
+  readonly go: () => void;
+  /** All steps that are open here are done. */
+  readonly goAll: () => void;
+  readonly skip: () => void;
+  readonly undo: () => void;
+  readonly hold: () => void;
+  readonly stop: () => void;
+  readonly mark: (kind: StripMark) => void;
+  readonly laid: (strip: string) => void;
+  readonly pulled: (strip: string) => void;
+  /** First aid after a stop; null where nothing was stopped. */
+  readonly aid: Aid | null;
+  readonly aids: (step: AidStep) => void;
+  /** The pot of a product was warmed again or changed. */
+  readonly reheated: (product: string) => void;
+}
+
+/** The table as it stands, told by a clock, and what the hands can say to it. */
+export function useTable(): Table {
+  const { bench, sendEvents } = useBench();
+  const { plan, journal } = bench;
+  const groups = useMemo(() => liveGroups(plan), [plan]);
+  const table = useMemo(() => liveTable(groups, journal), [groups, journal]);
+  const found = useMemo(
+    () =>
+      new Map(
+        plan.zones.flatMap((zone) => zone.strips.map((strip): [string, FoundStrip] => [strip.id, { strip, zone }])),
+      ),
+    [plan],
+  );
+  const [nowMs, setNowMs] = useState(0);
+  const [armed, setArmed] = useState<Armed | null>(null);
+  const [flashes, setFlashes] = useState(0);
+  useEffect(() => {
+    const tick = (): void => setNowMs(tabletNow());
+    tick();
+    const timer = setInterval(tick, TICK_MS);
+    return () => clearInterval(timer);
+  }, []);
+  const act = interrupted(table, groups, nowMs);
+  const emit = (...acts: readonly Omit<TableEvent, 'id' | 'atMs'>[]): void => {
+    const atMs = tabletNow();
+    sendEvents(acts.map((a) => ({ id: crypto.randomUUID(), atMs, ...a })));
+    setNowMs(atMs);
+  };
+  const go = (): void => {
+    const event = eventOf(act);
+    if (!event) return;
+    const pressed = press({ act, lastAtMs: table.lastAtMs }, groups, armed, tabletNow());
+    setArmed(pressed.kind === 'armed' ? pressed.armed : null);
+    if (pressed.kind === 'go') emit(event);
+    else setFlashes((n) => n + 1);
+  };
+  return {
+    groups,
+    table,
+    act,
+    nowMs,
+    found,
+    armed: armed !== null,
+    flashes,
+    go,
+    goAll: () => {
+      if (act.kind === 'step') emit(...act.open.map((step) => ({ kind: 'step' as const, step })));
+    },
+    skip: () => {
+      if (act.kind === 'step') emit({ kind: 'step', step: act.step, skipped: true });
+    },
+    undo: () => {
+      if (table.undoable) emit({ kind: 'undo', undoes: table.undoable });
+    },
+    hold: () => emit({ kind: act.kind === 'held' ? 'resume' : 'hold' }),
+    stop: () => {
+      if (act.kind !== 'stopped') emit({ kind: 'stop' });
+    },
+    mark: (kind) => {
+      if (table.lastPulled) emit({ kind: 'mark', strip: table.lastPulled, mark: kind });
+    },
+    laid: (strip) => emit({ kind: 'laid', strip }),
+    pulled: (strip) => emit({ kind: 'pulled', strip }),
+    aid: act.kind === 'stopped' ? aidOf(standing(journal), nowMs) : null,
+    aids: (step) => emit({ kind: 'aid', step }),
+    reheated: (product) => emit({ kind: 'reheat', product }),
+  };
+}
+
+/** What confirming an act writes; null where there is nothing to confirm. */
+function eventOf(act: Act): Omit<TableEvent, 'id' | 'atMs'> | null {
+  switch (act.kind) {
+    case 'wrist':
+      return { kind: 'wrist', product: act.product };
+    case 'turn':
+      return { kind: 'turned', position: act.position };
+    case 'step':
+      return { kind: 'step', step: act.step };
+    case 'lay':
+      return { kind: 'laid', strip: act.strip };
+    case 'pull':
+      return { kind: 'pulled', strip: act.strip };
+    case 'held':
+      return { kind: 'resume' };
+    case 'stopped':
+    case 'done':
+      return null;
+  }
+}
+
+/** A strip about to pass its latest pull goes before whatever was proposed. */
+function interrupted(table: LiveTable, groups: readonly LiveGroup[], nowMs: number): Act {
+  const { act } = table;
+  if (nowMs === 0 || act.kind === 'stopped' || act.kind === 'done') return act;
+  const pressing = pressingStrip(table, groups, nowMs);
+  if (!pressing || (act.kind === 'pull' && act.strip === pressing.strip)) return act;
+  const laidAtMs = table.strips.get(pressing.strip)?.laidAtMs ?? nowMs;
+  return {
+    kind: 'pull',
+    strip: pressing.strip,
+    laidAtMs,
+    readyAtMs: pressing.readyAtMs,
+    dueAtMs: pressing.dueAtMs,
+  };
+}
