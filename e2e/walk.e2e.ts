@@ -76,7 +76,9 @@ test('a returning client: six taps from Today to the first lay, then the whole v
   // the finish, one of it left out
   await page.keyboard.press('s');
   await workOn(page, { until: (act) => act === 'done' });
-  const steps = (await bench(request, visitId)).journal.filter((e) => e.kind === 'step');
+  const stepsNow = async () => (await bench(request, visitId)).journal.filter((e) => e.kind === 'step');
+  await expect.poll(async () => (await stepsNow()).at(-1)?.step).toBe('care');
+  const steps = await stepsNow();
   expect(steps.map((e) => e.step)).toEqual([
     ...['alerts', 'hands', 'cleanse@0', 'skin@0'],
     ...['light', 'residue', 'calm', 'mirror', 'care'],

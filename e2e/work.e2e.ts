@@ -18,6 +18,7 @@ test('closing the browser at the table and opening it again resumes at the same 
   await keyBound(first, 'w');
   // by keys alone, as the pedal sends them: what prepares skin and hands, the wrist, then the wax
   await workOn(first, { until: (act) => act === 'wrist' });
+  await later(first, 2);
   await first.keyboard.press('w');
   await expect(first.getByRole('heading', { name: 'Lay 1' })).toBeVisible();
   // a foot that slips on the pedal lays nothing
