@@ -40,6 +40,7 @@ export function stylesIfChanged() {
     join('src', 'ui', 'colours.ts'),
     join('scripts', 'styles.ts'),
     join('scripts', 'parts.ts'),
+    join('scripts', 'eveningRules.ts'),
     'package-lock.json',
   ];
   const hash = createHash('sha256');

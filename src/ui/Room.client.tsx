@@ -1,28 +1,11 @@
 'use client';
 
 import { useSyncExternalStore } from 'react';
-import { ROOM_COOKIE } from './roomCookie';
-
-const YEAR_S = 365 * 24 * 3600;
-const listeners = new Set<() => void>();
-
-const isEvening = (): boolean => document.documentElement.dataset['theme'] === 'evening';
-
-function setEvening(evening: boolean): void {
-  if (evening) document.documentElement.dataset['theme'] = 'evening';
-  else delete document.documentElement.dataset['theme'];
-  document.cookie = `${ROOM_COOKIE}=${evening ? 'evening' : 'day'}; path=/; max-age=${YEAR_S}; samesite=strict`;
-  listeners.forEach((l) => l());
-}
-
-const subscribe = (listener: () => void): (() => void) => {
-  listeners.add(listener);
-  return () => listeners.delete(listener);
-};
+import { isEvening, onRoom, setEvening } from './room';
 
 /** Day or evening colours on this tablet. */
 export function RoomButton({ className }: { readonly className?: string | undefined }) {
-  const evening = useSyncExternalStore(subscribe, isEvening, () => false);
+  const evening = useSyncExternalStore(onRoom, isEvening, () => false);
   return (
     <button
       type="button"

@@ -23,6 +23,13 @@ const READ: readonly (readonly [Name, Name])[] = [
   ...(['secondInk', 'waxDark', 'verdigris', 'madder'] as const).flatMap((ink) =>
     GROUNDS.map((ground) => [ink, ground] as const),
   ),
+  // the signal at the table
+  ['onField', 'fieldPull'],
+  ['onField', 'fieldNow'],
+  ['fieldPull', 'onField'],
+  ['fieldNow', 'onField'],
+  ['discInk', 'disc'],
+  ['walnut', 'skin'],
   // the letters of a full key
   ...(['waxDark', 'verdigris', 'madder'] as const).map((key) => ['sheet', key] as const),
 ];
@@ -38,7 +45,7 @@ describe('the colours of both themes', () => {
     ['evening', EVENING],
   ] as const)('%s: every letter is at 4.5 to 1 on its ground, every edge of a key at 3 to 1 (WCAG 2.2 AA)', (_, of) => {
     const faint = READ.map(([ink, ground]) => ({ ink, ground, by: contrast(of[ink], of[ground]) }));
-    expect(faint.length).toBe(17);
+    expect(faint.length).toBe(23);
     expect(faint.filter((f) => f.by < 4.5)).toEqual([]);
     expect(contrast(of.waxDark, of.waxTint)).toBeGreaterThan(3);
   });

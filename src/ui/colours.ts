@@ -8,6 +8,8 @@ export const COLOURS = {
   secondInk: '#6B5D50',
   wax: '#B86A12',
   waxDark: '#94530B',
+  /** Under the pointer. */
+  waxHover: '#7A4409',
   waxTint: '#F3DFC1',
   verdigris: '#256B63',
   verdigrisTint: '#DCEBE6',
@@ -36,7 +38,7 @@ export const COLOURS = {
   hairlineStrong: '#A8998A',
 } as const;
 
-/** The same names in the evening room: wax is the light. No page is shown in it before all of them can be. */
+/** The same names in the evening room: wax is the light. */
 export const EVENING: Readonly<Record<keyof typeof COLOURS, string>> = {
   muslin: '#1E1712',
   sheet: '#211913',
@@ -44,6 +46,7 @@ export const EVENING: Readonly<Record<keyof typeof COLOURS, string>> = {
   secondInk: '#BBA88F',
   wax: '#F08F1E',
   waxDark: '#F0B45E',
+  waxHover: '#F7CD8C',
   waxTint: '#4A3418',
   verdigris: '#7CC4B8',
   verdigrisTint: '#143F3A',
@@ -74,5 +77,7 @@ export const coloursCss = (): string => {
     Object.entries(colours)
       .map(([name, hex]) => `  --${name.replace(/[A-Z]/g, (c) => `-${c.toLowerCase()}`)}: ${hex.toLowerCase()};`)
       .join('\n');
-  return `:root {\n${lines(COLOURS)}\n}\n:root[data-theme='evening'] {\n${lines(EVENING)}\n}\n`;
+  const evening = ":root[data-theme='evening']";
+  // paper is always in the day's colours
+  return `:root {\n${lines(COLOURS)}\n}\n${evening} {\n${lines(EVENING)}\n}\n@media print {\n${evening} {\n${lines(COLOURS)}\n}\n}\n`;
 };

@@ -5,25 +5,30 @@ import { COLOURS } from './colours';
 
 const font = 'var(--font-text), "Atkinson Hyperlegible Next", system-ui, sans-serif';
 
-export const theme: ThemeConfig = {
+type Colours = Readonly<Record<keyof typeof COLOURS, string>>;
+
+/** @param colours those of the day or of the evening */
+export const themeOf = (colours: Colours): ThemeConfig => ({
   // one theme, one style sheet (scripts/styles.ts): no page makes styles for itself
   hashed: false,
   cssVar: { key: 'strickle' },
   zeroRuntime: true,
   token: {
-    colorPrimary: COLOURS.waxDark,
-    colorLink: COLOURS.waxDark,
-    colorInfo: COLOURS.waxDark,
-    colorSuccess: COLOURS.verdigris,
-    colorError: COLOURS.madder,
-    colorWarning: COLOURS.ochre,
-    colorText: COLOURS.walnut,
-    colorTextSecondary: COLOURS.secondInk,
-    colorTextPlaceholder: COLOURS.secondInk,
-    colorBgBase: COLOURS.sheet,
-    colorBgLayout: COLOURS.muslin,
-    colorBorder: COLOURS.hairlineStrong,
-    colorBorderSecondary: COLOURS.hairline,
+    colorPrimary: colours.waxDark,
+    colorLink: colours.waxDark,
+    colorInfo: colours.waxDark,
+    colorSuccess: colours.verdigris,
+    colorError: colours.madder,
+    colorWarning: colours.ochre,
+    colorText: colours.walnut,
+    colorTextSecondary: colours.secondInk,
+    colorTextPlaceholder: colours.secondInk,
+    colorBgBase: colours.sheet,
+    colorBgContainer: colours.sheet,
+    colorBgElevated: colours.sheet,
+    colorBgLayout: colours.muslin,
+    colorBorder: colours.hairlineStrong,
+    colorBorderSecondary: colours.hairline,
     borderRadius: 6,
     fontFamily: font,
     fontSize: 16,
@@ -31,23 +36,26 @@ export const theme: ThemeConfig = {
     controlHeightSM: 36,
     wireframe: false,
     boxShadow: 'none',
-    boxShadowSecondary: '0 0 0 1px #DDD2BF',
+    boxShadowSecondary: `0 0 0 1px ${colours.hairline}`,
+    colorTextLightSolid: colours.sheet,
     motionDurationMid: '0.12s',
     motionDurationSlow: '0.16s',
   },
   components: {
     // the usual lighter hover would fall under AA on white letters
     Button: {
-      colorPrimaryHover: '#7a4409',
-      colorPrimaryActive: '#633706',
+      colorPrimaryHover: colours.waxHover,
+      colorPrimaryActive: colours.waxHover,
       fontWeight: 600,
       primaryShadow: 'none',
       defaultShadow: 'none',
       dangerShadow: 'none',
     },
     // chosen = wax tint, never by the colour of the letters alone
-    Radio: { buttonCheckedBg: COLOURS.waxTint, buttonPaddingInline: 12 },
-    Segmented: { itemSelectedBg: COLOURS.waxTint, trackBg: COLOURS.muslin },
-    Slider: { railSize: 4, handleSize: 24, handleSizeHover: 26, trackBg: COLOURS.wax, trackHoverBg: COLOURS.waxDark },
+    Radio: { buttonCheckedBg: colours.waxTint, buttonPaddingInline: 12 },
+    Segmented: { itemSelectedBg: colours.waxTint, trackBg: colours.muslin },
+    Slider: { railSize: 4, handleSize: 24, handleSizeHover: 26, trackBg: colours.wax, trackHoverBg: colours.waxDark },
   },
-};
+});
+
+export const theme = themeOf(COLOURS);

@@ -6,6 +6,7 @@ import { standingShare, type Sheet, type Side, type Zone } from '@/core/anatomy'
 import { crossingAt, exclusionOf, growthAt, liveField, type LiveField } from '@/core/field';
 import { regionArea, type Region, type Vec } from '@/core/shared';
 import type { ChartHair } from '@/server/db/schema';
+import { onRoom } from '@/ui/room';
 import { stepTool, type SheetContent, type ToolEvent, type ToolState } from './combTool';
 import { plantHair, type Root } from './hairs';
 import { drawEdges, paintGround } from './sheetGround';
@@ -75,6 +76,8 @@ type Planted = (densities: SheetContent['densities']) => readonly Root[];
 export class SheetController {
   readonly #layers: SheetLayers;
   readonly #watch: ResizeObserver;
+  /** Stops drawing anew when the light changes. */
+  readonly #dim: () => void;
   #input: SheetInput;
   #view: View;
   #live: LiveField;
@@ -103,6 +106,7 @@ export class SheetController {
       if (box && (box.width !== this.#box.width || box.height !== this.#box.height)) this.#resize(box);
     });
     this.#watch.observe(layers.frame);
+    this.#dim = onRoom(() => this.#paintAll());
     this.#resize({ width: layers.frame.clientWidth, height: layers.frame.clientHeight });
   }
 
@@ -170,6 +174,7 @@ export class SheetController {
 
   dispose(): void {
     this.#watch.disconnect();
+    this.#dim();
     cancelAnimationFrame(this.#frame);
   }
 

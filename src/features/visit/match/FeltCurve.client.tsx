@@ -1,6 +1,6 @@
 'use client';
 
-import { COLOURS } from '@/ui/colours';
+import { usePageColours } from '@/ui/usePageColours';
 import { Chart, Filler, LinearScale, LineElement, PointElement, type ChartOptions } from 'chart.js';
 import { memo, useMemo } from 'react';
 import { Line } from 'react-chartjs-2';
@@ -23,9 +23,9 @@ interface Props {
 
 /** The key is plain text: a chart's own legend is measured anew at every step of the slider. */
 const KEY = [
-  [COLOURS.verdigris, 'solid', 'skin feels'],
-  [COLOURS.wax, 'dashed', 'wax, mean'],
-  [COLOURS.madder, 'dotted', 'its limit'],
+  ['verdigris', 'solid', 'skin feels'],
+  ['wax', 'dashed', 'wax, mean'],
+  ['madder', 'dotted', 'its limit'],
 ] as const;
 
 /**
@@ -33,6 +33,7 @@ const KEY = [
  * the pull.
  */
 export const FeltCurve = memo(function FeltCurve({ reading, limitC, pullFromS, pullToS }: Props) {
+  const colours = usePageColours();
   const data = useMemo(() => {
     const points = (pick: (p: HeatReading['curve'][number]) => number) =>
       reading.curve.filter((p) => p.timeS <= SHOWN_S).map((p) => ({ x: p.timeS, y: pick(p) }));
@@ -41,7 +42,7 @@ export const FeltCurve = memo(function FeltCurve({ reading, limitC, pullFromS, p
         {
           label: 'skin feels',
           data: points((p) => p.nerveC),
-          borderColor: COLOURS.verdigris,
+          borderColor: colours.verdigris,
           borderWidth: 3,
           pointRadius: 0,
           tension: 0.2,
@@ -49,7 +50,7 @@ export const FeltCurve = memo(function FeltCurve({ reading, limitC, pullFromS, p
         {
           label: 'wax, mean',
           data: points((p) => p.slabC),
-          borderColor: COLOURS.wax,
+          borderColor: colours.wax,
           borderWidth: 2,
           borderDash: [6, 4],
           pointRadius: 0,
@@ -61,7 +62,7 @@ export const FeltCurve = memo(function FeltCurve({ reading, limitC, pullFromS, p
             { x: 0, y: limitC },
             { x: SHOWN_S, y: limitC },
           ],
-          borderColor: COLOURS.madder,
+          borderColor: colours.madder,
           borderWidth: 2,
           borderDash: [2, 3],
           pointRadius: 0,
@@ -73,8 +74,8 @@ export const FeltCurve = memo(function FeltCurve({ reading, limitC, pullFromS, p
                 label: 'ready to pull',
                 data: [pullFromS, pullToS].map((s) => ({ x: Math.min(SHOWN_S, s), y: SHOWN_C.most })),
                 borderWidth: 0,
-                borderColor: '#cfe2dc',
-                backgroundColor: 'rgba(37, 107, 99, 0.14)',
+                borderColor: colours.verdigrisTint,
+                backgroundColor: `${colours.verdigris}24`,
                 fill: 'start',
                 pointRadius: 0,
                 order: 1,
@@ -83,7 +84,7 @@ export const FeltCurve = memo(function FeltCurve({ reading, limitC, pullFromS, p
           : []),
       ],
     };
-  }, [reading, limitC, pullFromS, pullToS]);
+  }, [reading, limitC, pullFromS, pullToS, colours]);
   const options = useMemo(
     (): ChartOptions<'line'> => ({
       animation: false,
@@ -95,18 +96,18 @@ export const FeltCurve = memo(function FeltCurve({ reading, limitC, pullFromS, p
           type: 'linear',
           min: 0,
           max: SHOWN_S,
-          ticks: { color: COLOURS.secondInk, stepSize: 15, font: { size: 13 }, callback: (v) => `${v} s` },
-          grid: { color: '#e9e0d0' },
+          ticks: { color: colours.secondInk, stepSize: 15, font: { size: 13 }, callback: (v) => `${v} s` },
+          grid: { color: colours.hairline },
         },
         y: {
           min: SHOWN_C.least,
           max: SHOWN_C.most,
-          ticks: { color: COLOURS.secondInk, stepSize: 6, font: { size: 13 }, callback: (v) => `${v}°` },
-          grid: { color: '#e9e0d0' },
+          ticks: { color: colours.secondInk, stepSize: 6, font: { size: 13 }, callback: (v) => `${v}°` },
+          grid: { color: colours.hairline },
         },
       },
     }),
-    [],
+    [colours],
   );
   return (
     <>
@@ -121,7 +122,7 @@ export const FeltCurve = memo(function FeltCurve({ reading, limitC, pullFromS, p
       <ul className={styles.key} aria-hidden="true">
         {KEY.map(([colour, line, words]) => (
           <li key={words}>
-            <i style={{ borderTop: `3px ${line} ${colour}` }} />
+            <i style={{ borderTop: `3px ${line} ${colours[colour]}` }} />
             {words}
           </li>
         ))}

@@ -17,7 +17,13 @@ export function HeatBands({ window: w, targetC }: { readonly window: BandWindow;
   const rows = [
     { name: 'flows right', from: w.flowC.min, to: w.flowC.max, fill: 'var(--wax-tint)', line: 'var(--wax)' },
     { name: 'feels right', from: low, to: w.feelMaxC, fill: 'var(--verdigris-tint)', line: 'var(--verdigris)' },
-    { name: 'label', from: w.labelC.min, to: w.labelC.max, fill: '#eee5d5', line: 'var(--second-ink)' },
+    {
+      name: 'label',
+      from: w.labelC.min,
+      to: w.labelC.max,
+      fill: 'color-mix(in srgb, var(--muslin) 90%, var(--walnut))',
+      line: 'var(--second-ink)',
+    },
   ];
   const said = w.empty
     ? 'No working heat: the bands do not overlap.'

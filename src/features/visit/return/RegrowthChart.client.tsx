@@ -14,13 +14,17 @@ import {
 import { useMemo } from 'react';
 import { Line } from 'react-chartjs-2';
 import { addDays } from '@/core/shared';
+import { usePageColours, type PageColours } from '@/ui/usePageColours';
 import { dayMonth } from '@/ui/words';
 import type { FamilyLine } from './regrowthLines';
 
 if (typeof document !== 'undefined') Chart.defaults.font.family = getComputedStyle(document.body).fontFamily;
 Chart.register(CategoryScale, LinearScale, LineElement, PointElement, Legend, Tooltip);
 
-const COLOURS: Readonly<Record<string, string>> = { hard: '#b86a12', soft: '#6b5d50', sugar: '#256b63' };
+const INKS = { hard: 'wax', soft: 'secondInk', sugar: 'verdigris' } as const satisfies Record<
+  string,
+  keyof PageColours
+>;
 const DASHES: Readonly<Record<string, number[]>> = { hard: [], soft: [7, 4], sugar: [2, 3] };
 const WORDS: Readonly<Record<string, string>> = { hard: 'hard wax', soft: 'soft wax', sugar: 'sugar' };
 
@@ -33,13 +37,14 @@ interface Props {
 
 /** Share of the visible hair that each family can hold, over ten weeks; the window and the chosen day behind it. */
 export function RegrowthChart({ lines, on, window, chosenDay }: Props) {
+  const colours = usePageColours();
   const data = useMemo(
     () => ({
       labels: Array.from({ length: 71 }, (_, day) => day),
       datasets: lines.map((l) => ({
         label: `${WORDS[l.family] ?? l.family}, from ${Math.round(l.shortestMm * 10) / 10} mm`,
         data: l.days.map((d) => (d.visible < 0.02 ? 0 : Math.round(100 * d.workableOfVisible))),
-        borderColor: COLOURS[l.family] ?? '#2a211a',
+        borderColor: colours[INKS[l.family]],
         borderDash: DASHES[l.family] ?? [],
         borderWidth: 2.5,
         pointRadius: 0,
@@ -47,7 +52,7 @@ export function RegrowthChart({ lines, on, window, chosenDay }: Props) {
         tension: 0.25,
       })),
     }),
-    [lines],
+    [lines, colours],
   );
   const band = useMemo(
     (): Plugin<'line'> => ({
@@ -58,7 +63,7 @@ export function RegrowthChart({ lines, on, window, chosenDay }: Props) {
         if (!x) return;
         ctx.save();
         if (window) {
-          ctx.fillStyle = 'rgba(37, 107, 99, 0.13)';
+          ctx.fillStyle = `${colours.verdigris}22`;
           ctx.fillRect(
             x.getPixelForValue(window.from),
             a.top,
@@ -67,7 +72,7 @@ export function RegrowthChart({ lines, on, window, chosenDay }: Props) {
           );
         }
         if (chosenDay !== null) {
-          ctx.strokeStyle = '#94530b';
+          ctx.strokeStyle = colours.waxDark;
           ctx.lineWidth = 3;
           ctx.beginPath();
           ctx.moveTo(x.getPixelForValue(chosenDay), a.top);
@@ -77,7 +82,7 @@ export function RegrowthChart({ lines, on, window, chosenDay }: Props) {
         ctx.restore();
       },
     }),
-    [window, chosenDay],
+    [window, chosenDay, colours],
   );
   const options = useMemo(
     (): ChartOptions<'line'> => ({
@@ -85,7 +90,10 @@ export function RegrowthChart({ lines, on, window, chosenDay }: Props) {
       maintainAspectRatio: false,
       interaction: { mode: 'index', intersect: false },
       plugins: {
-        legend: { position: 'bottom', labels: { color: '#2a211a', font: { size: 14 }, boxWidth: 34, boxHeight: 0 } },
+        legend: {
+          position: 'bottom',
+          labels: { color: colours.walnut, font: { size: 14 }, boxWidth: 34, boxHeight: 0 },
+        },
         tooltip: {
           callbacks: {
             title: ([item]) => (item ? `day ${item.label}, ${dayMonth(addDays(on, Number(item.label)))}` : ''),
@@ -96,28 +104,28 @@ export function RegrowthChart({ lines, on, window, chosenDay }: Props) {
       scales: {
         x: {
           ticks: {
-            color: '#6b5d50',
+            color: colours.secondInk,
             maxRotation: 0,
             autoSkip: false,
             font: { size: 13 },
             callback: (_, day) => (day % 14 === 0 ? dayMonth(addDays(on, day)) : ''),
           },
-          grid: { color: (c) => (c.index % 7 === 0 ? '#ddd2bf' : 'transparent') },
+          grid: { color: (c) => (c.index % 7 === 0 ? colours.hairline : 'transparent') },
         },
         y: {
           min: 0,
           max: 100,
-          ticks: { color: '#6b5d50', stepSize: 25, font: { size: 13 }, callback: (v) => `${v} %` },
-          grid: { color: '#ddd2bf' },
+          ticks: { color: colours.secondInk, stepSize: 25, font: { size: 13 }, callback: (v) => `${v} %` },
+          grid: { color: colours.hairline },
         },
       },
     }),
-    [on],
+    [on, colours],
   );
   // a chart keeps the plugin it was made with: another window or day makes another chart
   return (
     <Line
-      key={`${window?.from ?? ''}–${window?.to ?? ''} ${chosenDay ?? ''}`}
+      key={`${window?.from ?? ''}–${window?.to ?? ''} ${chosenDay ?? ''} ${colours.sheet}`}
       data={data}
       options={options}
       plugins={[band]}

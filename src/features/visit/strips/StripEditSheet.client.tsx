@@ -82,7 +82,7 @@ export function StripEditSheet({ zone, data, controller, answer }: SheetProps) {
       onPointerCancel={() => dispatch({ kind: 'cancel' })}
       onKeyDown={keys}
     >
-      <path d={ringPath(zone.outline)} fill="#fbf4e6" stroke="var(--hairline-strong)" strokeWidth={1.5 * unit} />
+      <path d={ringPath(zone.outline)} fill="var(--skin)" stroke="var(--hairline-strong)" strokeWidth={1.5 * unit} />
       <Hairs zone={zone} data={data} unit={unit} />
       {state.strips.map((s, i) => {
         const laid = laidOf(i);
