@@ -5,6 +5,7 @@ import { FIGURES, POSITIONS, ZONE_IDS } from '../core/anatomy';
 import { FIRST_CHOICES } from '../core/matching';
 import { FACTS, QUESTIONS } from '../core/screening';
 import { MARKS, TABLE_EVENT_KINDS } from '../core/hands';
+import { READ_FIELDS } from '../core/reading';
 import { productSchema } from './productFile';
 import {
   blackoutSchema,
@@ -169,6 +170,7 @@ export const journalRequest = Joi.object({
         mark: Joi.string().valid(...MARKS),
         product: Joi.string().max(60),
         position: Joi.string().valid(...POSITIONS),
+        earlyS: Joi.number().integer().min(1).max(3600),
         step: Joi.string().max(60),
         skipped: Joi.valid(true),
         undoes: id,
@@ -190,6 +192,9 @@ export const readingRequest = Joi.object({
     skin: Joi.string().valid('calm', 'pink', 'red', 'shiny', 'blister').required(),
     tweezed: Joi.number().integer().min(0).max(2000).required(),
     heatFelt: Joi.string().valid('too-warm', 'right', 'too-cool').required(),
+    said: Joi.array()
+      .items(Joi.string().valid(...READ_FIELDS))
+      .unique(),
     note: words(2000).required(),
   }).required(),
 }).required();

@@ -25,6 +25,12 @@ export function isEarly(act: Act, nowMs: number): boolean {
   return act.kind === 'lay' && act.notBeforeMs !== null && nowMs < act.notBeforeMs;
 }
 
+/** What a pull before its window writes; nothing of one in it. `readyAtMs` is when the window opens. */
+export function earlyBy(readyAtMs: number | undefined, atMs: number): { readonly earlyS?: number } {
+  const earlyS = Math.round(((readyAtMs ?? 0) - atMs) / 1000);
+  return earlyS > 0 ? { earlyS } : {};
+}
+
 /** A first press on an act that is too early. */
 export interface Armed {
   readonly on: string;

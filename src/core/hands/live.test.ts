@@ -145,7 +145,6 @@ describe('what the table says of itself', () => {
       laidAtMs: 20_000,
       coatsApartS: null,
       pulledAtMs: 70_000,
-      earlyS: 0,
       mark: 'broke',
     });
     // counted from the lay's end by the label's own seconds
@@ -191,7 +190,6 @@ describe('what the table says of itself', () => {
       laidAtMs: 10_000,
       coatsApartS: null,
       pulledAtMs: 60_000,
-      earlyS: 0,
       mark: null,
     });
     expect(strips.get('b')?.stage).toBe(0);

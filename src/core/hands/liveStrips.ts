@@ -12,8 +12,6 @@ export interface LiveStrip {
   /** Ends of the two lays apart, s; null until there is a second coat. */
   readonly coatsApartS: number | null;
   readonly pulledAtMs: number | null;
-  /** By how much it was pulled before its window, whole s; 0 = in it or after. */
-  readonly earlyS: number;
   readonly mark: StripMark | null;
 }
 
@@ -22,7 +20,7 @@ const NOT_LAID: LiveStrip = {
   laidAtMs: null,
   coatsApartS: null,
   pulledAtMs: null,
-  earlyS: 0,
+
   mark: null,
 };
 
@@ -56,9 +54,7 @@ export function liveStrips(groups: readonly LiveGroup[], events: readonly TableE
       const coatsApartS = now.stage === FIRST_COAT ? (e.atMs - (now.laidAtMs ?? e.atMs)) / 1000 : null;
       strips.set(e.strip, { ...now, stage, laidAtMs: e.atMs, coatsApartS });
     } else if (e.kind === 'pulled' && now.stage === SETTING) {
-      const readyAtMs = (now.laidAtMs ?? e.atMs) + 1000 * windowOf(job, now).min;
-      const earlyS = Math.max(0, Math.round((readyAtMs - e.atMs) / 1000));
-      strips.set(e.strip, { ...now, stage: OFF, pulledAtMs: e.atMs, earlyS });
+      strips.set(e.strip, { ...now, stage: OFF, pulledAtMs: e.atMs });
     } else if (e.kind === 'mark' && e.mark) strips.set(e.strip, { ...now, mark: e.mark });
   }
   return strips;

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { actFault } from './admit';
-import { isEarly, lockedUntilMs, press, TWICE_WITHIN_MS, type Armed } from './brake';
+import { earlyBy, isEarly, lockedUntilMs, press, TWICE_WITHIN_MS, type Armed } from './brake';
 import { aidOf } from './firstAid';
 import { liveTable, type LiveGroup } from './live';
 import { bandOf, signalOf } from './signal';
@@ -143,10 +143,10 @@ describe('the brake', () => {
     expect(press(table, groups, null, 30_300).kind).toBe('locked');
   });
   it('writes how early an early pull was', () => {
-    const early = [...laidA, event('pulled', 43, { strip: 'a' })];
-    expect(liveTable(groups, early).strips.get('a')).toMatchObject({ earlyS: 12 });
-    const inTime = [...laidA, event('pulled', 55, { strip: 'a' })];
-    expect(liveTable(groups, inTime).strips.get('a')).toMatchObject({ earlyS: 0 });
+    const readyAtMs = table.readyAtMs.get('a');
+    expect(earlyBy(readyAtMs, 43_000)).toEqual({ earlyS: 12 });
+    expect(earlyBy(readyAtMs, 55_000)).toEqual({});
+    expect(earlyBy(undefined, 55_000)).toEqual({});
   });
 });
 

@@ -24,6 +24,8 @@ export interface TableEvent {
   readonly kind: TableEventKind;
   readonly strip?: string;
   readonly mark?: StripMark;
+  /** Of a pull before its window: by how much, whole s. */
+  readonly earlyS?: number;
   /** Product of a wrist test, or of a pot that was warmed again or changed. */
   readonly product?: string;
   /** How the client lies after a turn. */

@@ -4,14 +4,15 @@ export interface AfterPass {
   readonly family: 'hard' | 'soft' | 'sugar';
   readonly passesDone: number;
   readonly passLimit: number;
-  readonly left: 'none' | 'few' | 'patch' | 'many';
-  readonly skin: 'calm' | 'pink' | 'red' | 'shiny' | 'blister';
-  readonly bleeding: 'none' | 'points' | 'keeps-on';
+  /** Null where it was not said yet. */
+  readonly left: 'none' | 'few' | 'patch' | 'many' | null;
+  readonly skin: 'calm' | 'pink' | 'red' | 'shiny' | 'blister' | null;
+  readonly bleeding: 'none' | 'points' | 'keeps-on' | null;
   readonly tweezingAllowed: boolean;
 }
 
 export interface NextAction {
-  readonly code: 'stop' | 'finish' | 'tweeze' | 'second-pass' | 'next-visit';
+  readonly code: 'ask' | 'stop' | 'finish' | 'tweeze' | 'second-pass' | 'next-visit';
   readonly text: string;
 }
 
@@ -20,11 +21,15 @@ export function nextAction(a: AfterPass): NextAction {
   if (a.skin === 'shiny' || a.skin === 'blister' || a.bleeding === 'keeps-on') {
     return { code: 'stop', text: 'Stop here. First aid, record it, refer. No more wax on this zone today.' };
   }
+  if (a.left === null) return { code: 'ask', text: 'Say what is left behind: the next act follows from it.' };
   if (a.left === 'none') return { code: 'finish', text: 'Clear. Residue off, soothe, look under a bright light.' };
   if (a.left === 'few' && a.tweezingAllowed) {
     return { code: 'tweeze', text: 'Tweeze what is left: stretch, grip firmly, draw steadily.' };
   }
   const mayRepeat = a.family !== 'soft' && a.passesDone < a.passLimit && a.skin !== 'red';
+  if (mayRepeat && a.left !== 'few' && (a.skin === null || a.bleeding === null)) {
+    return { code: 'ask', text: 'Look at the skin and say how it is: no further wax before that.' };
+  }
   if (mayRepeat && a.left !== 'few') {
     return {
       code: 'second-pass',

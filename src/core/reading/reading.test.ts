@@ -136,9 +136,9 @@ describe('nextAction', () => {
       family: fc.constantFrom('hard', 'soft', 'sugar'),
       passesDone: fc.integer({ min: 1, max: 3 }),
       passLimit: fc.integer({ min: 1, max: 3 }),
-      left: fc.constantFrom('none', 'few', 'patch', 'many'),
-      skin: fc.constantFrom('calm', 'pink', 'red', 'shiny', 'blister'),
-      bleeding: fc.constantFrom('none', 'points', 'keeps-on'),
+      left: fc.constantFrom('none', 'few', 'patch', 'many', null),
+      skin: fc.constantFrom('calm', 'pink', 'red', 'shiny', 'blister', null),
+      bleeding: fc.constantFrom('none', 'points', 'keeps-on', null),
       tweezingAllowed: fc.boolean(),
     });
     fc.assert(
@@ -148,11 +148,13 @@ describe('nextAction', () => {
           expect(
             a.family !== 'soft' &&
               a.passesDone < a.passLimit &&
-              ['calm', 'pink'].includes(a.skin) &&
-              a.bleeding !== 'keeps-on',
+              // a further pass only on skin that was looked at
+              (a.skin === 'calm' || a.skin === 'pink') &&
+              (a.bleeding === 'none' || a.bleeding === 'points'),
           ).toBe(true);
         }
         if (a.skin === 'blister' || a.bleeding === 'keeps-on') expect(code).toBe('stop');
+        else if (a.left === null && a.skin !== 'shiny') expect(code).toBe('ask');
         if (!a.tweezingAllowed) expect(code).not.toBe('tweeze');
       }),
       { seed: 4, numRuns: 400 },

@@ -14,6 +14,13 @@ const FELT: Readonly<Record<string, string>> = {
   'too-cool': 'felt too cool',
 };
 
+/** What was left, as far as it was said. */
+function tweezedWords({ tweezed, cleared, isRead }: ClientCard['visits'][number]): string {
+  if (!isRead) return 'not read';
+  if (tweezed > 0) return `${tweezed} tweezed`;
+  return cleared ? 'nothing left' : '';
+}
+
 export function ClientCardView({ card }: { readonly card: ClientCard }) {
   const { client, alerts, zones, visits, ahead, notDone, timeZone } = card;
   return (
@@ -64,7 +71,7 @@ export function ClientCardView({ card }: { readonly card: ClientCard }) {
                         [v.targetC ? `about ${Math.round(v.targetC)} °C` : '', v.felt ? (FELT[v.felt] ?? '') : '']
                           .filter(Boolean)
                           .join(', '),
-                        v.tweezed > 0 ? `${v.tweezed} tweezed` : 'nothing left to tweeze',
+                        tweezedWords(v),
                       ]
                         .filter(Boolean)
                         .join(' · ')}

@@ -3,7 +3,9 @@ import { howMuchFor } from '@/core/agreement';
 import { choiceOf } from './agreed';
 import { CONSENT_CODES } from './consult/verdict';
 import { ZONES, zoneKey } from '@/core/anatomy';
+import { isSaid } from '@/core/reading';
 import { FACT_WORDS } from '@/core/screening';
+import type { Reading } from '@/server/db/schema';
 import type { Bench } from '@/server/services/bench';
 import { dayMonth, plural } from '@/ui/words';
 import styles from './Bench.module.css';
@@ -19,6 +21,18 @@ const LEFT: Readonly<Record<string, string>> = {
   patch: 'A patch left.',
   many: 'Much left.',
 };
+
+/** What was said of the strip and the skin then; nothing of what was not. */
+function lastReadWords(reading: Reading): string {
+  return [
+    isSaid(reading, 'left') ? LEFT[reading.left] : '',
+    reading.tweezed > 0 ? `${reading.tweezed} tweezed.` : '',
+    isSaid(reading, 'heatFelt') ? FELT[reading.heatFelt] : '',
+    reading.note,
+  ]
+    .filter(Boolean)
+    .join(' ');
+}
 
 /** Who it is, alerts first, what was agreed, last time. */
 export function ClientSlip({ bench, at }: { readonly bench: Bench; readonly at: string }) {
@@ -73,9 +87,7 @@ export function ClientSlip({ bench, at }: { readonly bench: Bench; readonly at: 
           <h3>Last time, {dayMonth(zone.last.on)}</h3>
           <p className="quiet">
             {zone.last.data.hair.lengthMm} mm long.{' '}
-            {zone.last.reading
-              ? `${LEFT[zone.last.reading.left] ?? ''} ${zone.last.reading.tweezed > 0 ? `${zone.last.reading.tweezed} tweezed. ` : ''}${FELT[zone.last.reading.heatFelt] ?? ''} ${zone.last.reading.note}`
-              : ''}
+            {zone.last.reading ? lastReadWords(zone.last.reading) : 'The strip was not read.'}
           </p>
         </section>
       ) : (

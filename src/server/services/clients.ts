@@ -19,6 +19,7 @@ import { workedOfClient } from '../repos/workedRepo';
 import { observationsOf } from '../../core/hair';
 import { ZONES, type Side, type ZoneId } from '../../core/anatomy';
 import type { Mark } from '../../core/field';
+import { isSaid } from '../../core/reading';
 import { ok } from '../../core/shared';
 import { civilDateAt } from '../clock';
 import { atomically } from '../db/atomically';
@@ -132,6 +133,9 @@ export interface ClientCard {
     readonly targetC: number | null;
     readonly felt: string | null;
     readonly tweezed: number;
+    /** Every zone read says that nothing is left. */
+    readonly cleared: boolean;
+    readonly isRead: boolean;
     readonly notes: readonly string[];
   }[];
   /** How many there are; `visits` may be the latest of them. */
@@ -232,8 +236,11 @@ export function loadClientCard(db: Db, id: string, nowMs: number, all = false): 
       zones: (charts.get(v.id) ?? []).map((c) => placeName(c.zone, c.side)),
       product: first?.product ?? '',
       targetC: first?.touchC ?? null,
-      felt: read[0]?.heatFelt ?? null,
+      felt: read.find((r) => isSaid(r, 'heatFelt'))?.heatFelt ?? null,
       tweezed: read.reduce((s, r) => s + r.tweezed, 0),
+      // a zone that was not read says nothing
+      cleared: read.length > 0 && read.every((r) => isSaid(r, 'left') && r.left === 'none'),
+      isRead: read.length > 0,
       notes: read.flatMap((r) => (r.note === '' ? [] : [r.note])),
     };
   });

@@ -8,6 +8,7 @@ import { FACT_WORDS, type FoundFact } from '../../core/screening';
 import { civilDateAt } from '../clock';
 import type { CardFact, Signature } from '../db/schema';
 import type { ClientRecord, DamagedVisit, RecordHead, RecordVisit } from './clientRecord';
+import { readWords, tableWords } from './recordWords';
 
 export type RecordBlock =
   | { readonly kind: 'title' | 'heading' | 'visit' | 'line' | 'quiet'; readonly text: string }
@@ -50,9 +51,8 @@ function visitLines(v: RecordVisit): readonly string[] {
       const heat = w.targetC === null ? '' : `, planned at about ${Math.round(w.targetC)} °C`;
       return `${placeWords(w.zone, w.side)}: ${w.choice.product.replaceAll('-', ' ')}, ${w.choice.way}${heat}.`;
     }),
-    ...v.readings.map((r) =>
-      `${placeWords(r.zone, r.side)}: ${r.data.removedPct} % removed, skin ${r.data.skin}, ${r.data.tweezed} tweezed. ${r.data.note}`.trim(),
-    ),
+    ...v.readings.map((r) => `${placeWords(r.zone, r.side)}: ${readWords(r.data)}`),
+    ...tableWords(v.journal),
   ];
 }
 

@@ -4,6 +4,7 @@ import 'server-only';
 import { zoneKey } from '../../core/anatomy';
 import type { ZoneCase } from '../../core/plan';
 import type { Way } from '../../core/products';
+import { isSaid } from '../../core/reading';
 import type { Reading } from '../db/schema';
 import type { DbOrTx } from '../db/openDatabase';
 import type { VisitRow } from '../repos/visitRepo';
@@ -14,6 +15,8 @@ const LATEST_VISITS = 3;
 const GOOD = { removedPct: 95, brokenPct: 3 } as const;
 
 const isGood = (r: Reading): boolean =>
+  (['broken', 'skin', 'bleeding', 'heatFelt'] as const).every((f) => isSaid(r, f)) &&
+  (r.said === undefined || r.removedSaid === true) &&
   r.removedPct >= GOOD.removedPct &&
   r.brokenPct <= GOOD.brokenPct &&
   (r.skin === 'calm' || r.skin === 'pink') &&

@@ -6,7 +6,8 @@ import styles from './Read.module.css';
 
 interface Props<T extends string> {
   readonly name: string;
-  readonly value: T;
+  /** Null where nothing was said yet. */
+  readonly value: T | null;
   readonly options: readonly (readonly [T, string])[];
   readonly disabled: boolean;
   readonly onChange: (value: T) => void;

@@ -5,7 +5,7 @@ import { Button, Input, InputNumber, Slider } from 'antd';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { LEAST_CROSSING } from '@/core/field';
-import { likelyCauses, nextAction } from '@/core/reading';
+import { isSaid, likelyCauses, nextAction, type ReadField } from '@/core/reading';
 import type { PlanZone } from '@/core/plan';
 import type { Reading } from '@/server/db/schema';
 import type { BenchZone } from '@/server/services/bench';
@@ -52,6 +52,7 @@ function startOf(zone: PlanZone, marks: ReadonlyMap<string, string>): Reading {
     tweezed: 0,
     heatFelt: 'right',
     note: '',
+    said: [],
   };
 }
 
@@ -72,6 +73,10 @@ function OneZone({ zone, planned }: { readonly zone: BenchZone; readonly planned
   const [broken, setBroken] = useState(reading.brokenPct);
   const save = (more: Partial<Reading>): void =>
     saveReading(zone, { ...reading, note, removedPct: removed, brokenPct: broken, ...more });
+  /** An answer: it is kept that it was given. */
+  const say = (field: ReadField, more: Partial<Reading>): void =>
+    save({ ...more, ...(reading.said && { said: [...new Set([...reading.said, field])] }) });
+  const said = (field: ReadField): boolean => isSaid(reading, field);
   const { choice, heat } = planned;
   const family = choice?.family ?? 'hard';
   const option = planned.options.find((o) => o.product === choice?.product && o.way === choice.way);
@@ -84,26 +89,29 @@ function OneZone({ zone, planned }: { readonly zone: BenchZone; readonly planned
           family,
           passesDone: 1,
           passLimit: choice.passes,
-          left: reading.left,
-          skin: reading.skin,
-          bleeding: reading.bleeding,
+          left: said('left') ? reading.left : null,
+          skin: said('skin') ? reading.skin : null,
+          bleeding: said('bleeding') ? reading.bleeding : null,
           tweezingAllowed: bench.visit.consult.agreed.tweezing,
         })
       : null;
-  const causes = likelyCauses({
-    removedShare: reading.removedPct / 100,
-    brokenShare: reading.brokenPct / 100,
-    leftKind: reading.leftKind,
-    family,
-    workableShare: option?.workableShare ?? 1,
-    crossingGrowth:
-      zone.data.hair.curl >= 4 ||
-      planned.crossingShare >= LEAST_CROSSING ||
-      (zone.data.hair.flags ?? []).includes('layers'),
-    drySkin: bench.client.skin === 'dry',
-    heatFelt: reading.heatFelt,
-    shaved: zone.data.hair.history === 'shaved',
-  }).slice(0, 3);
+  const isAnswered = reading.removedSaid === true || said('broken') || said('left');
+  const causes = !isAnswered
+    ? []
+    : likelyCauses({
+        removedShare: reading.removedPct / 100,
+        brokenShare: reading.brokenPct / 100,
+        leftKind: reading.leftKind,
+        family,
+        workableShare: option?.workableShare ?? 1,
+        crossingGrowth:
+          zone.data.hair.curl >= 4 ||
+          planned.crossingShare >= LEAST_CROSSING ||
+          (zone.data.hair.flags ?? []).includes('layers'),
+        drySkin: bench.client.skin === 'dry',
+        heatFelt: reading.heatFelt,
+        shaved: zone.data.hair.history === 'shaved',
+      }).slice(0, 3);
   return (
     <>
       <StationTop
@@ -118,13 +126,7 @@ function OneZone({ zone, planned }: { readonly zone: BenchZone; readonly planned
           </>
         }
         action={
-          <Link
-            className={styles.go}
-            href={`/visits/${bench.visit.id}/return`}
-            onClick={() => {
-              if (!stored && worked && !closed) save({});
-            }}
-          >
+          <Link className={styles.go} href={`/visits/${bench.visit.id}/return`}>
             On to the return
           </Link>
         }
@@ -169,14 +171,14 @@ function OneZone({ zone, planned }: { readonly zone: BenchZone; readonly planned
               max={60}
               disabled={closed}
               onChange={setBroken}
-              onChangeComplete={(brokenPct) => save({ brokenPct })}
+              onChangeComplete={(brokenPct) => say('broken', { brokenPct })}
               tooltip={{ open: false }}
               ariaLabelledByForHandle="broken"
             />
           </label>
           <Choice
             name="Left behind"
-            value={reading.left}
+            value={said('left') ? reading.left : null}
             disabled={closed}
             options={[
               ['none', 'nothing'],
@@ -186,10 +188,10 @@ function OneZone({ zone, planned }: { readonly zone: BenchZone; readonly planned
             ]}
             onChange={(left) => {
               const kind = reading.leftKind === 'none' ? 'anywhere' : reading.leftKind;
-              save({ left, leftKind: left === 'none' ? 'none' : kind });
+              say('left', { left, leftKind: left === 'none' ? 'none' : kind });
             }}
           />
-          {reading.left !== 'none' ? (
+          {said('left') && reading.left !== 'none' ? (
             <Choice
               name="What kind"
               value={reading.leftKind}
@@ -209,9 +211,10 @@ function OneZone({ zone, planned }: { readonly zone: BenchZone; readonly planned
               min={0}
               max={2000}
               precision={0}
-              value={reading.tweezed}
+              value={said('tweezed') ? reading.tweezed : null}
+              placeholder="not said"
               disabled={closed}
-              onChange={(n) => n !== null && save({ tweezed: n })}
+              onChange={(n) => n !== null && say('tweezed', { tweezed: n })}
               aria-label="Hairs tweezed"
             />
           </label>
@@ -220,7 +223,7 @@ function OneZone({ zone, planned }: { readonly zone: BenchZone; readonly planned
           <h2>On the skin</h2>
           <Choice
             name="Skin"
-            value={reading.skin}
+            value={said('skin') ? reading.skin : null}
             disabled={closed}
             options={[
               ['calm', 'calm'],
@@ -229,29 +232,29 @@ function OneZone({ zone, planned }: { readonly zone: BenchZone; readonly planned
               ['shiny', 'shiny, raw'],
               ['blister', 'blister'],
             ]}
-            onChange={(skin) => save({ skin })}
+            onChange={(skin) => say('skin', { skin })}
           />
           <Choice
             name="Bleeding"
-            value={reading.bleeding}
+            value={said('bleeding') ? reading.bleeding : null}
             disabled={closed}
             options={[
               ['none', 'none'],
               ['points', 'points, usual on coarse hair'],
               ['keeps-on', 'does not stop'],
             ]}
-            onChange={(bleeding) => save({ bleeding })}
+            onChange={(bleeding) => say('bleeding', { bleeding })}
           />
           <Choice
             name="The heat felt"
-            value={reading.heatFelt}
+            value={said('heatFelt') ? reading.heatFelt : null}
             disabled={closed}
             options={[
               ['too-cool', 'too cool'],
               ['right', 'right'],
               ['too-warm', 'too warm'],
             ]}
-            onChange={(heatFelt) => save({ heatFelt })}
+            onChange={(heatFelt) => say('heatFelt', { heatFelt })}
           />
           <label className={styles.note}>
             Note for next time
@@ -288,6 +291,7 @@ function OneZone({ zone, planned }: { readonly zone: BenchZone; readonly planned
 }
 
 const ACTION_WORDS = {
+  ask: 'Read first.',
   stop: 'Stop here.',
   finish: 'Finish.',
   tweeze: 'Tweeze.',

@@ -3,6 +3,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import {
   aidOf,
+  earlyBy,
   liveTable,
   press,
   pressingStrip,
@@ -90,7 +91,7 @@ export function useTable(): Table {
     if (!event) return;
     const pressed = press({ act, lastAtMs: table.lastAtMs }, groups, armed, tabletNow());
     setArmed(pressed.kind === 'armed' ? pressed.armed : null);
-    if (pressed.kind === 'go') emit(event);
+    if (pressed.kind === 'go') emit(act.kind === 'pull' ? { ...event, ...earlyBy(act.readyAtMs, tabletNow()) } : event);
     else setFlashes((n) => n + 1);
   };
   return {
@@ -119,7 +120,7 @@ export function useTable(): Table {
       if (table.lastPulled) emit({ kind: 'mark', strip: table.lastPulled, mark: kind });
     },
     laid: (strip) => emit({ kind: 'laid', strip }),
-    pulled: (strip) => emit({ kind: 'pulled', strip }),
+    pulled: (strip) => emit({ kind: 'pulled', strip, ...earlyBy(table.readyAtMs.get(strip), tabletNow()) }),
     aid: act.kind === 'stopped' ? aidOf(standing(journal), nowMs) : null,
     aids: (step) => emit({ kind: 'aid', step }),
     reheated: (product) => emit({ kind: 'reheat', product }),

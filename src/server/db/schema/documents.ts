@@ -7,6 +7,7 @@ import type { HairFlag, HairHistory } from '../../../core/hair';
 import type { Matters, Preferences } from '../../../core/matching';
 import type { DrawnKeep } from '../../../core/outcomes';
 import type { HandStrips, StudioCase } from '../../../core/plan';
+import type { ReadField } from '../../../core/reading';
 import type { Fact, FormAnswers, FoundFact, Outcome } from '../../../core/screening';
 
 export interface StudioSettings {
@@ -231,5 +232,7 @@ export interface Reading {
   readonly skin: 'calm' | 'pink' | 'red' | 'shiny' | 'blister';
   readonly tweezed: number;
   readonly heatFelt: 'too-warm' | 'right' | 'too-cool';
+  /** What was said of the fields above; the rest are presets. Absent in readings of before it was kept: all were. */
+  readonly said?: readonly ReadField[] | undefined;
   readonly note: string;
 }

@@ -1,0 +1,65 @@
+import { describe, expect, it } from 'vitest';
+import type { TableEvent } from '../../core/hands';
+import type { Reading } from '../db/schema';
+import { readWords, tableWords } from './recordWords';
+
+const preset: Reading = {
+  v: 1,
+  removedPct: 96,
+  brokenPct: 2,
+  left: 'none',
+  leftKind: 'none',
+  bleeding: 'none',
+  skin: 'pink',
+  tweezed: 0,
+  heatFelt: 'right',
+  note: '',
+  said: [],
+};
+
+describe('the record of a reading', () => {
+  it('says nothing that nobody said', () => {
+    expect(readWords(preset)).toBe('not read.');
+    expect(readWords({ ...preset, note: 'calm after a minute' })).toBe('not read. calm after a minute');
+  });
+  it('says what was said, and only that', () => {
+    expect(readWords({ ...preset, left: 'few', said: ['left'] })).toBe('a few left.');
+    expect(readWords({ ...preset, removedSaid: true, skin: 'red', said: ['skin'] })).toBe('96 % removed, skin red.');
+  });
+  it('of before it was kept what was said is told whole', () => {
+    expect(readWords({ ...preset, said: undefined })).toBe(
+      '96 % removed, 2 % broken, nothing left, 0 tweezed, skin pink, no bleeding, felt right.',
+    );
+  });
+});
+
+describe('the record of the table', () => {
+  const event = (kind: TableEvent['kind'], more: Partial<TableEvent> = {}): TableEvent => ({
+    id: Math.random().toString(),
+    atMs: 0,
+    kind,
+    ...more,
+  });
+  it('tells what was left out, what came off early, what was stopped and seen', () => {
+    expect(
+      tableWords([
+        event('step', { step: 'alerts' }),
+        event('step', { step: 'cleanse@0', skipped: true }),
+        event('pulled', { strip: 'A1', earlyS: 12 }),
+        event('pulled', { strip: 'A2', earlyS: 3 }),
+        event('stop'),
+        event('aid', { step: 'blister' }),
+        event('aid', { step: 'water-off' }),
+      ]),
+    ).toEqual([
+      'Left out at the table: cleansing.',
+      'Pulled before the window: 2, up to 12 s early.',
+      'The work was stopped. Noted: blister, water off.',
+    ]);
+  });
+  it('tells nothing of what was taken back, nor where all went as planned', () => {
+    const skipped = event('step', { step: 'hands', skipped: true });
+    expect(tableWords([skipped, event('undo', { undoes: skipped.id })])).toEqual([]);
+    expect(tableWords([event('wrist', { product: 'film-hard' }), event('pulled', { strip: 'A1' })])).toEqual([]);
+  });
+});
