@@ -174,7 +174,7 @@ test('a new client: nothing is green before it is asked, nothing counts as asked
   await page.getByRole('button', { name: /^Charted/ }).click();
   await page.getByRole('button', { name: /^Take / }).click();
   await page.getByRole('link', { name: 'To the table' }).click();
-  await expect(page.getByRole('heading', { name: 'Test on your wrist' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Alerts' })).toBeVisible();
 });
 
 test('the planning stations pass axe', async ({ page, request }) => {

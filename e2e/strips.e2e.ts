@@ -310,6 +310,10 @@ test('what the first pass left is gone over again in small strips, and only ther
   await page.getByRole('radio', { name: 'pink, usual' }).click();
   await page.getByRole('radio', { name: 'a patch' }).click();
   const round = page.getByRole('region', { name: 'Another round' });
+  // no further wax on skin that was not looked at
+  await expect(page.getByText('Look at the skin and say how it is')).toBeVisible();
+  await expect(round).toBeHidden();
+  await page.getByRole('radiogroup', { name: 'Bleeding' }).getByRole('radio', { name: 'none' }).click();
   await expect(round).toContainText('Only where hair was left');
   await expect(round).toContainText('test on your wrist first');
   await page.getByRole('radio', { name: 'growing another way' }).click();
