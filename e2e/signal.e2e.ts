@@ -147,6 +147,35 @@ test('a pull before its time wants a second press and is written as early; a bou
   await expect(field(page)).toHaveAttribute('data-state', 'wait');
 });
 
+test('sound and voice are off until asked for; then the voice says what the screen says', async ({ page, request }) => {
+  await page.addInitScript(() => {
+    const said: string[] = [];
+    Object.defineProperty(window, 'speechSynthesis', {
+      value: { cancel: () => undefined, speak: (u: { text: string }) => said.push(u.text) },
+    });
+    Object.defineProperty(window, 'SpeechSynthesisUtterance', {
+      value: class {
+        constructor(readonly text: string) {}
+      },
+    });
+    Object.assign(window, { said });
+  });
+  const said = (): Promise<readonly string[]> =>
+    page.evaluate(() => (window as unknown as { said: readonly string[] }).said);
+  await legAtTable(page, request, 'bram');
+  await toWait(page);
+  expect(await said()).toEqual([]);
+  await page.keyboard.press('v');
+  await expect(page.getByRole('button', { name: 'Sound and voice' })).toHaveAttribute('aria-pressed', 'true');
+  await toState(page, 'pull');
+  await expect.poll(async () => (await said()).at(-1)).toMatch(/^Pull \d+\. Breathe out\.$/);
+  expect((await said())[0]).toMatch(/^Wait, then pull \d+/);
+  await page.getByRole('button', { name: 'Sound and voice' }).tap();
+  const before = (await said()).length;
+  await toState(page, 'now');
+  expect(await said()).toHaveLength(before);
+});
+
 test('stop is first aid: minutes of water run over a reload, what is on the skin comes off, what is seen is kept', async ({
   page,
   request,

@@ -80,8 +80,12 @@ const onward = async () => {
   await page.waitForTimeout(400);
   return pulling;
 };
-for (let k = 0; k < 40 && (await act()) !== 'pull'; k++) await onward();
-await shot('work-wait');
+for (let k = 0; k < 150 && (await act()) !== 'pull'; k++) await onward();
+// the same table in the evening
+await page.getByRole('main').getByRole('button', { name: 'Evening light' }).click();
+await page.waitForTimeout(300);
+await shot('work-evening');
+await page.getByRole('main').getByRole('button', { name: 'Evening light' }).click();
 while ((await state()) === 'wait') await page.waitForTimeout(500);
 await page.waitForTimeout(3000);
 await shot('work');

@@ -20,13 +20,15 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['Arrows, Shift+arrows, Enter', 'Chart, sheet in focus: move the brush, comb that way, set or erase'],
   ['Z · Shift+Z', 'Strips, while they are changed: undo, redo'],
   ['Arrows', 'Strips, sheet in focus: move the chosen strip'],
-  ['Space · Page Down', 'Work: next (pedal)'],
+  ['Space · Page Down', 'Work: done (pedal); twice where it would be too early'],
   ['Page Up', 'Work: undo'],
   ['W', 'Work: wrist test done'],
+  ['S', 'Work: this step is left out'],
   ['H', 'Work: hold all'],
   ['A', 'Work: other strip'],
   ['1–4', 'Work: clean, some left, broke, sore'],
   ['F', 'Work: problem, and what to do'],
+  ['V', 'Work: sound and voice on or off'],
   ['0', 'Work: stop'],
 ];
 

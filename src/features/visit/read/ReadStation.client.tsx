@@ -145,7 +145,8 @@ function OneZone({ zone, planned }: { readonly zone: BenchZone; readonly planned
         <section>
           <h2>On the strip</h2>
           <label className={styles.slide} id="removed">
-            Came out with the root or whole: <strong>{removed} %</strong>
+            Came out with the root or whole:{' '}
+            <strong>{worked || reading.removedSaid ? `${removed} %` : 'not said'}</strong>
             <Slider
               value={removed}
               min={0}
@@ -164,7 +165,7 @@ function OneZone({ zone, planned }: { readonly zone: BenchZone; readonly planned
             </p>
           )}
           <label className={styles.slide} id="broken">
-            Broken, blunt ends: <strong>{broken} %</strong>
+            Broken, blunt ends: <strong>{said('broken') || worked ? `${broken} %` : 'not said'}</strong>
             <Slider
               value={broken}
               min={0}

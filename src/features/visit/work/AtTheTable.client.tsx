@@ -3,36 +3,31 @@
 import Link from 'next/link';
 import { useEffect, useState } from 'react';
 import { ZONES } from '@/core/anatomy';
-import { bandOf, signalOf, type StripMark } from '@/core/hands';
+import { bandOf, signalOf } from '@/core/hands';
 import { CurtainButton } from '@/ui/Curtain.client';
 import { RoomButton } from '@/ui/Room.client';
 import { useKeys } from '@/ui/useKeys';
-import { useBench, useSync } from '../BenchContext.client';
+import { useBench } from '../BenchContext.client';
 import { productName } from '../stations';
 import { NotTaken } from '../SyncWords.client';
 import { actWords } from './actWords';
 import { Band } from './Band';
 import { BelowKey } from './BelowKey';
 import { FaultList } from './FaultList';
+import { MARKS, MarksBar } from './MarksBar.client';
 import { OtherStrip } from './OtherStrip';
 import { StoppedPanel } from './StoppedPanel';
 import { thenWords } from './thenWords';
+import { SoundButton } from './SoundButton';
+import { useCues } from './useCues';
 import { useTable } from './useTable';
 import { useWakeLock } from './useWakeLock';
 import { WorkSheet } from './WorkSheet';
 import styles from './Work.module.css';
 
-const MARKS: readonly (readonly [StripMark, string])[] = [
-  ['clean', 'clean'],
-  ['some-left', 'some left'],
-  ['broke', 'broke'],
-  ['sore', 'sore'],
-];
-
 /** The table as a signal: one word, one number, one drawing, one key. */
 export function AtTheTable() {
   const { bench } = useBench();
-  const { sync } = useSync();
   const { plan, visit, client } = bench;
   const { settings } = bench.studio;
   const t = useTable();
@@ -52,6 +47,19 @@ export function AtTheTable() {
     e.preventDefault();
     if (!e.repeat) t.go();
   };
+  const signal = signalOf(act, nowMs);
+  const nextLay = [act, ...table.ahead].find((a) => a.kind === 'lay');
+  const words = actWords(act, {
+    plan,
+    found,
+    alerts: client.alerts,
+    prep: settings.schools.prep ?? 'powder',
+    productName: (id) => productName(bench, id),
+    readySign: settings.readySign,
+    signal,
+    nextLay: nextLay && 'strip' in nextLay ? nextLay.strip : null,
+  });
+  const cues = useCues(signal.state, nowMs === 0 ? '' : [words.title, words.say].filter(Boolean).join('. '));
   useKeys({
     Space: (e) => {
       if (e.target instanceof HTMLElement && e.target.closest('button:not([data-main]), a')) return;
@@ -66,24 +74,13 @@ export function AtTheTable() {
       if (act.kind === 'wrist') t.go();
     },
     s: t.skip,
+    v: cues.toggle,
     h: t.hold,
     a: toggle('other'),
     0: t.stop,
     f: toggle('problem'),
     ...Object.fromEntries(MARKS.map(([kind], i) => [String(i + 1), () => t.mark(kind)])),
     Escape: () => setPanel(null),
-  });
-  const signal = signalOf(act, nowMs);
-  const nextLay = [act, ...table.ahead].find((a) => a.kind === 'lay');
-  const words = actWords(act, {
-    plan,
-    found,
-    alerts: client.alerts,
-    prep: settings.schools.prep ?? 'powder',
-    productName: (id) => productName(bench, id),
-    readySign: settings.readySign,
-    signal,
-    nextLay: nextLay && 'strip' in nextLay ? nextLay.strip : null,
   });
   const strip = 'strip' in act ? found.get(act.strip) : undefined;
   const firstStrip = 'firstStrip' in act ? act.firstStrip : '';
@@ -155,32 +152,7 @@ export function AtTheTable() {
             nowMs={nowMs}
           />
         ) : null}
-        <div
-          className={styles.marks}
-          role="group"
-          aria-label={last ? `How strip ${last.strip.number} came off` : 'How the last strip came off'}
-        >
-          <span className={styles.markDisc} data-none={!last}>
-            {last?.strip.number ?? '–'}
-          </span>
-          {MARKS.map(([kind, word], i) => (
-            <button
-              key={kind}
-              type="button"
-              aria-pressed={lastMark === kind}
-              disabled={!last}
-              onClick={() => t.mark(kind)}
-            >
-              <b>{i + 1}</b> {word}
-            </button>
-          ))}
-          <span className={styles.saved} data-sync={sync} role="status">
-            {sync === 'saved' || sync === 'saving' ? '' : 'Server away: kept on this tablet'}
-          </span>
-          <Link href={`/visits/${visit.id}/strips`} className={styles.leave}>
-            Leave
-          </Link>
-        </div>
+        <MarksBar last={last} mark={lastMark ?? null} onMark={t.mark} leaveHref={`/visits/${visit.id}/strips`} />
       </section>
       <div className={styles.band}>
         {act.kind === 'pull' && nowMs > 0 ? (
@@ -204,6 +176,7 @@ export function AtTheTable() {
               </>
             ) : null}
           </p>
+          <SoundButton on={cues.on} onToggle={cues.toggle} />
           <RoomButton className={styles.bare} />
           <CurtainButton className={styles.bare} drawn />
         </div>
@@ -247,6 +220,10 @@ export function AtTheTable() {
             className={styles.next}
             data-wait={signal.state === 'wait'}
             onClick={t.go}
+            onKeyDown={(e) => {
+              // a key held down is one press
+              if (e.repeat) e.preventDefault();
+            }}
             autoFocus
           >
             {t.armed ? 'Press once more' : words.button}

@@ -1,3 +1,4 @@
+import { ZONES } from '@/core/anatomy';
 import type { LiveTable } from '@/core/hands';
 import type { FoundStrip } from './useTable';
 import styles from './Work.module.css';
@@ -40,7 +41,7 @@ export function SetSlabs({ table, found, act, nowMs }: Props) {
             </svg>
             <b>{first ? 'first coat' : word}</b>
             {zone && here && zone !== here ? (
-              <small>{zone.side === 'middle' || zone.side === here.side ? zone.zone : zone.side}</small>
+              <small>{zone.zone === here.zone ? zone.side : ZONES[zone.zone].name}</small>
             ) : null}
           </li>
         );

@@ -77,7 +77,7 @@ export function actWords(act: Act, context: ActContext): ActWords {
         where: 'Nothing is on the skin',
         word: 'TURN',
         strong: `Client ${position}. Residue off, draped.`,
-        more: stands === '' ? '' : `Then you ${stands.toLowerCase().replace(/^stand/, 'stand')}`,
+        more: stands === '' ? '' : `Then you ${stands.toLowerCase()}`,
         say: 'Take your time turning over.',
         button: 'Turned',
       };
