@@ -11,6 +11,7 @@ import { useBench } from '../BenchContext.client';
 import { productName } from '../stations';
 import { NotTaken } from '../SyncWords.client';
 import { actWords } from './actWords';
+import { alertsToday } from './alertsToday';
 import { Band } from './Band';
 import { BelowKey } from './BelowKey';
 import { FaultList } from './FaultList';
@@ -52,7 +53,7 @@ export function AtTheTable() {
   const words = actWords(act, {
     plan,
     found,
-    alerts: client.alerts,
+    alerts: alertsToday(client.alerts, plan),
     prep: settings.schools.prep ?? 'powder',
     productName: (id) => productName(bench, id),
     readySign: settings.readySign,
