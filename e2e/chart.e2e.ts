@@ -2,7 +2,7 @@ import { expect, test, type Locator, type Page } from '@playwright/test';
 import { sheetFor, ZONES } from '../src/core/anatomy';
 import { growthAt, growthField, type DensityPlace } from '../src/core/field';
 import { angleBetweenDeg } from '../src/core/shared';
-import { bench, keyBound, openVisit, saved } from './support';
+import { bench, keyBound, openVisit, saved, still } from './support';
 
 /** Screen point of a place on the sheet, cm. */
 async function at(canvas: Locator, [x, y]: readonly [number, number]): Promise<{ x: number; y: number }> {
@@ -140,6 +140,7 @@ test('the two tests of the hand become strokes; undo and redo; the chart as an S
   const before = (await bench(request, visitId)).zones[0]?.data.strokes.length ?? 0;
   const count = async (): Promise<number> => (await bench(request, visitId)).zones[0]?.data.strokes.length ?? -1;
   await more(page, 'Find growth by touch');
+  await still(page);
   const [fingers, trace] = [
     page.getByRole('radiogroup', { name: /^1\. Brush/ }),
     page.getByRole('radiogroup', { name: /^2\. Spread/ }),

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type APIRequestContext, type Locator, type Page } from '@playwright/test';
-import { bench, keyBound, openVisit, PIN, ready, saved } from './support';
+import { bench, keyBound, openVisit, PIN, ready, saved, still } from './support';
 
 async function walkIn(request: APIRequestContext, clientId: string): Promise<string> {
   const made = await request.post('/api/visits', {
@@ -291,17 +291,20 @@ test('the rules are read, found, tightened with a name; a milder one needs a rea
   await page.getByRole('menuitem', { name: 'Bao' }).click();
   await page.getByLabel('Find a rule').fill('caffeine');
   await page.getByRole('button', { name: 'Change: Coffee or stimulants today' }).click();
+  await still(page);
   await page.getByLabel('Wait in days').fill('2');
   await page.getByRole('button', { name: 'Keep the change' }).click();
   await expect(page.getByRole('cell', { name: /^2 days/ })).toContainText('shipped: 1 day');
   await expect(page.getByLabel('Changes by this studio')).toContainText('Bao');
   await page.getByRole('button', { name: 'Change: Coffee or stimulants today' }).click();
+  await still(page);
   await page.getByRole('radiogroup', { name: 'Answer' }).getByText('go', { exact: true }).click();
   await page.getByRole('button', { name: 'Make it milder' }).click();
   await expect(page.getByText('A milder rule needs a written reason.')).toBeVisible();
   await page.getByRole('button', { name: 'Cancel' }).click();
   await page.getByLabel('Find a rule').fill('open skin');
   await page.getByRole('button', { name: 'Change: Open skin' }).click();
+  await still(page);
   await page.getByRole('radiogroup', { name: 'Answer' }).getByText('adapt', { exact: true }).click();
   await page.getByRole('button', { name: 'Make it milder' }).click();
   await expect(page.getByText('This rule is never loosened.')).toBeVisible();

@@ -84,3 +84,15 @@ export const saved = async (page: Page): Promise<void> => {
 export const keyBound = async (page: Page, key: string): Promise<void> => {
   await page.waitForFunction((k) => (document.documentElement.dataset['keys'] ?? '').split(' ').includes(k), key);
 };
+
+/**
+ * Waits until what opens has opened: a dialog that is still growing moves from under the pointer when the machine
+ * stalls, and the click is lost.
+ */
+export const still = async (page: Page): Promise<void> => {
+  await expect(page.getByRole('dialog').last()).toBeVisible();
+  await page.evaluate(async () => {
+    const moving = document.getAnimations().filter((a) => a.effect?.getComputedTiming().iterations !== Infinity);
+    await Promise.all(moving.map((a) => a.finished.catch(() => undefined)));
+  });
+};
