@@ -79,5 +79,6 @@ export const coloursCss = (): string => {
       .join('\n');
   const evening = ":root[data-theme='evening']";
   // paper is always in the day's colours
-  return `:root {\n${lines(COLOURS)}\n}\n${evening} {\n${lines(EVENING)}\n}\n@media print {\n${evening} {\n${lines(COLOURS)}\n}\n}\n`;
+  const rule = (root: string, colours: Readonly<Record<string, string>>): string => `${root} {\n${lines(colours)}\n}\n`;
+  return `${rule(':root', COLOURS)}${rule(evening, EVENING)}@media print {\n${rule(evening, COLOURS)}}\n`;
 };

@@ -42,6 +42,10 @@ export type Press =
 /** Names an act, so that a second press is known to be on the same one. */
 const nameOf = (act: Act): string => `${act.kind} ${'strip' in act ? act.strip : ''}`;
 
+/** A first press still waits for its second. */
+export const isArmed = (armed: Armed | null, act: Act, nowMs: number): boolean =>
+  armed?.on === nameOf(act) && nowMs - armed.atMs <= TWICE_WITHIN_MS;
+
 /** What a press does to the act in hand. */
 export function press(
   table: Pick<LiveTable, 'act' | 'lastAtMs'>,
@@ -52,9 +56,7 @@ export function press(
   const { act } = table;
   if (nowMs < lockedUntilMs(table, groups)) return { kind: 'locked' };
   if (!isEarly(act, nowMs)) return { kind: 'go' };
-  const sinceMs = armed?.on === nameOf(act) ? nowMs - armed.atMs : Infinity;
-  // a bounce of the same press is not the second one
-  if (sinceMs < LEAST_ACT_MS / 2) return { kind: 'locked' };
-  if (sinceMs <= TWICE_WITHIN_MS) return { kind: 'go' };
-  return { kind: 'armed', armed: { on: nameOf(act), atMs: nowMs } };
+  if (armed === null || !isArmed(armed, act, nowMs)) return { kind: 'armed', armed: { on: nameOf(act), atMs: nowMs } };
+  // a bounce of the same press is not the second one, and does not take the first back
+  return nowMs - armed.atMs < LEAST_ACT_MS / 2 ? { kind: 'armed', armed } : { kind: 'go' };
 }

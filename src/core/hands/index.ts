@@ -6,7 +6,7 @@ export { actFault, beginsWith } from './admit';
 export type { ActFault } from './admit';
 export { liveTable, pressingStrip } from './live';
 export { hasBegun, standing, MARKS, TABLE_EVENT_KINDS } from './tableEvents';
-export { earlyBy, press, type Armed } from './brake';
+export { earlyBy, isArmed, press, type Armed } from './brake';
 export { bandOf, signalOf } from './signal';
 export type { Band, Signal, SignalState } from './signal';
 export { stepsOf } from './steps';

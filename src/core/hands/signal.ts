@@ -7,7 +7,10 @@ export type SignalState = 'do' | 'wait' | 'pull' | 'now';
 
 export interface Signal {
   readonly state: SignalState;
-  /** Of wait: until it is ready; of pull: for how long it is good; of now: over by; whole seconds, null of do. */
+  /**
+   * Whole seconds. Of wait: until it is ready; of pull: for how long it is good; of now: over by; of a second coat: for
+   * how long the first still takes it, 0 once it has cooled. Null of anything else.
+   */
   readonly seconds: number | null;
 }
 
@@ -24,7 +27,8 @@ export function signalOf(act: Act, nowMs: number): Signal {
   if (act.kind === 'lay' && act.notBeforeMs !== null && nowMs < act.notBeforeMs) {
     return { state: 'wait', seconds: upS(act.notBeforeMs - nowMs) };
   }
-  return { state: 'do', seconds: null };
+  const untilMs = act.kind === 'lay' ? act.notAfterMs : null;
+  return { state: 'do', seconds: untilMs === null ? null : upS(untilMs - nowMs) };
 }
 
 /** Shares of the band: where ready and latest stand on it and where it is now, from the lay on. */

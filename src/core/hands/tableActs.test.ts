@@ -120,6 +120,22 @@ describe('the signal', () => {
   });
 });
 
+describe('a second coat', () => {
+  const two = groups.map((g) => ({ ...g, jobs: g.jobs.map((j) => ({ ...j, coats: 2 as const })) }));
+  const { act } = liveTable(two, laidA);
+  it('waits until the first has rested, then says for how long that still takes it, and when it is late', () => {
+    if (act.kind !== 'lay' || act.notBeforeMs === null || act.notAfterMs === null) throw new Error('a second coat');
+    expect(signalOf(act, act.notBeforeMs - 3000)).toEqual({ state: 'wait', seconds: 3 });
+    expect(signalOf(act, act.notAfterMs - 5000)).toEqual({ state: 'do', seconds: 5 });
+    expect(signalOf(act, act.notAfterMs + 5000)).toEqual({ state: 'do', seconds: 0 });
+  });
+  it('too early wants a second press', () => {
+    if (act.kind !== 'lay' || act.notBeforeMs === null) throw new Error('a second coat');
+    expect(press({ act, lastAtMs: 30_000 }, two, null, act.notBeforeMs - 1000).kind).toBe('armed');
+    expect(press({ act, lastAtMs: 30_000 }, two, null, act.notBeforeMs + 10).kind).toBe('go');
+  });
+});
+
 describe('the brake', () => {
   const table = liveTable(groups, laidA);
   const at = (ms: number, armed: Armed | null = null) => press(table, groups, armed, ms);
@@ -127,7 +143,8 @@ describe('the brake', () => {
     expect(isEarly(table.act, 35_000)).toBe(true);
     const first = at(35_000);
     if (first.kind !== 'armed') throw new Error('armed');
-    expect(at(35_100, first.armed).kind).toBe('locked'); // a bounce of the same press
+    // a bounce of the same press is no second one
+    expect(at(35_100, first.armed)).toEqual(first);
     expect(at(36_000, first.armed).kind).toBe('go');
     expect(at(35_000 + TWICE_WITHIN_MS + 1, first.armed).kind).toBe('armed');
     expect(at(56_000).kind).toBe('go');

@@ -27,9 +27,11 @@ describe('the record of a reading', () => {
     expect(readWords({ ...preset, removedSaid: true, skin: 'red', said: ['skin'] })).toBe('96 % removed, skin red.');
   });
   it('of before it was kept what was said is told whole', () => {
-    expect(readWords({ ...preset, said: undefined })).toBe(
+    expect(readWords({ ...preset, said: undefined, removedSaid: true })).toBe(
       '96 % removed, 2 % broken, nothing left, 0 tweezed, skin pink, no bleeding, felt right.',
     );
+    // a share that only followed from marks was never said
+    expect(readWords({ ...preset, said: undefined })).not.toContain('removed');
   });
 });
 
@@ -49,12 +51,13 @@ describe('the record of the table', () => {
         event('pulled', { strip: 'A2', earlyS: 3 }),
         event('stop'),
         event('aid', { step: 'blister' }),
+        event('aid', { step: 'blister' }),
         event('aid', { step: 'water-off' }),
       ]),
     ).toEqual([
       'Left out at the table: cleansing.',
       'Pulled before the window: 2, up to 12 s early.',
-      'The work was stopped. Noted: blister, water off.',
+      'The work was stopped. Noted: blister.',
     ]);
   });
   it('tells nothing of what was taken back, nor where all went as planned', () => {

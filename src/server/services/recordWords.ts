@@ -1,7 +1,6 @@
 // What the record says of a reading and of the table, in words: only what was said and what was done.
 
-import type { TableEvent } from '../../core/hands';
-import { standing } from '../../core/hands';
+import { SEEN, standing, type TableEvent } from '../../core/hands';
 import { readStep } from '../../core/plan';
 import { isSaid, type ReadField } from '../../core/reading';
 import type { Reading } from '../db/schema';
@@ -20,9 +19,8 @@ export function readWords(reading: Reading): string {
     ['bleeding', BLED[reading.bleeding]],
     ['heatFelt', FELT[reading.heatFelt]],
   ];
-  const removedSaid = reading.removedSaid === true || reading.said === undefined;
   const words = [
-    ...(removedSaid ? [`${reading.removedPct} % removed`] : []),
+    ...(reading.removedSaid ? [`${reading.removedPct} % removed`] : []),
     ...said.filter(([field]) => isSaid(reading, field)).map(([, w]) => w),
   ];
   return `${words.length > 0 ? `${words.join(', ')}.` : 'not read.'} ${reading.note}`.trim();
@@ -49,14 +47,15 @@ export function tableWords(journal: readonly TableEvent[]): readonly string[] {
     e.kind === 'step' && e.skipped && e.step !== undefined ? [STEPS[readStep(e.step).name] ?? e.step] : [],
   );
   const early = counted.filter((e) => e.earlyS !== undefined);
-  const seen = counted.flatMap((e) => (e.kind === 'aid' && e.step !== undefined ? [e.step] : []));
+  const aid = new Set(counted.flatMap((e) => (e.kind === 'aid' ? [e.step] : [])));
+  const seen: readonly string[] = [...SEEN.filter((s) => aid.has(s)), ...(aid.has('not-a-burn') ? ['not a burn'] : [])];
   return [
     ...(leftOut.length > 0 ? [`Left out at the table: ${leftOut.join(', ')}.`] : []),
     ...(early.length > 0
       ? [`Pulled before the window: ${early.length}, up to ${Math.max(...early.map((e) => e.earlyS ?? 0))} s early.`]
       : []),
     ...(counted.some((e) => e.kind === 'stop')
-      ? [`The work was stopped.${seen.length > 0 ? ` Noted: ${seen.join(', ').replaceAll('-', ' ')}.` : ''}`]
+      ? [`The work was stopped.${seen.length > 0 ? ` Noted: ${seen.join(', ')}.` : ''}`]
       : []),
   ];
 }

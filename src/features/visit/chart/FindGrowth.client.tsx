@@ -56,6 +56,7 @@ export function FindGrowth({ sheetCm, onFound, onClose }: Props) {
       destroyOnHidden
     >
       <div className={styles.find}>
+        <p>Up is towards the head, whichever way the sheet lies.</p>
         <div
           className={styles.places}
           role="radiogroup"

@@ -152,7 +152,7 @@ export const WaxSlab = memo(function WaxSlab({
         {order}
         {broken ? <tspan fill="var(--field-now)">!</tspan> : null}
       </text>
-      {isOff && mark ? <MarkSign mark={mark} at={towardsFoot(slab, 2.1 * r)} r={r * 0.8} /> : null}
+      {isOff && mark ? <MarkSign mark={mark} middle={towardsFoot(slab, 2.1 * r)} r={r * 0.8} /> : null}
     </g>
   );
 });
@@ -188,14 +188,13 @@ function Streak({ slab, widthCm, fade }: { readonly slab: Slab; readonly widthCm
 }
 
 /** How a strip came off, as a sign: tick, short hairs, zigzag, ring. */
-function MarkSign({ mark, at: [x, y], r }: { readonly mark: StripMark; readonly at: Vec; readonly r: number }) {
+function MarkSign({ mark, middle: [x, y], r }: { readonly mark: StripMark; readonly middle: Vec; readonly r: number }) {
+  const at = (u: number, v: number): string => `${x + u * r} ${y + v * r}`;
   const SHAPES: Readonly<Record<StripMark, string>> = {
-    clean: `M${x - r} ${y}L${x - 0.3 * r} ${y + 0.7 * r}L${x + r} ${y - 0.8 * r}`,
-    'some-left': [-0.8, 0, 0.8]
-      .map((k) => `M${x + k * r - 0.2 * r} ${y + 0.8 * r}L${x + k * r + 0.2 * r} ${y - 0.8 * r}`)
-      .join(''),
-    broke: `M${x - r} ${y + 0.6 * r}L${x - 0.35 * r} ${y - 0.6 * r}L${x + 0.3 * r} ${y + 0.6 * r}L${x + r} ${y - 0.6 * r}`,
-    sore: `M${x - r} ${y}A${r} ${r} 0 1 1 ${x + r} ${y}A${r} ${r} 0 1 1 ${x - r} ${y}M${x - 0.1 * r} ${y}H${x + 0.1 * r}`,
+    clean: `M${at(-1, 0)}L${at(-0.3, 0.7)}L${at(1, -0.8)}`,
+    'some-left': [-0.8, 0, 0.8].map((k) => `M${at(k - 0.2, 0.8)}L${at(k + 0.2, -0.8)}`).join(''),
+    broke: `M${at(-1, 0.6)}L${at(-0.35, -0.6)}L${at(0.3, 0.6)}L${at(1, -0.6)}`,
+    sore: `M${at(-1, 0)}A${r} ${r} 0 1 1 ${at(1, 0)}A${r} ${r} 0 1 1 ${at(-1, 0)}M${at(-0.1, 0)}L${at(0.1, 0)}`,
   };
   return (
     <path

@@ -54,12 +54,15 @@ export function AtTheTable() {
     plan,
     found,
     alerts: alertsToday(client.alerts, plan),
+    consult: visit.consult,
     prep: settings.schools.prep ?? 'powder',
     productName: (id) => productName(bench, id),
     readySign: settings.readySign,
     signal,
     nextLay: nextLay && 'strip' in nextLay ? nextLay.strip : null,
   });
+  // what the voice says stands on the screen too, once
+  const isSaid = words.say === '' || words.more.includes(words.say);
   const cues = useCues(signal.state, nowMs === 0 ? '' : [words.title, words.say].filter(Boolean).join('. '));
   useKeys({
     Space: (e) => {
@@ -92,7 +95,7 @@ export function AtTheTable() {
     plan.zones.find((z) => z.strips.length > 0);
   const last = found.get(table.lastPulled ?? '');
   const lastMark = table.lastPulled ? table.strips.get(table.lastPulled)?.mark : null;
-  const passes = strip?.zone.choice?.passes ?? 1;
+  const [pass, passes] = [strip?.strip.pass ?? 1, strip?.zone.choice?.passes ?? 1];
   const readHref = `/visits/${visit.id}/read`;
   if (act.kind === 'stopped') {
     return (
@@ -100,7 +103,6 @@ export function AtTheTable() {
         t={t}
         timeZone={bench.studio.timeZone}
         readHref={readHref}
-        isFace={zone ? ZONES[zone.zone].face : false}
         productName={(id) => productName(bench, id)}
         sheet={
           zone ? (
@@ -171,9 +173,9 @@ export function AtTheTable() {
             {act.kind === 'lay' || act.kind === 'pull' ? (
               <>
                 {Array.from({ length: passes }, (_, i) => (
-                  <i key={i} className={styles.pass} data-on={i === 0} />
+                  <i key={i} className={styles.pass} data-on={i < pass} />
                 ))}
-                pass 1 of {passes}
+                pass {pass} of {passes}
               </>
             ) : null}
           </p>
@@ -196,6 +198,7 @@ export function AtTheTable() {
             <p className={styles.beside} role="timer">
               {words.beside[0]}
               <b>{words.beside[1]}</b>
+              {isSaid ? null : <span>“{words.say}”</span>}
             </p>
           ) : null}
           {words.list.length > 1 ? (
@@ -205,7 +208,7 @@ export function AtTheTable() {
               ))}
             </ol>
           ) : null}
-          {words.disc && !words.beside && words.say !== '' ? <p className={styles.say}>“{words.say}”</p> : null}
+          {words.beside || isSaid ? null : <p className={styles.say}>“{words.say}”</p>}
         </div>
         <div className={styles.lines}>
           <strong>{words.strong}</strong>

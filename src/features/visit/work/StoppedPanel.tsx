@@ -11,14 +11,13 @@ interface Props {
   readonly t: Table;
   readonly timeZone: string;
   readonly readHref: string;
-  readonly isFace: boolean;
   readonly productName: (id: string) => string;
   /** The zone with what lies on it. */
   readonly sheet: ReactNode;
 }
 
 /** Stopped: first aid at once, then what is still on the skin, then what was seen. Nothing new is proposed. */
-export function StoppedPanel({ t, timeZone, readHref, isFace, productName, sheet }: Props) {
+export function StoppedPanel({ t, timeZone, readHref, productName, sheet }: Props) {
   const { aid, table, found } = t;
   if (!aid) return null;
   const onSkin = table.onSkin.map((id) => ({ id, number: found.get(id)?.strip.number ?? '' }));
@@ -31,8 +30,8 @@ export function StoppedPanel({ t, timeZone, readHref, isFace, productName, sheet
         {aid.isBurn ? <Water aid={aid} /> : <NoBurn />}
         {aid.isBurn ? (
           <p className={styles.refer}>
-            <b>Get medical help</b> if the skin is white or blistered, if it is larger than a palm
-            {isFace ? ', since it is on the face' : ', on the face or in a fold'}, or if anyone feels faint.
+            <b>Get medical help</b> if the skin is white or blistered, if it is larger than a palm, on the face or in a
+            fold, or if anyone feels faint.
           </p>
         ) : null}
         <div className={styles.pair}>
@@ -79,7 +78,7 @@ export function StoppedPanel({ t, timeZone, readHref, isFace, productName, sheet
                 </button>
               ))}
               {onSkin.length > 1 ? (
-                <button type="button" onClick={() => onSkin.forEach((s) => t.pulled(s.id))}>
+                <button type="button" onClick={() => t.pulled(...onSkin.map((s) => s.id))}>
                   All off
                 </button>
               ) : null}
@@ -92,14 +91,21 @@ export function StoppedPanel({ t, timeZone, readHref, isFace, productName, sheet
           </h2>
           {product && last ? (
             <p>
-              Noted: strip {last.strip.number}, {productName(product).toLowerCase()}
+              {table.lastPulled ? 'Last pulled' : 'On the skin'}: strip {last.strip.number},{' '}
+              {productName(product).toLowerCase()}
               {last.zone.heat ? `, planned about ${Math.round(last.zone.heat.workingC.target)}° at touch` : ''}.
             </p>
           ) : null}
           <div className={styles.seen} role="group" aria-label="What is seen">
             <span>What is seen</span>
             {SEEN.map((s) => (
-              <button key={s} type="button" aria-pressed={aid.seen.includes(s)} onClick={() => t.aids(s)}>
+              <button
+                key={s}
+                type="button"
+                aria-pressed={aid.seen.includes(s)}
+                // what was noted is taken back by undo
+                onClick={() => !aid.seen.includes(s) && t.aids(s)}
+              >
                 {s}
               </button>
             ))}
@@ -107,7 +113,7 @@ export function StoppedPanel({ t, timeZone, readHref, isFace, productName, sheet
           <div className={styles.ends}>
             <Link href={readHref}>Go on with the record</Link>
             <button type="button" onClick={t.undo} disabled={!table.undoable}>
-              Undo: taken back <kbd>↑</kbd>
+              Undo <kbd>↑</kbd>
             </button>
           </div>
         </div>
@@ -124,14 +130,16 @@ function Water({ aid }: { readonly aid: Aid }) {
   return (
     <>
       <h1>{left > 0 ? 'Cool running water, now' : 'Twenty minutes of water are done'}</h1>
-      <p className={styles.minutes} role="timer">
-        <b>{left}</b>
-        <span>
-          {left === 1 ? 'minute' : 'minutes'}
-          <br />
-          {aid.isRunning ? 'more' : 'more, water is off'}
-        </span>
-      </p>
+      {left > 0 ? (
+        <p className={styles.minutes} role="timer">
+          <b>{left}</b>
+          <span>
+            {left === 1 ? 'minute' : 'minutes'}
+            <br />
+            {aid.isRunning ? 'more' : 'more, water is off'}
+          </span>
+        </p>
+      ) : null}
       <div className={styles.scale} aria-hidden="true">
         {Array.from({ length: WATER_MIN }, (_, i) => (
           <i key={i} data-full={i < Math.floor(ranMin)} />

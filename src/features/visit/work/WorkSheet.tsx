@@ -25,6 +25,7 @@ const KEYS_PX = 108;
 /** On an upright tablet they stand at its right (Work.module.css). */
 const KEYS_RIGHT_UNDER_PX = 1000;
 const NARROW_PX = 560;
+const SLABS_PX = 84;
 /** Set in this many steps, so that the drawing is not made anew four times a second. */
 const STEPS = 10;
 
@@ -64,7 +65,9 @@ export function WorkSheet({ zone, bench, table, groups, act, state, nowMs, small
   const isNarrow = small || size.width < NARROW_PX;
   const { width, height, keysRight } = size;
   const keys = isNarrow ? 0 : KEYS_PX;
-  const frame = { width, height, left: keysRight ? 0 : keys, right: keysRight ? keys : 0 };
+  // on a phone what else sets stands at its right
+  const slabs = isNarrow && !small && table.onSkin.some((id) => id !== inHand) ? SLABS_PX : 0;
+  const frame = { width, height, left: keysRight ? 0 : keys, right: slabs + (keysRight ? keys : 0) };
   return (
     <div ref={box} className={styles.drawing}>
       <StripSheet

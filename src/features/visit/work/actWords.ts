@@ -148,9 +148,9 @@ const PARTS: Readonly<Partial<Record<StepName, string>>> = {
 };
 
 const AGAIN = {
-  cooler: 'Cooler skin now: turn the pot down, stir.',
-  warmed: 'The pot was warmed: stir, test again.',
-  minutes: 'A quarter of an hour on: stir, test again.',
+  cooler: 'Cooler for this skin: pot down, stir.',
+  warmed: 'The pot was warmed: stir.',
+  minutes: 'A quarter of an hour on: stir.',
 } as const;
 
 function wristWords(act: Extract<Act, { kind: 'wrist' }>, { plan, found, productName }: ActContext): ActWords {
@@ -162,7 +162,7 @@ function wristWords(act: Extract<Act, { kind: 'wrist' }>, { plan, found, product
     word: 'WRIST',
     figure: zone?.heat ? [String(Math.round(zone.heat.workingC.target)), '°C'] : null,
     strong: 'Comfortable on the inner wrist?',
-    more: act.again === null ? 'Stir first. The figure is an estimate: the wrist decides.' : AGAIN[act.again],
+    more: `${act.again === null ? 'Stir first.' : AGAIN[act.again]} An estimate: the wrist decides.`,
     button: 'Wrist test done',
   };
 }
@@ -172,6 +172,12 @@ const to =
   ({ zone }: FoundStrip) =>
   (v: PlanStrip['pull']): string =>
     towards(zone.zone, zone.side, v).replaceAll('towards ', 'to ');
+
+/** How long the first coat still takes the second; null of a lay that nothing bounds. */
+function coatTime(seconds: number | null): ActWords['beside'] {
+  if (seconds === null) return null;
+  return seconds > 0 ? ['within', `${seconds} s`] : ['First coat is cool: pull early.', 'at once'];
+}
 
 /** What is said beside breathing: it belongs before the wax is on the skin. */
 const beforeCue = (cue: string): string => cue.replace('Breathe out.', '').trim();
@@ -193,9 +199,9 @@ function laying(act: Extract<Act, { kind: 'lay' }>, info: FoundStrip, { signal }
     word: rests ? 'WAIT' : word,
     disc: rests ? null : number,
     figure: rests ? [String(signal.seconds), 's'] : null,
-    beside: null,
+    beside: rests ? null : coatTime(signal.seconds),
     strong: rests ? 'The first coat rests.' : [...first, strong].join(' '),
-    more: rests ? 'Second coat when it is dull.' : more,
+    more: rests ? 'Then the second on top.' : more,
     say: say === '' ? beforeCue(ZONES[zone.zone].cue) : say,
     button: rests ? 'Rested sooner: press twice' : button,
   };

@@ -1,8 +1,8 @@
 // The steps round the wax in words: preparing, a look together, the finish. Common practice, no source.
 
-import { ZONES } from '@/core/anatomy';
+import { ZONES, type Family } from '@/core/anatomy';
 import { readStep, zonesOfStep, type Plan, type StepName } from '@/core/plan';
-import type { StudioSettings } from '@/server/db/schema';
+import type { Consult, StudioSettings } from '@/server/db/schema';
 import { namesOf } from '../zoneNames';
 
 export interface StepWords {
@@ -17,6 +17,7 @@ export interface StepContext {
   readonly plan: Plan;
   readonly alerts: readonly string[];
   readonly prep: NonNullable<StudioSettings['schools']['prep']>;
+  readonly consult: Pick<Consult, 'consent' | 'agreed'>;
 }
 
 /** Long hair is cut to about this, mm (common practice, no source). */
@@ -44,7 +45,32 @@ const NAMES: Readonly<Record<StepName, string>> = {
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
-export function stepWords(step: string, { plan, alerts, prep }: StepContext): StepWords {
+/** Oil for wax, water for sugar (house rule, the usual one). */
+function residueWords(families: ReadonlySet<Family>): string {
+  if (!families.has('sugar')) return 'Residue off with a little oil.';
+  return families.size > 1 ? 'Wax off with a little oil, sugar with water.' : 'Residue off with water.';
+}
+
+/** Consent and what was agreed, as they stand now. */
+function agreedWords({ consent, agreed }: StepContext['consult']): string {
+  return [
+    consent ? 'Consent given.' : 'No consent noted: ask before anything.',
+    agreed.coldPack ? 'Cold pack wished, 5–10 min.' : '',
+    agreed.tweezing ? '' : 'No tweezing.',
+    agreed.company === 'quiet' ? 'Quiet wished.' : '',
+  ]
+    .filter(Boolean)
+    .join(' ');
+}
+
+/** The first of what is told for home, in the words and hours of the plan. */
+function careWords({ care }: Plan): string {
+  const [first, ...more] = care.filter((c) => c.when === 'after');
+  if (!first) return 'What is told stands under Return.';
+  return more.length > 0 ? `${first.text} And ${more.length} more, under Return.` : first.text;
+}
+
+export function stepWords(step: string, { plan, alerts, prep, consult }: StepContext): StepWords {
   const { name } = readStep(step);
   const zones = zonesOfStep(plan, step).map((z) => ({ ...z, name: ZONES[z.zone].name }));
   const where = zones.length > 0 ? capital(namesOf(zones)) : '';
@@ -52,9 +78,7 @@ export function stepWords(step: string, { plan, alerts, prep }: StepContext): St
   const words = (word: string, strong: string, more: string): StepWords => ({ word, name: NAMES[name], strong, more });
   switch (name) {
     case 'alerts':
-      return alerts.length > 0
-        ? words('LOOK', alerts.join(' · '), 'Consent stands. What was agreed is in the slip.')
-        : words('LOOK', 'No alerts on this card.', 'Consent stands. What was agreed is in the slip.');
+      return words('LOOK', alerts.length > 0 ? alerts.join(' · ') : 'No alerts.', agreedWords(consult));
     case 'hands':
       return words('HANDS', 'Hands clean, gloves as your house does.', 'Fresh draping, hair held away, tablet wiped.');
     case 'trim':
@@ -68,16 +92,12 @@ export function stepWords(step: string, { plan, alerts, prep }: StepContext): St
     case 'light':
       return words('LIGHT', 'Bright light, touch every way.', 'What is left: tweeze it, or read it first.');
     case 'residue':
-      return words(
-        'OFF',
-        families.has('sugar') && families.size === 1 ? 'Residue off with water.' : 'Residue off with a little oil.',
-        'No fold is let shut while anything is tacky.',
-      );
+      return words('OFF', residueWords(families), 'No fold is let shut while anything is tacky.');
     case 'calm':
       return words('CALM', 'Bleeding points calm? Press.', 'Then the soothing gel, lightly.');
     case 'mirror':
       return words('MIRROR', 'The client looks too.', 'Anything still to do is said now.');
     case 'care':
-      return words('CARE', 'Tell the care for home.', 'No heat, sweat, scent or sun on it today.');
+      return words('CARE', 'Tell the care for home.', careWords(plan));
   }
 }

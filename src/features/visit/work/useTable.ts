@@ -4,6 +4,7 @@ import { useEffect, useMemo, useState } from 'react';
 import {
   aidOf,
   earlyBy,
+  isArmed,
   liveTable,
   press,
   pressingStrip,
@@ -50,7 +51,7 @@ export interface Table {
   readonly stop: () => void;
   readonly mark: (kind: StripMark) => void;
   readonly laid: (strip: string) => void;
-  readonly pulled: (strip: string) => void;
+  readonly pulled: (...strips: readonly string[]) => void;
   /** First aid after a stop; null where nothing was stopped. */
   readonly aid: Aid | null;
   readonly aids: (step: AidStep) => void;
@@ -100,7 +101,7 @@ export function useTable(): Table {
     act,
     nowMs,
     found,
-    armed: armed !== null,
+    armed: isArmed(armed, act, nowMs),
     flashes,
     go,
     goAll: () => {
@@ -112,7 +113,9 @@ export function useTable(): Table {
     undo: () => {
       if (table.undoable) emit({ kind: 'undo', undoes: table.undoable });
     },
-    hold: () => emit({ kind: act.kind === 'held' ? 'resume' : 'hold' }),
+    hold: () => {
+      if (act.kind !== 'stopped' && act.kind !== 'done') emit({ kind: act.kind === 'held' ? 'resume' : 'hold' });
+    },
     stop: () => {
       if (act.kind !== 'stopped') emit({ kind: 'stop' });
     },
@@ -120,7 +123,15 @@ export function useTable(): Table {
       if (table.lastPulled) emit({ kind: 'mark', strip: table.lastPulled, mark: kind });
     },
     laid: (strip) => emit({ kind: 'laid', strip }),
-    pulled: (strip) => emit({ kind: 'pulled', strip, ...earlyBy(table.readyAtMs.get(strip), tabletNow()) }),
+    pulled: (...strips) =>
+      // after a stop it is eased off: that is no pull before its time
+      emit(
+        ...strips.map((strip) => ({
+          kind: 'pulled' as const,
+          strip,
+          ...(act.kind === 'stopped' ? {} : earlyBy(table.readyAtMs.get(strip), tabletNow())),
+        })),
+      ),
     aid: act.kind === 'stopped' ? aidOf(standing(journal), nowMs) : null,
     aids: (step) => emit({ kind: 'aid', step }),
     reheated: (product) => emit({ kind: 'reheat', product }),
