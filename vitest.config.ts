@@ -18,6 +18,8 @@ export default defineConfig({
     ],
     // both cores of a small machine; by itself it leaves one free
     maxWorkers: Math.max(2, availableParallelism() - 1),
+    // one world per worker: modules and the demo studio are loaded once, not once a file (6.3 → 3.9 min here)
+    isolate: false,
     testTimeout: 120_000,
     hookTimeout: 60_000,
     passWithNoTests: false,

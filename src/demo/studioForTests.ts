@@ -1,5 +1,5 @@
-// A fresh copy of the demo studio for each test: it is loaded once a file, since its plans are really computed, and
-// then copied.
+// A fresh copy of the demo studio for each test: it is loaded once a worker, since its plans are really computed,
+// and then copied.
 
 import 'server-only';
 import { copyFileSync, mkdtempSync } from 'node:fs';
