@@ -25,6 +25,8 @@ export default defineConfig({
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
+    // what is not there by then does not come: the test fails in a minute, not in four
+    actionTimeout: 60_000,
     trace: 'off',
     hasTouch: true,
     storageState: {

@@ -9,17 +9,16 @@ import {
   formRequest,
   handOverRequest,
   importRequest,
-  journalRequest,
   newClientRequest,
   openVisitRequest,
   patchTestRequest,
   putOffRequest,
-  readingRequest,
   ruleRequest,
   signRequest,
   unlockRequest,
   zonesRequest,
 } from './requests';
+import { journalRequest, readingRequest } from './tableRequests';
 import { parseVisitCase, parseWith, pathText } from './visitCaseSchema';
 
 const good = {

@@ -1,12 +1,12 @@
 // Joi schemas of what the browser sends. Unknown fields are refused; nothing is converted.
 
 import Joi from 'joi';
-import { FIGURES, POSITIONS, ZONE_IDS } from '../core/anatomy';
+import { FIGURES } from '../core/anatomy';
 import { FIRST_CHOICES } from '../core/matching';
 import { FACTS, QUESTIONS } from '../core/screening';
-import { MARKS, TABLE_EVENT_KINDS } from '../core/hands';
-import { READ_FIELDS } from '../core/reading';
 import { productSchema } from './productFile';
+import { id, instant, version, words, zoneRef } from './requestParts';
+import { barePlaceSchema } from './tableRequests';
 import {
   blackoutSchema,
   civilDate,
@@ -26,19 +26,7 @@ import {
   zoneCaseSchema,
 } from './visitCaseSchema';
 
-const id = Joi.string()
-  .pattern(/^[A-Za-z0-9_-]{1,64}$/)
-  .messages({ 'string.pattern.base': '{{#label}} must be an id' });
-const version = Joi.number().integer().min(1).required();
-const instant = Joi.number().integer().min(0).max(4_102_444_800_000);
-const words = (max: number): Joi.StringSchema => Joi.string().allow('').max(max);
-const side = Joi.string().valid('left', 'right', 'middle');
-const zoneRef = Joi.object({
-  zone: Joi.string()
-    .valid(...ZONE_IDS)
-    .required(),
-  side: side.required(),
-});
+const side = zoneRef.extract('side');
 const step = Joi.number().min(1).max(5);
 const orNull = (schema: Joi.Schema): Joi.Schema => Joi.alternatives().try(schema, Joi.valid(null));
 
@@ -126,6 +114,9 @@ export const chartRequest = Joi.object({
       .items(markSchema.append({ unseen: Joi.boolean() }))
       .required(),
     densities: zoneCaseSchema.extract('densities'),
+    bare: Joi.array()
+      .max(200)
+      .items(barePlaceSchema.append({ on: civilDate.required() })),
     product: orNull(Joi.string().max(60)).required(),
     way: orNull(
       Joi.string().valid('with', 'against', 'free', 'crossed', 'counter', 'across', 'moulded', 'strip'),
@@ -148,55 +139,6 @@ export const chartRequest = Joi.object({
 export const zonesRequest = Joi.object({
   version,
   zones: Joi.array().min(1).max(40).items(zoneRef).required(),
-}).required();
-
-/** Most acts in one request; a tablet that was away sends slices of this size. */
-export const MOST_ACTS = 500;
-export const journalRequest = Joi.object({
-  /** Hash of the plan that the hands saw. */
-  plan: Joi.string().pattern(/^[0-9a-f]{64}$/),
-  /** The last entry the tablet has heard of. */
-  after: Joi.number().integer().min(0),
-  events: Joi.array()
-    .max(MOST_ACTS)
-    .items(
-      Joi.object({
-        id: id.required(),
-        atMs: instant.required(),
-        kind: Joi.string()
-          .valid(...TABLE_EVENT_KINDS)
-          .required(),
-        strip: Joi.string().max(20),
-        mark: Joi.string().valid(...MARKS),
-        product: Joi.string().max(60),
-        position: Joi.string().valid(...POSITIONS),
-        earlyS: Joi.number().integer().min(1).max(3600),
-        step: Joi.string().max(60),
-        skipped: Joi.valid(true),
-        undoes: id,
-      }),
-    )
-    .required(),
-}).required();
-
-export const readingRequest = Joi.object({
-  version,
-  data: Joi.object({
-    v: Joi.valid(1).required(),
-    removedPct: Joi.number().min(0).max(100).required(),
-    removedSaid: Joi.valid(true),
-    brokenPct: Joi.number().min(0).max(100).required(),
-    left: Joi.string().valid('none', 'few', 'patch', 'many').required(),
-    leftKind: Joi.string().valid('none', 'short', 'flat', 'other-way', 'anywhere').required(),
-    bleeding: Joi.string().valid('none', 'points', 'keeps-on').required(),
-    skin: Joi.string().valid('calm', 'pink', 'red', 'shiny', 'blister').required(),
-    tweezed: Joi.number().integer().min(0).max(2000).required(),
-    heatFelt: Joi.string().valid('too-warm', 'right', 'too-cool').required(),
-    said: Joi.array()
-      .items(Joi.string().valid(...READ_FIELDS))
-      .unique(),
-    note: words(2000).required(),
-  }).required(),
 }).required();
 
 export const closeRequest = Joi.object({

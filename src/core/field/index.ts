@@ -23,4 +23,4 @@ export type { Compass, HandTest, HandTestResult } from './handTests';
 export { densityAt, eraseDensity, feelDensity, mirrorDensity } from './densityPlaces';
 export type { DensityPlace } from './densityPlaces';
 export { fitChart, mirrorMarks } from './fitChart';
-export type { ChartContent } from './fitChart';
+export type { BarePlace, ChartContent } from './fitChart';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { actFault, beginsWith } from './admit';
+import { actFault, beginsWith, fixedTable } from './admit';
 import { liveTable, type LiveGroup } from './live';
 import type { TableEvent } from './tableEvents';
 import type { StripJob } from './types';
@@ -32,7 +32,7 @@ const wrist = act('wrist', { product: 'film-hard' });
 const laidA = act('laid', { strip: 'a' });
 const pulledA = act('pulled', { strip: 'a' });
 const code = (journal: readonly TableEvent[], ...acts: readonly TableEvent[]): string | null =>
-  actFault(groups, journal, acts)?.code ?? null;
+  actFault(fixedTable(groups), journal, acts)?.code ?? null;
 
 describe('actFault', () => {
   it('takes what the hands do, in whatever order of strips', () => {
@@ -73,7 +73,10 @@ describe('actFault', () => {
     expect(code([wrist, stop], act('undo', { undoes: stop.id }), act('laid', { strip: 'a' }))).toBe(null);
   });
   it('names the place of the first wrong act and looks at those before it', () => {
-    expect(actFault(groups, [wrist], [laidA, pulledA, pulledA])).toMatchObject({ index: 2, code: 'act.not-laid' });
+    expect(actFault(fixedTable(groups), [wrist], [laidA, pulledA, pulledA])).toMatchObject({
+      index: 2,
+      code: 'act.not-laid',
+    });
   });
   it('takes whatever the table itself proposes, to the end', () => {
     let ended = 0;
@@ -91,7 +94,7 @@ describe('actFault', () => {
             return table.act.kind === 'pull' ? act('pulled', { strip: table.act.strip }) : null;
           })();
           if (!next) break;
-          expect(actFault(groups, journal, [next])).toBeNull();
+          expect(actFault(fixedTable(groups), journal, [next])).toBeNull();
           journal.push(next);
         }
         if (liveTable(groups, journal).act.kind === 'done') ended++;

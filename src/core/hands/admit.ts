@@ -27,11 +27,26 @@ export interface ActFault {
     | 'act.off-already'
     | 'act.not-laid'
     | 'act.not-the-last'
+    | 'act.no-such-zone'
+    | 'act.no-more-passes'
     | 'act.incomplete';
   readonly message: string;
 }
 
-type Fault = Omit<ActFault, 'index'>;
+/** Why one act cannot be taken. */
+export type Fault = Omit<ActFault, 'index'>;
+
+/** What an act is judged by: the groups of the table at that moment, and whether another round may be laid. */
+export interface Admitting {
+  readonly groupsAt: (counted: readonly TableEvent[]) => readonly LiveGroup[];
+  readonly roundFault: (counted: readonly TableEvent[], act: TableEvent) => Fault | null;
+}
+
+/** A table whose groups are given once and for all: no round is added to it. */
+export const fixedTable = (groups: readonly LiveGroup[]): Admitting => ({
+  groupsAt: () => groups,
+  roundFault: () => ({ code: 'act.no-such-zone', message: 'No further round can be laid here.' }),
+});
 
 function layFault(groups: readonly LiveGroup[], counted: readonly TableEvent[], strip: string): Fault | null {
   const group = groups.find((g) => g.jobs.some((j) => j.id === strip));
@@ -74,8 +89,9 @@ function undoFault(counted: readonly TableEvent[], undoes: string): Fault | null
 
 const INCOMPLETE: Fault = { code: 'act.incomplete', message: 'The act does not say what it was done with.' };
 
-function faultOf(groups: readonly LiveGroup[], journal: readonly TableEvent[], act: TableEvent): Fault | null {
+function faultOf({ groupsAt, roundFault }: Admitting, journal: readonly TableEvent[], act: TableEvent): Fault | null {
   const counted = standing(journal);
+  const groups = groupsAt(counted);
   const { strip, product, undoes, mark, step } = act;
   switch (act.kind) {
     case 'laid':
@@ -103,6 +119,11 @@ function faultOf(groups: readonly LiveGroup[], journal: readonly TableEvent[], a
       return groups.some((g) => g.product === product)
         ? null
         : { code: 'act.no-such-product', message: 'The plan does not work with this product.' };
+    case 'round':
+      if (act.round === undefined) return INCOMPLETE;
+      return counted.some((e) => e.kind === 'stop')
+        ? { code: 'act.stopped', message: 'The work was stopped: nothing is laid after that.' }
+        : roundFault(counted, act);
     case 'undo':
       return undoes === undefined ? INCOMPLETE : undoFault(counted, undoes);
     case 'hold':
@@ -114,16 +135,17 @@ function faultOf(groups: readonly LiveGroup[], journal: readonly TableEvent[], a
 
 /**
  * The first act that the journal cannot take; null where it takes all.
+ * @param admitting the table's groups, which a round that is added changes
  * @param journal what stands in it already, in order
  * @param acts what is to be added, in order; none of them stands in it yet
  */
 export function actFault(
-  groups: readonly LiveGroup[],
+  admitting: Admitting,
   journal: readonly TableEvent[],
   acts: readonly TableEvent[],
 ): ActFault | null {
   for (const [index, act] of acts.entries()) {
-    const fault = faultOf(groups, [...journal, ...acts.slice(0, index)], act);
+    const fault = faultOf(admitting, [...journal, ...acts.slice(0, index)], act);
     if (fault) return { index, ...fault };
   }
   return null;

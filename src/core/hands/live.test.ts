@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { seededRandom } from '../shared';
-import { actFault } from './admit';
+import { actFault, fixedTable } from './admit';
 import { liveTable, pressingStrip, type LiveGroup } from './live';
 import type { TableEvent } from './tableEvents';
 import type { StripJob } from './types';
@@ -255,10 +255,10 @@ describe('one pot at two heats', () => {
   it('asks for the wrist again before the cooler zone, and takes no lay there without it', () => {
     expect(liveTable(pot, []).act).toMatchObject({ kind: 'wrist', firstStrip: 'warm', again: null });
     expect(liveTable(pot, done).act).toMatchObject({ kind: 'wrist', firstStrip: 'tender', again: 'cooler' });
-    expect(actFault(pot, done, [event('laid', 70, { strip: 'tender' })])?.code).toBe('act.wrist-first');
+    expect(actFault(fixedTable(pot), done, [event('laid', 70, { strip: 'tender' })])?.code).toBe('act.wrist-first');
     const again = [...done, event('wrist', 200, { product: 'film-hard' })];
     expect(liveTable(pot, again).act).toMatchObject({ kind: 'lay', strip: 'tender' });
-    expect(actFault(pot, again, [event('laid', 210, { strip: 'tender' })])).toBeNull();
+    expect(actFault(fixedTable(pot), again, [event('laid', 210, { strip: 'tender' })])).toBeNull();
   });
   it('asks once where the heat is the same', () => {
     const same = pot.map((g) => ({ ...g, heatStage: 0 }));
@@ -319,11 +319,11 @@ describe('an order to remember, at the table', () => {
     const groups = [up, down];
     const first = [wrist(), event('laid', 10, { strip: 'a' })];
     const turned = event('turned', 60, { position: 'face-down' });
-    expect(actFault(groups, first, [turned])?.code).toBe('act.wax-on-skin');
+    expect(actFault(fixedTable(groups), first, [turned])?.code).toBe('act.wax-on-skin');
     const off = [...first, event('pulled', 45, { strip: 'a' })];
     expect(liveTable(groups, off).act).toMatchObject({ kind: 'turn', position: 'face-down', firstStrip: 'b' });
-    expect(actFault(groups, off, [event('laid', 70, { strip: 'b' })])?.code).toBe('act.turn-first');
-    expect(actFault(groups, off, [turned, event('laid', 90, { strip: 'b' })])).toBeNull();
+    expect(actFault(fixedTable(groups), off, [event('laid', 70, { strip: 'b' })])?.code).toBe('act.turn-first');
+    expect(actFault(fixedTable(groups), off, [turned, event('laid', 90, { strip: 'b' })])).toBeNull();
     expect(liveTable(groups, [...off, turned]).act).toMatchObject({ kind: 'lay', strip: 'b' });
     // taken back it has to be noted again
     expect(liveTable(groups, [...off, turned, event('undo', 62, { undoes: turned.id })]).act.kind).toBe('turn');

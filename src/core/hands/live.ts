@@ -14,6 +14,8 @@ import { isTestOld, testedBefore, wristStands, type TestAgain } from './wristTes
 
 export interface LiveGroup extends HandsInput {
   readonly product: string;
+  /** It goes over skin that was waxed at this visit: cooler, and tested anew. */
+  readonly later?: true;
   /** Counts up where the same pot is worked cooler than before; absent = 0. */
   readonly heatStage?: number;
   /** How the client lies for it; absent = as before. */
@@ -28,6 +30,8 @@ export interface LiveGroup extends HandsInput {
   readonly checks?: readonly { readonly step: string; readonly jobs: readonly number[] }[];
   /** Steps when all of it is off; of the last round. */
   readonly after?: readonly string[];
+  /** Those of them that stand once they are said; the rest is done again after a further round. */
+  readonly once?: readonly string[];
 }
 
 export type Act =

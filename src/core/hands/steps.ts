@@ -44,12 +44,12 @@ export const checkNow = (
     counted,
   ).slice(0, 1);
 
-/** Steps of the finish still open. */
-export const finishLeft = (groups: readonly LiveGroup[], counted: readonly TableEvent[]): readonly string[] =>
-  open(
-    groups.flatMap((g) => g.after ?? []),
-    counted,
-  );
+/** Steps of the finish still open: what was done before the last pull is done again, but for what is told once. */
+export function finishLeft(groups: readonly LiveGroup[], counted: readonly TableEvent[]): readonly string[] {
+  const ever = said(counted);
+  const since = said(counted.slice(counted.findLastIndex((e) => e.kind === 'pulled') + 1));
+  return groups.flatMap((g) => (g.after ?? []).filter((s) => !(g.once?.includes(s) ? ever : since).has(s)));
+}
 
 /** All steps of a plan, in the order of the work. */
 export const stepsOf = (groups: readonly LiveGroup[]): readonly string[] => [

@@ -1,5 +1,7 @@
 // What the hands did at the table, as it stands in the journal: append-only, an undo names what it takes back.
 
+import type { AddedRound } from './addedRound';
+
 export const MARKS = ['clean', 'some-left', 'broke', 'sore'] as const;
 export type StripMark = (typeof MARKS)[number];
 export const TABLE_EVENT_KINDS = [
@@ -15,6 +17,7 @@ export const TABLE_EVENT_KINDS = [
   'step',
   'reheat',
   'aid',
+  'round',
 ] as const;
 export type TableEventKind = (typeof TABLE_EVENT_KINDS)[number];
 
@@ -34,6 +37,8 @@ export interface TableEvent {
   readonly step?: string;
   /** The step was left out, and that is said. */
   readonly skipped?: boolean;
+  /** Another round over ground that is off. */
+  readonly round?: AddedRound;
   /** Event taken back by an undo. */
   readonly undoes?: string;
 }

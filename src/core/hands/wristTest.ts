@@ -8,8 +8,8 @@ import { deeds, type TableEvent } from './tableEvents';
 const warmer = (groups: readonly LiveGroup[], group: LiveGroup): readonly LiveGroup[] =>
   groups.filter((g) => g.product === group.product && (g.heatStage ?? 0) < (group.heatStage ?? 0));
 
-/** Why a pot is tested again: it comes down for cooler skin, it was warmed or changed, or the test is old. */
-export type TestAgain = 'cooler' | 'warmed' | 'minutes';
+/** Why a pot is tested again: for cooler or for waxed skin, it was warmed or changed, or the test is old. */
+export type TestAgain = 'cooler' | 'waxed' | 'warmed' | 'minutes';
 
 /** A test holds this long, min: pots drift, and the top of a pot is not its bottom (from memory). */
 const TEST_HOLDS_MIN = 15;
@@ -35,7 +35,8 @@ export const wristStands = (groups: readonly LiveGroup[], group: LiveGroup, coun
 /** Why this pot, tested before, is tested again; null where it was not tested yet. */
 export function testedBefore(group: LiveGroup, counted: readonly TableEvent[]): TestAgain | null {
   if (!counted.some(isTestOf(group))) return null;
-  return warmedAt(group, counted) > counted.findLastIndex(isTestOf(group)) ? 'warmed' : 'cooler';
+  if (warmedAt(group, counted) > counted.findLastIndex(isTestOf(group))) return 'warmed';
+  return group.later ? 'waxed' : 'cooler';
 }
 
 /** True where the last test of this pot was longer ago than one holds, at the time of the last act. */

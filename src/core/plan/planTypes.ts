@@ -81,7 +81,13 @@ export interface PlanStrip {
   readonly byEye: boolean;
   /** Of a border that is thinned out: gripped by the stick bedded in it. */
   readonly dab: boolean;
-  readonly pass: 1;
+  /** Which pass over this skin; a plan holds the first, later ones are laid out at the table. */
+  readonly pass: number;
+  /** Of a later pass: strips whose ground it goes over. */
+  readonly over?: readonly string[];
+  /** Of a later pass: its own way, and °C at touch on waxed skin. */
+  readonly way?: Way;
+  readonly touchC?: number | null;
   readonly lengthMm: number;
   readonly widthMm: number;
   readonly thicknessMm: number;

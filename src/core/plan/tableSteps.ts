@@ -6,6 +6,8 @@ import { zoneKey } from '../anatomy';
 import type { LiveGroup } from '../hands';
 import type { Plan, PlanZone } from './planTypes';
 
+/** Told once, also where a further round follows. */
+const ONCE = ['care'] as const;
 /** Steps before any skin is touched. */
 const FIRST = ['alerts', 'hands'] as const;
 const FINISH = ['light', 'residue', 'calm', 'mirror', 'care'] as const;
@@ -16,7 +18,7 @@ export type StepName = (typeof FIRST)[number] | (typeof FINISH)[number] | 'trim'
 export const isTrimmedFirst = ({ choice, options }: Pick<PlanZone, 'choice' | 'options'>): boolean =>
   options.some((o) => o.product === choice?.product && o.way === choice.way && o.trimFirst);
 
-/** Which step it is, and of what: the place of a round, or a zone. */
+/** Which step it is, and of what: the place of a round, or a zone (with a count where it comes again). */
 export function readStep(step: string): { readonly name: StepName; readonly of: string | null } {
   const [name, of = null] = step.split('@');
   return { name: name as StepName, of };
@@ -35,14 +37,14 @@ export function zonesOfStep(plan: Plan, step: string): readonly PlanZone[] {
   const { name, of } = readStep(step);
   const worked = plan.zones.filter((z) => z.strips.length > 0);
   if (of === null) return worked;
-  if (name === 'look') return worked.filter((z) => zoneKey(z) === of);
+  if (of.includes('/')) return worked.filter((z) => zoneKey(z) === of.split('#')[0]);
   const strips = new Set(stretchFrom(plan, Number(of)).flatMap((i) => plan.schedule.rounds[i]?.strips ?? []));
   const here = worked.filter((z) => z.strips.some((s) => strips.has(s.id)));
   return name === 'trim' ? here.filter(isTrimmedFirst) : here;
 }
 
 /** Steps of one round of the plan, as the live table takes them. */
-export function roundSteps(plan: Plan, place: number): Pick<LiveGroup, 'before' | 'checks' | 'after'> {
+export function roundSteps(plan: Plan, place: number): Pick<LiveGroup, 'before' | 'checks' | 'after' | 'once'> {
   const { rounds } = plan.schedule;
   const isFirstOfStretch = place === 0 || rounds[place - 1]?.position !== rounds[place]?.position;
   const trim = `trim@${place}`;
@@ -58,5 +60,9 @@ export function roundSteps(plan: Plan, place: number): Pick<LiveGroup, 'before' 
       .filter((z) => z.agreed === 'reshape' && z.strips.length > 0 && z.strips.every((s) => ids.includes(s.id)))
       .map((z) => ({ step: `look@${zoneKey(z)}`, jobs: z.strips.map((s) => ids.indexOf(s.id)) })),
     after: place === rounds.length - 1 ? FINISH : [],
+    once: ONCE,
   };
 }
+
+/** Before a zone is gone over again: dried and prepared anew, only there. */
+export const stepAgain = (zone: Pick<PlanZone, 'zone' | 'side'>, nth: number): string => `skin@${zoneKey(zone)}#${nth}`;

@@ -1,8 +1,12 @@
 export { likelyCauses } from './causes';
 export type { Cause, ReadingFacts, LeftKind } from './causes';
-export { isSaid, READ_FIELDS } from './said';
-export type { ReadField } from './said';
+export { isSaid, READ_FIELDS, TRIED } from './said';
+export type { ReadField, Tried } from './said';
 export { nextAction } from './nextAction';
 export type { NextAction, AfterPass } from './nextAction';
 export { rankedFaults } from './faults';
 export type { Fault } from './faults';
+export { brokenPctOf, MARK_OF, marksRead, removedPctOf, STRIP_PICTURES } from './byPicture';
+export type { StripLike, StripPicture } from './byPicture';
+export { combFromLeft, FEW, joinCm, leftKindOf, leftPatches, leftWord, PATCH_KINDS, patchGround } from './left';
+export type { LeftHair, LeftPatch, PatchKind } from './left';

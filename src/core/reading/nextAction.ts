@@ -21,7 +21,7 @@ export function nextAction(a: AfterPass): NextAction {
   if (a.skin === 'shiny' || a.skin === 'blister' || a.bleeding === 'keeps-on') {
     return { code: 'stop', text: 'Stop here. First aid, record it, refer. No more wax on this zone today.' };
   }
-  if (a.left === null) return { code: 'ask', text: 'Say what is left behind: the next act follows from it.' };
+  if (a.left === null) return { code: 'ask', text: 'Tap what is left, or say that nothing is.' };
   if (a.left === 'none') return { code: 'finish', text: 'Clear. Residue off, soothe, look under a bright light.' };
   if (a.left === 'few' && a.tweezingAllowed) {
     return { code: 'tweeze', text: 'Tweeze what is left: stretch, grip firmly, draw steadily.' };

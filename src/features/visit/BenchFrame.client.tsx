@@ -10,7 +10,7 @@ import { useBench } from './BenchContext.client';
 import { ClientSlip } from './ClientSlip';
 import { KeyList } from './KeyList.client';
 import { PlanSlip } from './PlanSlip';
-import { FootContext, SideContext } from './StationFoot.client';
+import { FootContext, LeftContext, SideContext } from './StationFoot.client';
 import { NotTaken, Planning, SyncLine } from './SyncWords.client';
 import { isPlanning, STATION_NAMES, stationResult, STATIONS } from './stations';
 import { useGo } from './useGo';
@@ -26,6 +26,8 @@ const ZoneContext = createContext<ZoneChoice>({ zone: undefined, index: 0, choos
 /** The zone that the stations look at. */
 export const useZone = (): ZoneChoice => useContext(ZoneContext);
 
+/** Stations that show something else in the place of the plan's slip. */
+const SIDES: Readonly<Record<string, string>> = { match: 'Heat', read: 'What now' };
 /** Stations that show the plan: nothing of them stands before there is one. */
 const PLANNED_STATIONS = ['match', 'strips', 'work', 'read', 'return'];
 
@@ -39,6 +41,7 @@ export function BenchFrame({ children }: { readonly children: ReactNode }) {
   const [index, setIndex] = useState(0);
   const [showKeys, setShowKeys] = useState(false);
   const [side, setSide] = useState<HTMLElement | null>(null);
+  const [left, setLeft] = useState<HTMLElement | null>(null);
   const [foot, setFoot] = useState<HTMLElement | null>(null);
   const going = useRef(0);
   const here = path.split('/').pop() ?? '';
@@ -76,7 +79,8 @@ export function BenchFrame({ children }: { readonly children: ReactNode }) {
     <ZoneContext value={choice}>
       <div className={styles.bench} data-station={here}>
         <aside className={styles.left} aria-label="Client" data-behind>
-          <ClientSlip bench={bench} at={zone ? zoneKey(zone) : ''} />
+          <ClientSlip bench={bench} at={zone ? zoneKey(zone) : ''} isBrief={here === 'read'} />
+          <div ref={setLeft} />
         </aside>
         <main className={styles.centre}>
           <NotTaken />
@@ -84,15 +88,17 @@ export function BenchFrame({ children }: { readonly children: ReactNode }) {
             <p className={styles.closed}>This visit is closed: its record can be read, not changed.</p>
           ) : null}
           <FootContext value={foot}>
-            <SideContext value={side}>{isWaiting ? <Planning /> : children}</SideContext>
+            <SideContext value={side}>
+              <LeftContext value={left}>{isWaiting ? <Planning /> : children}</LeftContext>
+            </SideContext>
           </FootContext>
         </main>
         {/* what scrolls within itself is reached by the keys too */}
         {/* eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex */}
-        <aside className={styles.right} aria-label={here === 'match' ? 'Heat' : 'Plan so far'} data-behind tabIndex={0}>
-          {/* Match shows the heat of its choice here */}
+        <aside className={styles.right} aria-label={SIDES[here] ?? 'Plan so far'} data-behind tabIndex={0}>
+          {/* Match shows the heat of its choice here, Read what is to be done now */}
           <div ref={setSide} className={styles.side} />
-          {here === 'match' ? null : <PlanSlip bench={bench} at={zone ? zoneKey(zone) : ''} />}
+          {here in SIDES ? null : <PlanSlip bench={bench} at={zone ? zoneKey(zone) : ''} />}
         </aside>
         <div ref={setFoot} className={styles.foot} role="group" aria-label="What to do now" />
         <nav className={styles.stations} aria-label="Stations of the visit" data-behind>

@@ -35,7 +35,16 @@ function lastReadWords(reading: Reading): string {
 }
 
 /** Who it is, alerts first, what was agreed, last time. */
-export function ClientSlip({ bench, at }: { readonly bench: Bench; readonly at: string }) {
+export function ClientSlip({
+  bench,
+  at,
+  isBrief = false,
+}: {
+  readonly bench: Bench;
+  readonly at: string;
+  /** Only who it is, alerts and last time. */
+  readonly isBrief?: boolean;
+}) {
   const { client, visit, zones, plan } = bench;
   const zone = zones.find((z) => zoneKey(z) === at);
   const count = client.visitCount + (visit.status === 'closed' ? 0 : 1);
@@ -75,13 +84,13 @@ export function ClientSlip({ bench, at }: { readonly bench: Bench; readonly at: 
           {fresh.length > 3 ? <li className="quiet">{plural(fresh.length - 3, 'more note')} under Consult</li> : null}
         </ul>
       ) : null}
-      {marks.length > 0 && zone ? (
+      {marks.length > 0 && zone && !isBrief ? (
         <p className={styles.ask}>
           {plural(marks.length, 'mark')} on the {zone.name.toLowerCase()}
           {zone.side === 'middle' ? '' : `, ${zone.side}`}. Still there?
         </p>
       ) : null}
-      <Agreed visit={visit} />
+      {isBrief ? null : <Agreed visit={visit} />}
       {zone?.last ? (
         <section>
           <h3>Last time, {dayMonth(zone.last.on)}</h3>
@@ -96,7 +105,7 @@ export function ClientSlip({ bench, at }: { readonly bench: Bench; readonly at: 
           <p className="quiet">First time on this zone here.</p>
         </section>
       )}
-      {client.note !== '' ? (
+      {client.note !== '' && !isBrief ? (
         <section>
           <h3>Note</h3>
           <p className="quiet">{client.note}</p>

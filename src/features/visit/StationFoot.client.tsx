@@ -18,6 +18,15 @@ export function StationSide({ children }: { readonly children: ReactNode }) {
   return side ? createPortal(children, side) : null;
 }
 
+/** Under the client's slip; null before the page is drawn. */
+export const LeftContext = createContext<HTMLElement | null>(null);
+
+/** What a station asks beside its surface, under the client's slip. */
+export function StationLeft({ children }: { readonly children: ReactNode }) {
+  const left = useContext(LeftContext);
+  return left ? createPortal(children, left) : null;
+}
+
 interface Props {
   /** What is still open, where a station knows better than the plan; empty for nothing. */
   readonly open?: string | undefined;

@@ -3,7 +3,7 @@
 
 import 'server-only';
 import { ok } from '../../core/shared';
-import { journalRequest } from '../../formats/requests';
+import { journalRequest } from '../../formats/tableRequests';
 import { nowMs } from '../clock';
 import { getDb } from '../db/client';
 import { entriesOf } from '../repos/journalRepo';

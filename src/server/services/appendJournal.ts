@@ -4,8 +4,8 @@
 
 import 'server-only';
 import { isDeepStrictEqual } from 'node:util';
-import { actFault, beginsWith, hasBegun, type LiveGroup, type TableEvent } from '../../core/hands';
-import { liveGroups, type Plan } from '../../core/plan';
+import { actFault, beginsWith, hasBegun, type Admitting, type TableEvent } from '../../core/hands';
+import { admitting, type Plan } from '../../core/plan';
 import { ok } from '../../core/shared';
 import { atomically } from '../db/atomically';
 import type { Db } from '../db/openDatabase';
@@ -30,14 +30,12 @@ export interface JournalNews {
   readonly entries: readonly JournalEntry[];
 }
 
-/** Groups of a plan, worked out once a plan. */
-const groupsOfPlan = new WeakMap<Plan, readonly LiveGroup[]>();
-function groupsOf(plan: Plan): readonly LiveGroup[] {
-  const known = groupsOfPlan.get(plan);
-  if (known) return known;
-  const groups = liveGroups(plan);
-  groupsOfPlan.set(plan, groups);
-  return groups;
+/** What the acts of a plan are judged by, worked out once a plan. */
+const admittingOf = new WeakMap<Plan, Admitting>();
+function judging(plan: Plan): Admitting {
+  const known = admittingOf.get(plan) ?? admitting(plan);
+  admittingOf.set(plan, known);
+  return known;
 }
 
 /** Why no wax may touch skin at this visit now; null where it may. */
@@ -102,7 +100,7 @@ export function appendJournal(
     }
     const plan = hash === null ? undefined : shelvedPlan(db, hash);
     if (!plan) return planChanged(db, visitId, nowMs);
-    const fault = actFault(groupsOf(plan), before, fresh);
+    const fault = actFault(judging(plan), before, fresh);
     if (fault) {
       // a fault has its act
       return refused(fault.message, `events[${events.indexOf(fresh[fault.index] as TableEvent)}]`);

@@ -56,11 +56,13 @@ export function chartOnSheet(zone: ZoneId, side: Side, data: ChartData, body: Bo
   const { keep } = data;
   const kept =
     keep?.lines && moved !== data ? { keep: { ...keep, lines: keep.lines.map((l) => fitLine(l, from, size)) } } : {};
+  const bare = moved.bare ? { bare: keptWithin(moved.bare, size) } : {};
   const densities = moved.densities ? { densities: keptWithin(moved.densities, size) } : {};
   return {
     ...data,
     ...strips,
     ...densities,
+    ...bare,
     ...kept,
     strokes: keptWithin(moved.strokes, size),
     marks: keptWithin(moved.marks, size),

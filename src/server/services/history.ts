@@ -2,7 +2,7 @@
 
 import type { ZoneId } from '../../core/anatomy';
 import { ZONES, zoneKey } from '../../core/anatomy';
-import { fitChart } from '../../core/field';
+import { eraseStrokes, fitChart, type BarePlace, type Stroke } from '../../core/field';
 import { observationsOf, typicalVisibleLength, type HairFlag, type PastLength } from '../../core/hair';
 import { daysBetween } from '../../core/shared';
 import type { DbOrTx } from '../db/openDatabase';
@@ -60,6 +60,22 @@ const knownOn = (data: ChartData): KnownMarks => ({ marks: data.marks, onCm: dat
 export const clientMarks = (db: DbOrTx, clientId: string, but?: string): ReadonlyMap<string, KnownMarks> =>
   new Map(lookedAtCharts(db, clientId, but).map((c) => [zoneKey(c), knownOn(c.data)]));
 
+/** Old strokes this near to one that was taken over give way to it, cm. */
+const GIVES_WAY_CM = 1;
+
+/** What the last reading has taught the chart: growth that was found otherwise, places without hair. */
+function learnedFrom({ last, lastOn, lastReading }: ZonePast): {
+  readonly strokes: readonly Stroke[];
+  readonly bare: readonly BarePlace[];
+} {
+  const { combed = [], bare = [] } = lastReading ?? {};
+  const kept = combed.reduce((strokes, s) => eraseStrokes(strokes, s.at, GIVES_WAY_CM), last.strokes);
+  return {
+    strokes: [...kept, ...combed],
+    bare: [...(last.bare ?? []), ...bare.map((b): BarePlace => ({ ...b, on: lastOn }))],
+  };
+}
+
 /** What changes from visit to visit is assessed anew; how the hair stands is expected again. */
 const LASTING_FLAGS: readonly HairFlag[] = ['flat', 'layers'];
 
@@ -108,10 +124,13 @@ export function startingChart(
   );
   const { coarseness, density, curl } = past.last.hair;
   const lasting = (past.last.hair.flags ?? []).filter((f) => LASTING_FLAGS.includes(f));
+  const { strokes, bare } = learnedFrom(past);
   // strips by hand belong to the hair of their day
   return {
     ...past.last,
     ...drawnOn,
+    strokes,
+    ...(bare.length > 0 ? { bare } : {}),
     handStrips: undefined,
     marks,
     hair: {

@@ -1,23 +1,26 @@
 'use client';
 
+import { useState } from 'react';
 import { zoneKey } from '@/core/anatomy';
-import { Button, Input, InputNumber, Slider } from 'antd';
-import Link from 'next/link';
-import { useMemo, useState } from 'react';
-import { LEAST_CROSSING } from '@/core/field';
-import { isSaid, likelyCauses, nextAction, type ReadField } from '@/core/reading';
 import type { PlanZone } from '@/core/plan';
-import type { Reading } from '@/server/db/schema';
+import type { LeftPatch, StripPicture } from '@/core/reading';
 import type { BenchZone } from '@/server/services/bench';
-import { degrees, percent, sideWord } from '@/ui/words';
+import { useNarrow } from '@/ui/useNarrow';
+import { plural, sideWord } from '@/ui/words';
 import { useBench } from '../BenchContext.client';
 import { useZone } from '../BenchFrame.client';
-import { StationTop } from '../StationTop';
+import { StationLeft } from '../StationFoot.client';
+import { ZoneTabs } from '../ZoneTabs.client';
 import { Choice } from './Choice.client';
-import { SecondRoundPanel } from './SecondRoundPanel';
+import { HowItFelt } from './HowItFelt.client';
+import { LeftSheet } from './LeftSheet.client';
+import { NextPanel } from './NextPanel.client';
+import { PatchPanel } from './PatchPanel.client';
+import { StripPictures } from './StripPictures.client';
+import { useZoneReading, type ZoneReading } from './useZoneReading';
 import styles from './Read.module.css';
 
-/** What the strip and the skin say, and what to do with what is left. */
+/** What the strips and the skin say, by picture, and what to do with what is left. */
 export function ReadStation() {
   const { bench } = useBench();
   const { zone } = useZone();
@@ -30,272 +33,161 @@ export function ReadStation() {
   );
 }
 
-function leftOf(share: number): Reading['left'] {
-  if (share === 0) return 'none';
-  return share > 0.4 ? 'patch' : 'few';
-}
-
-/** What the marks given at the table already say. */
-function startOf(zone: PlanZone, marks: ReadonlyMap<string, string>): Reading {
-  const own = zone.strips.map((s) => marks.get(s.id)).filter((m) => m !== undefined);
-  const some = own.filter((m) => m === 'some-left').length;
-  const broke = own.filter((m) => m === 'broke').length;
-  const share = (n: number): number => (own.length === 0 ? 0 : n / own.length);
-  return {
-    v: 1,
-    removedPct: Math.round(100 - 25 * share(some) - 4),
-    brokenPct: Math.round(2 + 30 * share(broke)),
-    left: leftOf(share(some)),
-    leftKind: some === 0 ? 'none' : 'anywhere',
-    bleeding: 'none',
-    skin: own.includes('sore') ? 'red' : 'pink',
-    tweezed: 0,
-    heatFelt: 'right',
-    note: '',
-    said: [],
-  };
-}
-
 function OneZone({ zone, planned }: { readonly zone: BenchZone; readonly planned: PlanZone }) {
-  const { bench, saveReading } = useBench();
+  const { bench } = useBench();
+  const read = useZoneReading(zone, planned);
   const closed = bench.visit.status === 'closed';
-  const stored = bench.readings.find((r) => zoneKey(r) === zoneKey(zone))?.data;
-  const marks = useMemo(
-    () =>
-      new Map(
-        bench.journal.flatMap((e) => (e.kind === 'mark' && e.strip && e.mark ? [[e.strip, e.mark] as const] : [])),
-      ),
-    [bench.journal],
-  );
-  const reading = stored ?? startOf(planned, marks);
-  const [note, setNote] = useState(reading.note);
-  const [removed, setRemoved] = useState(reading.removedPct);
-  const [broken, setBroken] = useState(reading.brokenPct);
-  const save = (more: Partial<Reading>): void =>
-    saveReading(zone, { ...reading, note, removedPct: removed, brokenPct: broken, ...more });
-  /** An answer: it is kept that it was given. */
-  const say = (field: ReadField, more: Partial<Reading>): void =>
-    save({ ...more, ...(reading.said && { said: [...new Set([...reading.said, field])] }) });
-  const said = (field: ReadField): boolean => isSaid(reading, field);
-  const { choice, heat } = planned;
-  const family = choice?.family ?? 'hard';
-  const option = planned.options.find((o) => o.product === choice?.product && o.way === choice.way);
-  const worked =
-    stored !== undefined ||
-    bench.journal.some((e) => e.kind === 'pulled' && planned.strips.some((p) => p.id === e.strip));
-  const action =
-    choice && worked
-      ? nextAction({
-          family,
-          passesDone: 1,
-          passLimit: choice.passes,
-          left: said('left') ? reading.left : null,
-          skin: said('skin') ? reading.skin : null,
-          bleeding: said('bleeding') ? reading.bleeding : null,
-          tweezingAllowed: bench.visit.consult.agreed.tweezing,
-        })
-      : null;
-  const isAnswered = reading.removedSaid === true || said('broken') || said('left');
-  const causes = !isAnswered
-    ? []
-    : likelyCauses({
-        removedShare: reading.removedPct / 100,
-        brokenShare: reading.brokenPct / 100,
-        leftKind: reading.leftKind,
-        family,
-        workableShare: option?.workableShare ?? 1,
-        crossingGrowth:
-          zone.data.hair.curl >= 4 ||
-          planned.crossingShare >= LEAST_CROSSING ||
-          (zone.data.hair.flags ?? []).includes('layers'),
-        drySkin: bench.client.skin === 'dry',
-        heatFelt: reading.heatFelt,
-        shaved: zone.data.hair.history === 'shaved',
-      }).slice(0, 3);
+  const likes = new Map<string, StripPicture>((read.reading.likes ?? []).map((l) => [l.strip, l.like]));
+  const open = read.off.filter((s) => !likes.has(s.id));
+  const isNarrow = useNarrow();
+  const skin = <SkinColumn read={read} disabled={closed} />;
+  const [picked, setPicked] = useState<string | null>(null);
+  const [patchAt, setPatchAt] = useState<number | null>(null);
+  const chosen = read.off.find((s) => s.id === picked) ?? open[0] ?? read.off[0] ?? null;
+  const asked = askedPatch(read.patches, patchAt);
+  const where = sideWord(zone.name, zone.side).toLowerCase();
   return (
     <>
-      <StationTop
-        title="Strip and skin"
-        note={(key) => (bench.readings.some((r) => zoneKey(r) === key) ? 'read' : '')}
-        meta={
-          <>
-            {sideWord(zone.name, zone.side)}.{' '}
-            {option
-              ? `Expected: ${percent(option.removedShare)} removed, ${percent(option.brokenShare)} broken, about ${option.tweezed} to tweeze.`
-              : 'Nothing was planned here.'}
-          </>
-        }
-        action={
-          <Link className={styles.go} href={`/visits/${bench.visit.id}/return`}>
-            On to the return
-          </Link>
-        }
-      />
-      {action ? (
-        <div className={styles.action} data-code={action.code} role="status">
-          <strong>{ACTION_WORDS[action.code]}</strong> {action.text}
-          {action.code === 'second-pass' && heat?.laterPass
-            ? ` On waxed skin about ${degrees(heat.laterPass.target)}, an estimate.`
-            : ''}
+      {isNarrow ? null : <StationLeft>{skin}</StationLeft>}
+      <div className={styles.screen}>
+        <ZoneTabs note={(key) => (bench.readings.some((r) => zoneKey(r) === key) ? 'read' : '')} />
+        <div className={styles.words}>
+          <h1>{chosen ? `Which is strip ${chosen.number} like?` : 'Strip and skin'}</h1>
+          <p className="quiet" role="status">
+            {chosen
+              ? `${where} · ${open.length === 0 ? 'all looked at' : `${open.length} of ${read.off.length} still to look at`}`
+              : `${where}: nothing has been pulled here yet.`}
+          </p>
         </div>
-      ) : (
-        <p className="quiet">Nothing has been pulled here yet; what the table marks fills this page.</p>
-      )}
-      <div className={styles.grid}>
-        <section>
-          <h2>On the strip</h2>
-          <label className={styles.slide} id="removed">
-            Came out with the root or whole:{' '}
-            <strong>{worked || reading.removedSaid ? `${removed} %` : 'not said'}</strong>
-            <Slider
-              value={removed}
-              min={0}
-              max={100}
-              disabled={closed}
-              onChange={setRemoved}
-              onChangeComplete={(removedPct) => save({ removedPct, removedSaid: true })}
-              tooltip={{ open: false }}
-              ariaLabelledByForHandle="removed"
-            />
-          </label>
-          {reading.removedSaid || closed || !worked ? null : (
-            <p className="quiet">
-              From the table’s marks, not said yet.{' '}
-              <Button onClick={() => save({ removedSaid: true })}>Yes, {removed} %</Button>
-            </p>
-          )}
-          <label className={styles.slide} id="broken">
-            Broken, blunt ends: <strong>{said('broken') || worked ? `${broken} %` : 'not said'}</strong>
-            <Slider
-              value={broken}
-              min={0}
-              max={60}
-              disabled={closed}
-              onChange={setBroken}
-              onChangeComplete={(brokenPct) => say('broken', { brokenPct })}
-              tooltip={{ open: false }}
-              ariaLabelledByForHandle="broken"
-            />
-          </label>
-          <Choice
-            name="Left behind"
-            value={said('left') ? reading.left : null}
+        {chosen ? (
+          <StripPictures
+            key={chosen.id}
+            label={`Strip ${chosen.number} is like`}
+            value={likes.get(chosen.id) ?? null}
             disabled={closed}
-            options={[
-              ['none', 'nothing'],
-              ['few', 'a few'],
-              ['patch', 'a patch'],
-              ['many', 'much'],
-            ]}
-            onChange={(left) => {
-              const kind = reading.leftKind === 'none' ? 'anywhere' : reading.leftKind;
-              say('left', { left, leftKind: left === 'none' ? 'none' : kind });
+            onChange={(like) => {
+              read.like(chosen, like);
+              // on to the next that was not looked at
+              const next =
+                open.find((s) => s.id !== chosen.id && s.number > chosen.number) ?? open.find((s) => s !== chosen);
+              setPicked(next && !likes.has(chosen.id) ? next.id : chosen.id);
             }}
           />
-          {said('left') && reading.left !== 'none' ? (
-            <Choice
-              name="What kind"
-              value={reading.leftKind}
-              disabled={closed}
-              options={[
-                ['short', 'too short'],
-                ['flat', 'lying flat'],
-                ['other-way', 'growing another way'],
-                ['anywhere', 'anywhere'],
-              ]}
-              onChange={(leftKind) => save({ leftKind })}
-            />
-          ) : null}
-          <label className={styles.count}>
-            Tweezed{' '}
-            <InputNumber
-              min={0}
-              max={2000}
-              precision={0}
-              value={said('tweezed') ? reading.tweezed : null}
-              placeholder="not said"
-              disabled={closed}
-              onChange={(n) => n !== null && say('tweezed', { tweezed: n })}
-              aria-label="Hairs tweezed"
-            />
-          </label>
-        </section>
-        <section>
-          <h2>On the skin</h2>
-          <Choice
-            name="Skin"
-            value={said('skin') ? reading.skin : null}
+        ) : null}
+        <section className={styles.card} aria-label="What is left">
+          <div className={styles.sheet}>
+            <h2>Tap what is left</h2>
+            <div className={styles.drawing}>
+              <LeftSheet
+                zone={read.zone}
+                off={read.off}
+                chosen={chosen?.id ?? null}
+                likes={likes}
+                table={read.table}
+                hairs={read.hairs}
+                patches={read.patches}
+                asked={asked}
+                disabled={closed || read.off.length === 0}
+                onStrip={setPicked}
+                onHairs={read.leave}
+              />
+            </div>
+            <div className={styles.under}>
+              <button
+                type="button"
+                aria-pressed={read.said('left') && read.hairs.length === 0}
+                disabled={closed || read.off.length === 0}
+                onClick={() => read.leave([])}
+              >
+                Nothing left
+              </button>
+              <button
+                type="button"
+                disabled={closed || read.hairs.length === 0}
+                onClick={() => read.leave(read.hairs.slice(0, -1))}
+              >
+                Undo
+              </button>
+              <span className="quiet">
+                {read.hairs.length > 0
+                  ? `${plural(read.hairs.length, 'hair')} left`
+                  : 'Stroke along hair to show its way.'}
+              </span>
+            </div>
+          </div>
+          <PatchPanel
+            read={read}
+            patch={asked}
+            zone={zone}
             disabled={closed}
-            options={[
-              ['calm', 'calm'],
-              ['pink', 'pink, usual'],
-              ['red', 'very red'],
-              ['shiny', 'shiny, raw'],
-              ['blister', 'blister'],
-            ]}
-            onChange={(skin) => say('skin', { skin })}
+            onNext={() => setPatchAt((patchAt ?? 0) + 1)}
           />
-          <Choice
-            name="Bleeding"
-            value={said('bleeding') ? reading.bleeding : null}
-            disabled={closed}
-            options={[
-              ['none', 'none'],
-              ['points', 'points, usual on coarse hair'],
-              ['keeps-on', 'does not stop'],
-            ]}
-            onChange={(bleeding) => say('bleeding', { bleeding })}
-          />
-          <Choice
-            name="The heat felt"
-            value={said('heatFelt') ? reading.heatFelt : null}
-            disabled={closed}
-            options={[
-              ['too-cool', 'too cool'],
-              ['right', 'right'],
-              ['too-warm', 'too warm'],
-            ]}
-            onChange={(heatFelt) => say('heatFelt', { heatFelt })}
-          />
-          <label className={styles.note}>
-            Note for next time
-            <Input.TextArea
-              value={note}
-              rows={2}
-              maxLength={2000}
-              disabled={closed}
-              onChange={(e) => setNote(e.target.value)}
-              onBlur={() => note !== reading.note && save({ note })}
-            />
-          </label>
         </section>
       </div>
-      {action?.code === 'second-pass' ? (
-        <SecondRoundPanel zone={zone} planned={planned} reading={reading} marks={marks} />
-      ) : null}
-      {causes.length > 0 ? (
-        <section className={styles.causes}>
-          <h2>Likely causes</h2>
-          <ol>
-            {causes.map((c) => (
-              <li key={c.code}>
-                <strong>{c.text}</strong> <span className="quiet">about {percent(c.probability)}</span>
-                <br />
-                {c.remedy}
-              </li>
-            ))}
-          </ol>
-        </section>
-      ) : null}
+      {isNarrow ? skin : null}
+      <HowItFelt read={read} disabled={closed} />
+      <NextPanel zone={zone} planned={planned} read={read} />
     </>
   );
 }
 
-const ACTION_WORDS = {
-  ask: 'Read first.',
-  stop: 'Stop here.',
-  finish: 'Finish.',
-  tweeze: 'Tweeze.',
-  'second-pass': 'Second pass.',
-  'next-visit': 'Next visit.',
-} as const;
+/** The patch to ask about: the one that was gone to, else the largest whose kind is not said. */
+function askedPatch(patches: readonly LeftPatch[], at: number | null): LeftPatch | null {
+  if (at !== null) return patches[at % Math.max(1, patches.length)] ?? null;
+  return patches.find((p) => p.kind === null) ?? patches[0] ?? null;
+}
+
+const SKIN = [
+  ['calm', 'calm'],
+  ['pink', 'pink'],
+  ['red', 'very red'],
+  ['shiny', 'raw, shiny'],
+  ['blister', 'blister'],
+] as const;
+const BLEEDING = [
+  ['none', 'none'],
+  ['points', 'points'],
+  ['keeps-on', 'does not stop'],
+] as const;
+
+function SkinColumn({ read, disabled }: { readonly read: ZoneReading; readonly disabled: boolean }) {
+  const { reading, said, say } = read;
+  return (
+    <div className={styles.skin}>
+      <TableWords read={read} />
+      <Choice
+        name="Skin"
+        value={said('skin') ? reading.skin : null}
+        disabled={disabled}
+        options={SKIN}
+        onChange={(skin) => say('skin', { skin })}
+      />
+      <Choice
+        name="Bleeding"
+        value={said('bleeding') ? reading.bleeding : null}
+        disabled={disabled}
+        options={BLEEDING}
+        onChange={(bleeding) => say('bleeding', { bleeding })}
+      />
+    </div>
+  );
+}
+
+/** What the table has marked already, in one line. */
+function TableWords({ read: { off, table } }: { readonly read: ZoneReading }) {
+  const WORDS = { 'some-left': 'some left', broke: 'broke', sore: 'sore' } as const;
+  const marked = (['some-left', 'broke', 'sore'] as const).flatMap((mark) => {
+    const numbers = off.filter((s) => table.get(s.id) === mark).map((s) => s.number);
+    return numbers.length > 0 ? [`${numbers.join(', ')} ${WORDS[mark]}`] : [];
+  });
+  if (off.length === 0) return null;
+  return (
+    <section>
+      <h3>At the table</h3>
+      <p className="quiet">
+        {plural(off.length, 'strip')} off.{' '}
+        {marked.length > 0 ? `Marked: ${marked.join('; ')}.` : 'No strip was marked.'}
+      </p>
+    </section>
+  );
+}

@@ -81,6 +81,7 @@ export function StripSheet({
     () => new Map(zone.strips.map((s) => [s.id, slabOf(s, INSET_PX * unit, TAB_PX * unit)])),
     [zone, unit],
   );
+  const covered = useMemo(() => new Set(zone.strips.flatMap((s) => s.over ?? [])), [zone]);
   const key = useId();
   const inHand = arrow === 'pull' ? zone.strips.find((s) => s.id === act) : undefined;
   const hand = inHand ? handAt(slabs.get(inHand.id)?.disc ?? inHand.tab, inHand.pull, unit, [x0, y0, w, h]) : null;
@@ -113,6 +114,7 @@ export function StripSheet({
             discPx={isLarge ? LARGE_DISC_PX : DISC_PX}
             set={sets?.get(s.id)}
             mark={marks?.get(s.id)}
+            under={covered.has(s.id)}
             onChoose={onChoose}
           />
         ) : null;
@@ -179,7 +181,7 @@ export function StripSheet({
 }
 
 /** The body round the zone, faint. */
-function Ghost({ zone, unit }: { readonly zone: PlanZone; readonly unit: number }) {
+export function Ghost({ zone, unit }: { readonly zone: PlanZone; readonly unit: number }) {
   const round = bodyRound(zone.zone, zone.side);
   if (!round) return null;
   const [w, h] = zone.sheetCm;

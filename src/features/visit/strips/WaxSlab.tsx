@@ -39,6 +39,8 @@ interface SlabProps {
   readonly set?: number | undefined;
   /** How it came off. */
   readonly mark?: StripMark | null | undefined;
+  /** Gone over again: the numbers there are those of the later strips. */
+  readonly under?: boolean;
   readonly onChoose: ((id: string) => void) | undefined;
 }
 
@@ -56,6 +58,7 @@ export const WaxSlab = memo(function WaxSlab({
   discPx,
   set: setShare,
   mark,
+  under = false,
   onChoose,
 }: SlabProps) {
   const set = SET_OF[look] === null ? null : (setShare ?? SET_OF[look]);
@@ -131,28 +134,32 @@ export const WaxSlab = memo(function WaxSlab({
           strokeLinejoin="round"
         />
       )}
-      <circle
-        cx={slab.disc[0]}
-        cy={slab.disc[1]}
-        r={r}
-        fill="var(--disc)"
-        fillOpacity={isOff ? 0 : 1}
-        stroke={discEdge(strong, isOff)}
-        strokeWidth={2 * unit}
-      />
-      <text
-        x={slab.disc[0]}
-        y={slab.disc[1] + r * 0.43}
-        textAnchor="middle"
-        fontSize={r * (order.length > 2 ? 0.92 : 1.2)}
-        fontWeight="700"
-        fill={isOff ? 'var(--second-ink)' : 'var(--disc-ink)'}
-        style={{ pointerEvents: 'none' }}
-      >
-        {order}
-        {broken ? <tspan fill="var(--field-now)">!</tspan> : null}
-      </text>
-      {isOff && mark ? <MarkSign mark={mark} middle={towardsFoot(slab, 2.1 * r)} r={r * 0.8} /> : null}
+      {under ? null : (
+        <>
+          <circle
+            cx={slab.disc[0]}
+            cy={slab.disc[1]}
+            r={r}
+            fill="var(--disc)"
+            fillOpacity={isOff ? 0 : 1}
+            stroke={discEdge(strong, isOff)}
+            strokeWidth={2 * unit}
+          />
+          <text
+            x={slab.disc[0]}
+            y={slab.disc[1] + r * 0.43}
+            textAnchor="middle"
+            fontSize={r * (order.length > 2 ? 0.92 : 1.2)}
+            fontWeight="700"
+            fill={isOff ? 'var(--second-ink)' : 'var(--disc-ink)'}
+            style={{ pointerEvents: 'none' }}
+          >
+            {order}
+            {broken ? <tspan fill="var(--field-now)">!</tspan> : null}
+          </text>
+        </>
+      )}
+      {isOff && mark && !under ? <MarkSign mark={mark} middle={towardsFoot(slab, 2.1 * r)} r={r * 0.8} /> : null}
     </g>
   );
 });
@@ -188,7 +195,15 @@ function Streak({ slab, widthCm, fade }: { readonly slab: Slab; readonly widthCm
 }
 
 /** How a strip came off, as a sign: tick, short hairs, zigzag, ring. */
-function MarkSign({ mark, middle: [x, y], r }: { readonly mark: StripMark; readonly middle: Vec; readonly r: number }) {
+export function MarkSign({
+  mark,
+  middle: [x, y],
+  r,
+}: {
+  readonly mark: StripMark;
+  readonly middle: Vec;
+  readonly r: number;
+}) {
   const at = (u: number, v: number): string => `${x + u * r} ${y + v * r}`;
   const SHAPES: Readonly<Record<StripMark, string>> = {
     clean: `M${at(-1, 0)}L${at(-0.3, 0.7)}L${at(1, -0.8)}`,

@@ -29,10 +29,10 @@ import styles from './Work.module.css';
 /** The table as a signal: one word, one number, one drawing, one key. */
 export function AtTheTable() {
   const { bench } = useBench();
-  const { plan, visit, client } = bench;
+  const { visit, client } = bench;
   const { settings } = bench.studio;
   const t = useTable();
-  const { table, act, nowMs, found } = t;
+  const { plan, table, act, nowMs, found } = t;
   const [panel, setPanel] = useState<'other' | 'problem' | null>(null);
   const toggle = (which: 'other' | 'problem') => (): void => setPanel(panel === which ? null : which);
   useWakeLock();
@@ -95,7 +95,8 @@ export function AtTheTable() {
     plan.zones.find((z) => z.strips.length > 0);
   const last = found.get(table.lastPulled ?? '');
   const lastMark = table.lastPulled ? table.strips.get(table.lastPulled)?.mark : null;
-  const [pass, passes] = [strip?.strip.pass ?? 1, strip?.zone.choice?.passes ?? 1];
+  const pass = strip?.strip.pass ?? 1;
+  const passes = Math.max(pass, strip?.zone.choice?.passes ?? 1);
   const readHref = `/visits/${visit.id}/read`;
   if (act.kind === 'stopped') {
     return (

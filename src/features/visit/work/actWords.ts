@@ -148,19 +148,22 @@ const PARTS: Readonly<Partial<Record<StepName, string>>> = {
 };
 
 const AGAIN = {
+  waxed: 'Waxed skin: cooler, less wax. Stir.',
   cooler: 'Cooler for this skin: pot down, stir.',
   warmed: 'The pot was warmed: stir.',
   minutes: 'A quarter of an hour on: stir.',
 } as const;
 
 function wristWords(act: Extract<Act, { kind: 'wrist' }>, { plan, found, productName }: ActContext): ActWords {
-  const zone = found.get(act.firstStrip)?.zone ?? plan.zones.find((z) => z.choice?.product === act.product);
+  const first = found.get(act.firstStrip);
+  const zone = first?.zone ?? plan.zones.find((z) => z.choice?.product === act.product);
+  const touchC = first && first.strip.pass > 1 ? first.strip.touchC : zone?.heat?.workingC.target;
   return {
     ...NOTHING,
     title: 'Test on your wrist',
     where: productName(act.product),
     word: 'WRIST',
-    figure: zone?.heat ? [String(Math.round(zone.heat.workingC.target)), '°C'] : null,
+    figure: touchC === undefined || touchC === null ? null : [String(Math.round(touchC)), '°C'],
     strong: 'Comfortable on the inner wrist?',
     more: `${act.again === null ? 'Stir first.' : AGAIN[act.again]} An estimate: the wrist decides.`,
     button: 'Wrist test done',

@@ -14,7 +14,13 @@ const laying = (
     zone: more.face ? 'upper-lip' : 'lower-leg-front',
     choice: { product: 'p', family, way, coats: more.coats ?? 1, passes: 1, because: [] },
   },
-  strip: { number: 3, lay: [0, way === 'crossed' ? -1 : 1], thicknessMm: 2, spreadWith: more.spreadWith ?? null },
+  strip: {
+    number: 3,
+    pass: 1,
+    lay: [0, way === 'crossed' ? -1 : 1],
+    thicknessMm: 2,
+    spreadWith: more.spreadWith ?? null,
+  },
   coat: more.coat ?? 1,
   towards,
 });

@@ -18,7 +18,7 @@ export interface LayWords {
 
 export interface Laying {
   readonly zone: Pick<PlanZone, 'choice'> & { readonly zone: ZoneId };
-  readonly strip: Pick<PlanStrip, 'number' | 'lay' | 'thicknessMm' | 'spreadWith'>;
+  readonly strip: Pick<PlanStrip, 'number' | 'lay' | 'thicknessMm' | 'spreadWith' | 'pass' | 'way'>;
   readonly coat: 1 | 2;
   /** A direction in words of the body, after `to` where it is a place. */
   readonly towards: (way: PlanStrip['lay']) => string;
@@ -29,14 +29,17 @@ const clothOn = (isFace: boolean): string =>
   `Cloth on, ${isFace ? 'pressed only' : 'rubbed three times'}; a free end to hold.`;
 
 /** Thickness of one coat: the slab's is the sum of both. */
-const coatMm = ({ zone, strip }: Laying): number =>
-  zone.choice?.coats === 2 ? Math.round((100 * strip.thicknessMm) / 2) / 100 : strip.thicknessMm;
+const isTwoCoats = ({ zone, strip }: Laying): boolean => zone.choice?.coats === 2 && strip.pass === 1;
+const coatMm = (laying: Laying): number =>
+  isTwoCoats(laying) ? Math.round((100 * laying.strip.thicknessMm) / 2) / 100 : laying.strip.thicknessMm;
 
 function hardWords(laying: Laying, usual: LayWords): LayWords {
   const { zone, strip, coat, towards } = laying;
-  const mm = `About ${coatMm(laying)} mm, ${TAB}`;
-  const isTwo = zone.choice?.coats === 2;
-  if (zone.choice?.way === 'crossed') {
+  const mm =
+    strip.pass > 1 ? `Less wax, about ${coatMm(laying)} mm; press firmly.` : `About ${coatMm(laying)} mm, ${TAB}`;
+  const isTwo = isTwoCoats(laying);
+  const way = strip.way ?? zone.choice?.way ?? '';
+  if (way === 'crossed') {
     const back = towards([-strip.lay[0], -strip.lay[1]]);
     return {
       ...usual,
@@ -46,7 +49,7 @@ function hardWords(laying: Laying, usual: LayWords): LayWords {
     };
   }
   const HOW: Readonly<Record<string, string>> = { against: 'Against', counter: 'Against', across: 'Across' };
-  const how = HOW[zone.choice?.way ?? ''] ?? 'With';
+  const how = HOW[way] ?? 'With';
   const coatWords =
     coat === 1 ? `First coat, about ${coatMm(laying)} mm; it rests, then the second.` : `Over the first. ${mm}`;
   return { ...usual, strong: `${how} the growth, ${towards(strip.lay)}.`, more: isTwo ? coatWords : mm };

@@ -18,7 +18,7 @@ import {
   type StripMark,
   type TableEvent,
 } from '@/core/hands';
-import { liveGroups, type PlanStrip, type PlanZone } from '@/core/plan';
+import { planAtTable, tableGroups, type Plan, type PlanStrip, type PlanZone } from '@/core/plan';
 import { tabletNow } from '@/ui/tabletClock';
 import { useBench } from '../BenchContext.client';
 
@@ -30,6 +30,8 @@ export interface FoundStrip {
 }
 
 export interface Table {
+  /** With the rounds that were added at the table. */
+  readonly plan: Plan;
   readonly groups: readonly LiveGroup[];
   readonly table: LiveTable;
   /** The act in hand: what is proposed, or a strip that cannot wait. */
@@ -62,8 +64,9 @@ export interface Table {
 /** The table as it stands, told by a clock, and what the hands can say to it. */
 export function useTable(): Table {
   const { bench, sendEvents } = useBench();
-  const { plan, journal } = bench;
-  const groups = useMemo(() => liveGroups(plan), [plan]);
+  const { journal } = bench;
+  const plan = useMemo(() => planAtTable(bench.plan, journal), [bench.plan, journal]);
+  const groups = useMemo(() => tableGroups(bench.plan, journal), [bench.plan, journal]);
   const table = useMemo(() => liveTable(groups, journal), [groups, journal]);
   const found = useMemo(
     () =>
@@ -96,6 +99,7 @@ export function useTable(): Table {
     else setFlashes((n) => n + 1);
   };
   return {
+    plan,
     groups,
     table,
     act,

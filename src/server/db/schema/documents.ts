@@ -2,12 +2,12 @@
 // (upSteps.ts).
 
 import type { Figure, Position, Side, ZoneId } from '../../../core/anatomy';
-import type { DensityPlace, Mark, Stroke } from '../../../core/field';
+import type { BarePlace, DensityPlace, Mark, Stroke } from '../../../core/field';
 import type { HairFlag, HairHistory } from '../../../core/hair';
 import type { Matters, Preferences } from '../../../core/matching';
 import type { DrawnKeep } from '../../../core/outcomes';
 import type { HandStrips, StudioCase } from '../../../core/plan';
-import type { ReadField } from '../../../core/reading';
+import type { LeftHair, ReadField, StripLike, Tried } from '../../../core/reading';
 import type { Fact, FormAnswers, FoundFact, Outcome } from '../../../core/screening';
 
 export interface StudioSettings {
@@ -191,6 +191,8 @@ export interface ChartData {
   readonly marks: readonly ChartMark[];
   /** Where hair is thinner or thicker than the zone; absent = nowhere. */
   readonly densities?: readonly DensityPlace[] | undefined;
+  /** Where strips came off without hair at earlier visits; absent = nowhere. */
+  readonly bare?: readonly BarePlace[] | undefined;
   /** Width and height as measured on the client; absent = scaled. */
   readonly sheetCm?: readonly [number, number] | undefined;
   /** Size of the sheet that it was drawn on; absent on charts of before it was kept. */
@@ -234,5 +236,21 @@ export interface Reading {
   readonly heatFelt: 'too-warm' | 'right' | 'too-cool';
   /** What was said of the fields above; the rest are presets. Absent in readings of before it was kept: all were. */
   readonly said?: readonly ReadField[] | undefined;
+  /** The picture that each strip was like; strips that were not looked at are not in it. */
+  readonly likes?: readonly StripLike[] | undefined;
+  /** Hairs that were tapped as left. */
+  readonly hairs?: readonly LeftHair[] | undefined;
+  /** What was taken over for the next chart. */
+  readonly combed?: readonly Stroke[] | undefined;
+  /** Places where strips came off without hair. */
+  readonly bare?: readonly Omit<BarePlace, 'on'>[] | undefined;
+  /** Tweezed by the clock instead of by count, min. */
+  readonly tweezedMin?: number | undefined;
+  /** What is left is left for next time, and that was said. */
+  readonly leave?: true | undefined;
+  /** Pain as the client gave it, 0–10. */
+  readonly pain?: number | undefined;
+  /** What the client had tried against it. */
+  readonly tried?: readonly Tried[] | undefined;
   readonly note: string;
 }

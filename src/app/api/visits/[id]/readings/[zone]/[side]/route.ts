@@ -1,4 +1,4 @@
-import { readingRequest } from '@/formats/requests';
+import { readingRequest } from '@/formats/tableRequests';
 import { nowMs } from '@/server/clock';
 import { getDb } from '@/server/db/client';
 import { route } from '@/server/http/route';

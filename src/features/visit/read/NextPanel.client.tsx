@@ -1,0 +1,218 @@
+'use client';
+
+import Link from 'next/link';
+import { useState } from 'react';
+import { zoneKey } from '@/core/anatomy';
+import { MOST_PASSES } from '@/core/hands';
+import type { PlanStrip, PlanZone } from '@/core/plan';
+import { FEW, nextAction, patchGround, type LeftPatch, type NextAction } from '@/core/reading';
+import { isInside } from '@/core/shared';
+import type { BenchZone } from '@/server/services/bench';
+import { tabletNow } from '@/ui/tabletClock';
+import { plural, sideWord } from '@/ui/words';
+import { useWorkerAnswer } from '@/ui/useWorkerAnswer';
+import type { RoundAnswer, RoundQuestion } from '@/workers/round.worker';
+import { useBench } from '../BenchContext.client';
+import { useZone } from '../BenchFrame.client';
+import { StationFoot, StationSide } from '../StationFoot.client';
+import { useGo } from '../useGo';
+import { ForTheChart } from './ForTheChart.client';
+import { placeWords } from './placeWords';
+import type { ZoneReading } from './useZoneReading';
+import styles from './Read.module.css';
+
+interface Props {
+  readonly zone: BenchZone;
+  readonly planned: PlanZone;
+  readonly read: ZoneReading;
+}
+
+const makeWorker = (): Worker =>
+  new Worker(new URL('../../../workers/round.worker.ts', import.meta.url), { type: 'module' });
+
+/** What to do now with what is left, what the chart can learn, and on to the next zone. */
+export function NextPanel({ zone, planned, read }: Props) {
+  const { bench, sendEvents } = useBench();
+  const { index, choose } = useZone();
+  const go = useGo();
+  const closed = bench.visit.status === 'closed';
+  const [reason, setReason] = useState('');
+  const action = useAction(planned, read);
+  const answer = useWorkerAnswer<RoundQuestion, RoundAnswer>(
+    makeWorker,
+    useRoundQuestion(zone, planned, read, action?.code === 'second-pass' && !closed),
+  );
+  const round = answer === null || answer === 'failed' ? null : answer.round;
+  const pass = Math.max(2, ...(round?.strips.map((s) => s.pass) ?? []));
+  const needsReason = planned.choice?.family === 'hard' && pass >= MOST_PASSES;
+  const lay = (): void => {
+    if (!round) return;
+    // what is gone over now is looked at again afterwards
+    const kept = read.hairs.filter((h) => !round.strips.some((s) => isInside([s.outline], h.at)));
+    read.unsay(kept);
+    sendEvents([
+      { id: crypto.randomUUID(), atMs: tabletNow(), kind: 'round', round: { ...round, reason: reason.trim() } },
+    ]);
+    go(`/visits/${bench.visit.id}/work`);
+  };
+  const next = bench.zones.findIndex(
+    (z, i) => i !== index && !bench.readings.some((r) => zoneKey(r) === zoneKey(z)) && hasStrips(bench.plan.zones, z),
+  );
+  const nextZone = bench.zones[next];
+  return (
+    <>
+      <StationSide>
+        <section className={styles.next} data-code={action?.code} role="status">
+          <h2>Next</h2>
+          {action ? <p>{nextWords(action, read, pass)}</p> : <p className="quiet">Nothing has been pulled here yet.</p>}
+        </section>
+        <ForTheChart zone={zone} read={read} disabled={closed} />
+      </StationSide>
+      <StationFoot open="">
+        {action?.code === 'second-pass' && needsReason ? (
+          <input
+            className={styles.reason}
+            value={reason}
+            maxLength={500}
+            placeholder="Why a third pass?"
+            aria-label="Why a third pass"
+            onChange={(e) => setReason(e.target.value)}
+          />
+        ) : null}
+        {(round || read.hairs.length > 0) && !closed && action?.code !== 'stop' ? (
+          <div className={styles.lays}>
+            {round ? (
+              <button type="button" onClick={lay} disabled={needsReason && reason.trim() === ''}>
+                Lay {round.strips.length === 1 ? 'the clean-up strip' : `${round.strips.length} clean-up strips`}
+              </button>
+            ) : null}
+            <button
+              type="button"
+              aria-pressed={read.reading.leave === true}
+              onClick={() => read.save({ leave: read.reading.leave ? undefined : true })}
+            >
+              Leave for next time
+            </button>
+          </div>
+        ) : null}
+        {nextZone ? (
+          <button type="button" className={styles.go} onClick={() => choose(next)}>
+            Next: {sideWord(nextZone.name, nextZone.side).toLowerCase()}
+          </button>
+        ) : (
+          <Link className={styles.go} href={`/visits/${bench.visit.id}/return`}>
+            On to the return
+          </Link>
+        )}
+      </StationFoot>
+    </>
+  );
+}
+
+const hasStrips = (zones: readonly PlanZone[], z: BenchZone): boolean =>
+  zones.some((p) => zoneKey(p) === zoneKey(z) && p.strips.length > 0);
+
+function useAction({ choice, hands }: PlanZone, { reading, off, said, zone, marks }: ZoneReading): NextAction | null {
+  const { bench } = useBench();
+  if (!choice || off.length === 0) return null;
+  return nextAction({
+    family: choice.family,
+    passesDone: Math.max(1, ...zone.strips.map((s) => s.pass)),
+    passLimit: hands.onePass ? 1 : MOST_PASSES,
+    left: said('left') ? reading.left : leftByMarks(marks, zone),
+    skin: said('skin') ? reading.skin : null,
+    bleeding: said('bleeding') ? reading.bleeding : null,
+    tweezingAllowed: bench.visit.consult.agreed.tweezing,
+  });
+}
+
+/** Strips marked `some left` that were not gone over again. */
+function markedLeft(marks: ZoneReading['marks'], { strips }: PlanZone): readonly PlanStrip[] {
+  const over = new Set(strips.flatMap((s) => s.over ?? []));
+  return strips.filter((s) => marks.get(s.id) === 'some-left' && !over.has(s.id));
+}
+
+/** Until what is left was tapped, the table's word for it stands. */
+const leftByMarks = (marks: ZoneReading['marks'], zone: PlanZone): 'patch' | null =>
+  markedLeft(marks, zone).length > 0 ? 'patch' : null;
+
+const isBig = (p: LeftPatch): boolean => p.hairs.length > FEW;
+
+/** What to ask the worker; null where no round is to be laid out. */
+function useRoundQuestion(
+  zone: BenchZone,
+  planned: PlanZone,
+  read: ZoneReading,
+  isWanted: boolean,
+): RoundQuestion | null {
+  const { bench } = useBench();
+  const product = bench.products.find((p) => p.id === planned.choice?.product);
+  if (!isWanted || !product) return null;
+  const { roomC, walkS, schools } = bench.studio.settings;
+  const { data } = zone;
+  return {
+    input: {
+      zone: read.zone,
+      strokes: [...data.strokes, ...read.comb],
+      exclusions: read.zone.excluded,
+      densities: data.densities ?? [],
+      density: data.hair.density,
+      coarseness: data.hair.coarseness,
+      product,
+      level: bench.visit.level,
+      roomC,
+      walkS,
+      maxOnSkin: bench.plan.schedule.maxOnSkin,
+      patches: read.patches.filter(isBig).map((p) => patchGround(p, read.hairs, read.reachCm)),
+      leftKind: read.reading.leftKind,
+      crossedAllowed: schools.shortHair !== 'none',
+    },
+    marks: [...read.marks],
+  };
+}
+
+/** `Tweeze 4 near the waist. One clean-up strip near the elbow: pass 2 of 3 …` */
+function nextWords(action: NextAction, { patches, zone, marks }: ZoneReading, pass: number) {
+  const places = (own: readonly LeftPatch[]): string =>
+    [...new Set(own.map((p) => placeWords(zone, p.middle)))].slice(0, 2).join(' and ');
+  const count = (own: readonly LeftPatch[]): number => own.reduce((n, p) => n + p.hairs.length, 0);
+  const few = patches.filter((p) => !isBig(p));
+  const big = patches.filter(isBig);
+  const numbers = markedLeft(marks, zone)
+    .map((s) => s.number)
+    .join(', ');
+  if (action.code === 'second-pass') {
+    return (
+      <>
+        {few.length > 0 ? (
+          <>
+            <strong>Tweeze {count(few)}</strong> {places(few)}.{' '}
+          </>
+        ) : null}
+        <strong>Clean up</strong> {big.length > 0 ? places(big) : `strip ${numbers}`}: pass {pass} of {MOST_PASSES} at
+        most, test on your wrist, less wax, pressed firmly.
+      </>
+    );
+  }
+  if (action.code === 'tweeze' && patches.length > 0) {
+    return (
+      <>
+        <strong>Tweeze {plural(count(patches), 'hair')}</strong> {places(patches)}: stretch, grip firmly, draw steadily.
+      </>
+    );
+  }
+  return (
+    <>
+      <strong>{ACTION_WORDS[action.code]}</strong> {action.text}
+    </>
+  );
+}
+
+const ACTION_WORDS = {
+  ask: 'Read first.',
+  stop: 'Stop here.',
+  finish: 'Finish.',
+  tweeze: 'Tweeze.',
+  'second-pass': 'Clean up.',
+  'next-visit': 'Next visit.',
+} as const;
