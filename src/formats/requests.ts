@@ -172,6 +172,7 @@ const profile = Joi.object({
     .items(
       Joi.object({
         id: id.required(),
+        visitId: id,
         on: civilDate.required(),
         what: Joi.string()
           .valid('redness', 'bumps', 'blister', 'lifted', 'bruise', 'burn', 'ingrown', 'other')

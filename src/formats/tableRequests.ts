@@ -2,10 +2,10 @@
 
 import Joi from 'joi';
 import { POSITIONS } from '../core/anatomy';
-import { MARKS, TABLE_EVENT_KINDS } from '../core/hands';
+import { INCIDENT_DONE, INCIDENT_KINDS, INCIDENT_TOLD, MARKS, TABLE_EVENT_KINDS } from '../core/hands';
 import { PATCH_KINDS, READ_FIELDS, STRIP_PICTURES, TRIED } from '../core/reading';
 import { id, instant, version, words, zoneRef } from './requestParts';
-import { strokeSchema } from './visitCaseSchema';
+import { civilDate, strokeSchema } from './visitCaseSchema';
 
 const stripId = Joi.string().max(20);
 const point = Joi.array().length(2).items(Joi.number().min(-300).max(300));
@@ -55,6 +55,29 @@ const roundSchema = Joi.object({
   reason: words(500).required(),
 });
 
+const oneOf = (values: readonly string[]): Joi.ArraySchema =>
+  Joi.array()
+    .items(Joi.string().valid(...values))
+    .unique();
+const tempC = Joi.number().min(0).max(200).allow(null);
+const incidentSchema = Joi.object({
+  what: oneOf(INCIDENT_KINDS).min(1).required(),
+  zone: zoneRef.extract('zone').allow(null).required(),
+  side: zoneRef.extract('side').allow(null).required(),
+  strip: Joi.number().integer().min(1).max(999).allow(null).required(),
+  product: Joi.string().max(60).allow(null).required(),
+  lot: words(60).required(),
+  plannedC: tempC.required(),
+  measuredC: tempC.required(),
+  wristAtMs: instant.allow(null).required(),
+  waterMin: Joi.number().integer().min(0).max(600).allow(null).required(),
+  done: oneOf(INCIDENT_DONE).required(),
+  told: oneOf(INCIDENT_TOLD).required(),
+  followUpOn: civilDate.allow(null).required(),
+  words: words(2000).required(),
+  corrects: id.allow(null).required(),
+});
+
 /** Most acts in one request; a tablet that was away sends slices of this size. */
 export const MOST_ACTS = 500;
 export const journalRequest = Joi.object({
@@ -80,6 +103,7 @@ export const journalRequest = Joi.object({
         skipped: Joi.valid(true),
         undoes: id,
         round: roundSchema,
+        incident: incidentSchema,
       }),
     )
     .required(),

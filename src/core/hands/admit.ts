@@ -6,7 +6,7 @@ import type { LiveGroup } from './live';
 import { liveStrips } from './liveStrips';
 import { FIRST_COAT, SETTING, UNLAID } from './state';
 import { isStep } from './steps';
-import { hasBegun, standing, type TableEvent } from './tableEvents';
+import { deeds, hasBegun, standing, type TableEvent } from './tableEvents';
 import { isTurned } from './turning';
 import { wristStands } from './wristTest';
 
@@ -83,7 +83,7 @@ const turnFault = (groups: readonly LiveGroup[], counted: readonly TableEvent[])
     : null;
 
 function undoFault(counted: readonly TableEvent[], undoes: string): Fault | null {
-  const last = counted.filter((e) => e.kind !== 'mark').at(-1);
+  const last = deeds(counted).at(-1);
   return last?.id === undoes ? null : { code: 'act.not-the-last', message: 'Only the last act can be taken back.' };
 }
 
@@ -124,6 +124,11 @@ function faultOf({ groupsAt, roundFault }: Admitting, journal: readonly TableEve
       return counted.some((e) => e.kind === 'stop')
         ? { code: 'act.stopped', message: 'The work was stopped: nothing is laid after that.' }
         : roundFault(counted, act);
+    case 'incident':
+      if (act.incident === undefined || act.incident.what.length === 0) return INCOMPLETE;
+      return act.incident.corrects === null || counted.some((e) => e.id === act.incident?.corrects)
+        ? null
+        : { code: 'act.incomplete', message: 'There is no such record to correct.' };
     case 'undo':
       return undoes === undefined ? INCOMPLETE : undoFault(counted, undoes);
     case 'hold':

@@ -4,6 +4,17 @@ export { COAT_REST_S, setAfter } from './types';
 export type { CoatRest, HandsInput, StripJob, Op, OpKind } from './types';
 export { actFault, beginsWith } from './admit';
 export type { ActFault, Admitting, Fault } from './admit';
+export {
+  DONE_WORDS,
+  INCIDENT_DONE,
+  INCIDENT_KINDS,
+  INCIDENT_TOLD,
+  INCIDENT_WORDS,
+  incidentLines,
+  incidentPlace,
+  TOLD_WORDS,
+} from './incident';
+export type { Incident, IncidentDone, IncidentKind, IncidentTold } from './incident';
 export { MOST_PASSES } from './addedRound';
 export type { AddedRound, AddedStrip } from './addedRound';
 export { liveTable, pressingStrip } from './live';

@@ -1,6 +1,7 @@
 // What the hands did at the table, as it stands in the journal: append-only, an undo names what it takes back.
 
 import type { AddedRound } from './addedRound';
+import type { Incident } from './incident';
 
 export const MARKS = ['clean', 'some-left', 'broke', 'sore'] as const;
 export type StripMark = (typeof MARKS)[number];
@@ -18,6 +19,7 @@ export const TABLE_EVENT_KINDS = [
   'reheat',
   'aid',
   'round',
+  'incident',
 ] as const;
 export type TableEventKind = (typeof TABLE_EVENT_KINDS)[number];
 
@@ -37,6 +39,7 @@ export interface TableEvent {
   readonly step?: string;
   /** The step was left out, and that is said. */
   readonly skipped?: boolean;
+  readonly incident?: Incident;
   /** Another round over ground that is off. */
   readonly round?: AddedRound;
   /** Event taken back by an undo. */
@@ -52,6 +55,6 @@ export function standing(events: readonly TableEvent[]): readonly TableEvent[] {
   return events.filter((e) => e.kind !== 'undo' && !undone.has(e.id));
 }
 
-/** Events that are acts of the hands; marks say how a strip came off. */
+/** Events that are acts of the hands; marks say how a strip came off, an incident is a record. */
 export const deeds = (counted: readonly TableEvent[]): readonly TableEvent[] =>
-  counted.filter((e) => e.kind !== 'mark');
+  counted.filter((e) => e.kind !== 'mark' && e.kind !== 'incident');

@@ -9,4 +9,6 @@ export type { Fault } from './faults';
 export { brokenPctOf, MARK_OF, marksRead, removedPctOf, STRIP_PICTURES } from './byPicture';
 export type { StripLike, StripPicture } from './byPicture';
 export { combFromLeft, FEW, joinCm, leftKindOf, leftPatches, leftWord, PATCH_KINDS, patchGround } from './left';
+export { standingLessons } from './lessons';
+export type { Lesson, ReadBefore } from './lessons';
 export type { LeftHair, LeftPatch, PatchKind } from './left';

@@ -1,3 +1,4 @@
+import Link from 'next/link';
 import { FACT_WORDS } from '@/core/screening';
 import type { ClientCard } from '@/server/services/clients';
 import { dayMonthYear, dayMonthYearAt } from '@/ui/words';
@@ -71,7 +72,8 @@ export function CardRecord({ card }: { readonly card: ClientCard }) {
                   <strong>{REACTION_WORDS[r.what]}</strong>{' '}
                   <span className="quiet">
                     {dayMonthYear(r.on)}
-                    {r.product ? `, ${name(r.product)}` : ''}. {r.words}
+                    {r.product ? `, ${name(r.product)}` : ''}. {r.words}{' '}
+                    {r.visitId ? <Link href={`/visits/${r.visitId}/incident`}>The record</Link> : null}
                   </span>
                 </li>
               ))}

@@ -51,6 +51,15 @@ export function ClientCardView({ card }: { readonly card: ClientCard }) {
           ))}
         </ul>
       ) : null}
+      {card.lessons.length > 0 ? (
+        <ul className={styles.lessons} aria-label="Standing lessons">
+          {card.lessons.map((l) => (
+            <li key={`${l.name} ${l.words}`}>
+              <strong>{l.name}:</strong> {l.words} <span className="quiet">Remarked {l.times} times.</span>
+            </li>
+          ))}
+        </ul>
+      ) : null}
       <div className={styles.columns}>
         <div className={styles.stack}>
           <section>

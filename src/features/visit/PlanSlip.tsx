@@ -19,6 +19,7 @@ const WAYS: Readonly<Record<string, string>> = {
 export function PlanSlip({ bench, at }: { readonly bench: Bench; readonly at: string }) {
   const { plan, faults } = bench;
   const zone = plan.zones.find((z) => zoneKey(z) === at);
+  const lessons = bench.client.lessons.filter((l) => zoneKey(l) === at).slice(0, 2);
   const strips = plan.zones.reduce((n, z) => n + z.strips.length, 0);
   const grams = plan.materials.filter((m) => m.unit === 'g' && m.item !== 'powder');
   const ready = plan.regrowth.find((r) => zoneKey(r) === at)?.ready.find((r) => r.family === zone?.choice?.family);
@@ -26,6 +27,11 @@ export function PlanSlip({ bench, at }: { readonly bench: Bench; readonly at: st
     <div className={styles.slip}>
       <div className={styles.plan}>
         <h2>Plan</h2>
+        {lessons.map((l) => (
+          <p key={l.words} className={styles.lesson}>
+            {l.words} <span className="quiet">Remarked {l.times} times.</span>
+          </p>
+        ))}
         {bench.planComing && !isPlanning(bench) ? (
           <p className="quiet" role="status">
             Being planned anew …

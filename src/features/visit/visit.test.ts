@@ -99,6 +99,7 @@ const bench = (more: Partial<Bench> = {}): Bench => ({
     note: '',
     heatFelt: [],
     alerts: [],
+    lessons: [],
     skin: 'normal',
     ingrownProne: false,
     saidNoBefore: null,

@@ -1,6 +1,7 @@
-import { yearsBetween } from '../../core/shared';
+import { dateInWords, yearsBetween } from '../../core/shared';
 import { FACT_WORDS } from '../../core/screening';
 import type { ClientRow } from '../repos/clientRepo';
+import { INCIDENT_ID } from './incidentOnCard';
 
 /**
  * What must be seen before anything else on a client's card.
@@ -18,6 +19,12 @@ export function alertsOf(client: ClientRow, on: string, withConsent = true): rea
     ...profile.patchTests
       .filter((t) => t.result === 'reacted')
       .map((t) => `Reacted to ${t.product.replaceAll('-', ' ')}.`),
+    ...profile.reactions
+      .filter((r) => r.id.startsWith(INCIDENT_ID))
+      .map(
+        (r) =>
+          `${dateInWords(r.on)}: ${r.what === 'lifted' ? 'skin lifted' : r.what}, ${r.words.split('. ')[0] ?? ''}.`,
+      ),
     ...(profile.sensitivity >= 4 ? ['Very reactive skin.'] : []),
     ...(profile.ingrownProne ? ['Prone to ingrown hair.'] : []),
     ...(withConsent && profile.consentOn === null ? ['No consent on file yet.'] : []),

@@ -16,6 +16,7 @@ import { readVisit, setPlanHash, type VisitRow } from '../repos/visitRepo';
 import { loadBench, partsOf } from './bench';
 import { judgedNow } from './consultRules';
 import { journalAtHand } from './journalAtHand';
+import { noteOnCard } from './incidentOnCard';
 import { caseOf } from './planCase';
 
 export interface AppendJournal {
@@ -89,7 +90,10 @@ export function appendJournal(
     const elsewhere = fresh.find((e) => visitOfEvent(db, e.id) !== undefined);
     if (elsewhere) return refused('This act belongs to another visit.', `events[${events.indexOf(elsewhere)}].id`);
     if (fresh.length === 0) return ok({ entries: entriesOf(db, visitId, after) });
-    if (visit.status === 'closed') return refused('The visit is closed; its record stands as it is.', 'visit');
+    // a record of what went wrong can be added to later; the rest stands as it is
+    if (visit.status === 'closed' && fresh.some((e) => e.kind !== 'incident')) {
+      return refused('The visit is closed; its record stands as it is.', 'visit');
+    }
     const begins = beginsWith(before, fresh);
     let hash = hasBegun(before) ? visit.planHash : (seen ?? null);
     if (begins) {
@@ -106,6 +110,7 @@ export function appendJournal(
       return refused(fault.message, `events[${events.indexOf(fresh[fault.index] as TableEvent)}]`);
     }
     appendEvents(db, visitId, fresh);
+    noteOnCard(db, visit, fresh);
     if (begins) setPlanHash(db, visitId, hash);
     return ok({ entries: entriesOf(db, visitId, after) });
   });

@@ -7,6 +7,7 @@ import { hasBegun, type TableEvent } from '../../core/hands';
 import type { Service } from '../../core/agreement';
 import type { Plan } from '../../core/plan';
 import type { Product } from '../../core/products';
+import type { Lesson } from '../../core/reading';
 import type { Fact, RuleChange } from '../../core/screening';
 import type { HandLevel } from '../../core/strips';
 import { yearsBetween } from '../../core/shared';
@@ -25,6 +26,7 @@ import { bodyOf, chartOnSheet } from './chartOnSheet';
 import { changesOf } from './consultRules';
 import { feltBefore } from './feltBefore';
 import { zonePasts, type ZonePast } from './history';
+import { lessonsOf } from './lessons';
 import { studioHold } from './studioHold';
 import { workedBefore } from './workedBefore';
 import { knownProducts } from './knownProducts';
@@ -67,6 +69,8 @@ export interface Bench {
     /** How warm wax felt at past visits, latest first. */
     readonly heatFelt: CaseParts['heatFelt'];
     readonly alerts: readonly string[];
+    /** What was remarked three times. */
+    readonly lessons: readonly Lesson[];
     readonly skin: string;
     readonly ingrownProne: boolean;
     /** What was answered no at the last visit done before this one; null for who is here for the first time. */
@@ -199,6 +203,7 @@ export function loadBench(db: Db, visitId: string, nowMs: number, needsPlan = fa
         heatFelt: [...parts.heatFelt].reverse(),
         note: client.note,
         alerts: alertsOf(client, visit.onDate, false),
+        lessons: lessonsOf(db, client.id),
         skin: client.profile.skin,
         ingrownProne: client.profile.ingrownProne,
         saidNoBefore: saidNoBefore(db, visit),

@@ -31,6 +31,7 @@ import { alertsOf } from './alerts';
 import { cardChanges } from './cardChanges';
 import { clientMarks, zonePasts } from './history';
 import { learnedGrowth } from './learned';
+import { lessonsOf } from './lessons';
 import { zoneName } from './planCase';
 
 export interface ClientLine {
@@ -115,6 +116,8 @@ export function archiveClient(
 export interface ClientCard {
   readonly client: ClientRow;
   readonly alerts: readonly string[];
+  /** What was remarked three times, with the zone's name. */
+  readonly lessons: readonly { readonly name: string; readonly words: string; readonly times: number }[];
   readonly timeZone: string;
   readonly zones: readonly {
     readonly zone: ZoneId;
@@ -277,6 +280,7 @@ export function loadClientCard(db: Db, id: string, nowMs: number, all = false): 
   return ok({
     client,
     alerts: [...alertsOf(client, on), ...damagedWords(damagedVisits(db, id))],
+    lessons: lessonsOf(db, id).map(({ zone, side, words, times }) => ({ name: placeName(zone, side), words, times })),
     timeZone: studio.timeZone,
     zones,
     marks,

@@ -28,7 +28,7 @@ const factWords = (f: FoundFact | CardFact): string =>
 const placeWords = (zone: string, side: string): string =>
   `${ZONES[zone as ZoneId].name}${side === 'middle' ? '' : `, ${side}`}`; // zones are checked on the way in
 
-function visitLines(v: RecordVisit): readonly string[] {
+function visitLines(v: RecordVisit, timeZone: string): readonly string[] {
   const { consult } = v;
   return [
     consult.facts.length > 0
@@ -52,7 +52,7 @@ function visitLines(v: RecordVisit): readonly string[] {
       return `${placeWords(w.zone, w.side)}: ${w.choice.product.replaceAll('-', ' ')}, ${w.choice.way}${heat}.`;
     }),
     ...v.readings.map((r) => `${placeWords(r.zone, r.side)}: ${readWords(r.data)}`),
-    ...tableWords(v.journal),
+    ...tableWords(v.journal, timeZone),
   ];
 }
 
@@ -94,11 +94,11 @@ function consentBlocks({ client, consents, timeZone }: RecordHead): readonly Rec
   ];
 }
 
-function visitBlocks(v: RecordVisit | DamagedVisit): readonly RecordBlock[] {
+function visitBlocks(v: RecordVisit | DamagedVisit, timeZone: string): readonly RecordBlock[] {
   const title = (more: string): RecordBlock => ({ kind: 'visit', text: `${v.onDate}, ${v.by}${more}` });
   if ('damaged' in v) return [title(''), line('This visit is damaged in the data file: a backup has it whole.')];
   const end = v.endedAs ?? (v.status === 'open' ? 'open' : '');
-  return [title(end === '' ? '' : `: ${end}`), ...visitLines(v).map(line)];
+  return [title(end === '' ? '' : `: ${end}`), ...visitLines(v, timeZone).map(line)];
 }
 
 /** The whole record in order, a visit at a time. */
@@ -107,7 +107,7 @@ export function* recordBlocks({ head, visits }: ClientRecord): Generator<RecordB
   yield heading('Visits');
   let isEmpty = true;
   for (const v of visits) {
-    yield* visitBlocks(v);
+    yield* visitBlocks(v, head.timeZone);
     isEmpty = false;
   }
   if (isEmpty) yield line('None yet.');

@@ -16,13 +16,14 @@ const SECOND = '#6B5D50';
 const SIGNATURE_PT = { width: 180, height: 60 } as const;
 
 class Page {
-  readonly doc = new PDFDocument({
-    size: 'A4',
-    margin: 56,
-    info: { Title: 'Client record', Producer: 'Strickle', Creator: 'Strickle' },
-  });
+  readonly doc;
 
-  constructor() {
+  constructor(title: string) {
+    this.doc = new PDFDocument({
+      size: 'A4',
+      margin: 56,
+      info: { Title: title, Producer: 'Strickle', Creator: 'Strickle' },
+    });
     this.doc
       .registerFont('text', join(FONTS, 'DejaVuSans.ttf'))
       .registerFont('bold', join(FONTS, 'DejaVuSans-Bold.ttf'));
@@ -87,10 +88,13 @@ async function setAll(page: Page, blocks: Iterable<RecordBlock>): Promise<void> 
 }
 
 /** The record as a PDF, sent as it is set. */
-export function recordPdf(record: ClientRecord): ReadableStream<Uint8Array> {
-  const page = new Page();
+export const recordPdf = (record: ClientRecord): ReadableStream<Uint8Array> => blocksPdf(recordBlocks(record));
+
+/** Blocks of text as a PDF, sent as they are set. */
+export function blocksPdf(blocks: Iterable<RecordBlock>, title = 'Client record'): ReadableStream<Uint8Array> {
+  const page = new Page(title);
   const { doc } = page;
-  setAll(page, recordBlocks(record)).catch((error: unknown) => doc.destroy(error instanceof Error ? error : undefined));
+  setAll(page, blocks).catch((error: unknown) => doc.destroy(error instanceof Error ? error : undefined));
   // pdfkit's document is a Node stream of buffers
   return Readable.toWeb(Readable.from(doc)) as ReadableStream<Uint8Array>;
 }

@@ -35,6 +35,29 @@ describe('the record of a reading', () => {
   });
 });
 
+describe('the record of what was read by picture', () => {
+  const pictured: Reading = {
+    ...preset,
+    likes: [
+      { strip: 'A1', like: 'roots' },
+      { strip: 'A2', like: 'roots' },
+      { strip: 'A3', like: 'blunt' },
+    ],
+    hairs: [
+      { at: [1, 1], way: [1, 0], kind: 'other-way' },
+      { at: [1, 2], way: null, kind: null },
+    ],
+  };
+  it('counts strips and hairs, and gives no share that nobody said', () => {
+    const said = { ...pictured, left: 'few', removedPct: 99, removedSaid: true, said: ['left', 'broken'] } as const;
+    expect(readWords(said)).toBe('2 hairs left, 1 growing another way, strips: 2 full of roots, 1 with blunt ends.');
+  });
+  it('tells what was left, combed and felt only where it was said', () => {
+    const felt = { ...preset, leave: true, pain: 4, tried: ['cold-pack'], tweezedMin: 3, combed: [] } as const;
+    expect(readWords(felt)).toBe('the rest left for next time, tweezed for 3 min, pain 4 of 10, tried a cold pack.');
+  });
+});
+
 describe('the record of the table', () => {
   const event = (kind: TableEvent['kind'], more: Partial<TableEvent> = {}): TableEvent => ({
     id: Math.random().toString(),

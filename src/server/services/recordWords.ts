@@ -1,7 +1,7 @@
 // What the record says of a reading and of the table, in words: only what was said and what was done.
 
 import { ZONES } from '../../core/anatomy';
-import { SEEN, standing, type AddedRound, type TableEvent } from '../../core/hands';
+import { incidentLines, SEEN, standing, type AddedRound, type TableEvent } from '../../core/hands';
 import { readStep } from '../../core/plan';
 import {
   isSaid,
@@ -13,6 +13,7 @@ import {
   type StripPicture,
   type Tried,
 } from '../../core/reading';
+import { timeInWords } from '../clock';
 import type { Reading } from '../db/schema';
 
 const LEFT = { none: 'nothing left', few: 'a few left', patch: 'a patch left', many: 'much left' } as const;
@@ -115,8 +116,14 @@ function roundLine(round: AddedRound, counted: readonly TableEvent[]): string {
   return `${where} gone over again: ${done} of ${round.strips.length} small strips, pass ${passes}${heat}.${why}`;
 }
 
+/** Products and times as the record has them. */
+export const incidentNames = (timeZone: string): Parameters<typeof incidentLines>[1] => ({
+  product: (id) => id.replaceAll('-', ' '),
+  time: (atMs) => timeInWords(atMs, timeZone),
+});
+
 /** What the table has to say beside lays and pulls: left out, early, stopped, seen. */
-export function tableWords(journal: readonly TableEvent[]): readonly string[] {
+export function tableWords(journal: readonly TableEvent[], timeZone = 'UTC'): readonly string[] {
   const counted = standing(journal);
   const leftOut = counted.flatMap((e) =>
     e.kind === 'step' && e.skipped && e.step !== undefined ? [STEPS[readStep(e.step).name] ?? e.step] : [],
@@ -131,6 +138,13 @@ export function tableWords(journal: readonly TableEvent[]): readonly string[] {
     ...(early.length > 0
       ? [`Pulled before the window: ${early.length}, up to ${Math.max(...early.map((e) => e.earlyS ?? 0))} s early.`]
       : []),
+    ...counted.flatMap((e) =>
+      e.incident
+        ? [
+            `Incident${e.incident.corrects === null ? '' : ' record, corrected'}: ${incidentLines(e.incident, incidentNames(timeZone)).join(' ')}`,
+          ]
+        : [],
+    ),
     ...(counted.some((e) => e.kind === 'stop')
       ? [`The work was stopped.${seen.length > 0 ? ` Noted: ${seen.join(', ')}.` : ''}`]
       : []),

@@ -65,6 +65,9 @@ export function NextPanel({ zone, planned, read }: Props) {
         <section className={styles.next} data-code={action?.code} role="status">
           <h2>Next</h2>
           {action ? <p>{nextWords(action, read, pass)}</p> : <p className="quiet">Nothing has been pulled here yet.</p>}
+          {action?.code === 'stop' ? (
+            <Link href={`/visits/${bench.visit.id}/incident`}>Write the incident record</Link>
+          ) : null}
         </section>
         <ForTheChart zone={zone} read={read} disabled={closed} />
       </StationSide>

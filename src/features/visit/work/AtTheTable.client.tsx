@@ -103,7 +103,7 @@ export function AtTheTable() {
       <StoppedPanel
         t={t}
         timeZone={bench.studio.timeZone}
-        readHref={readHref}
+        recordHref={`/visits/${visit.id}/incident`}
         productName={(id) => productName(bench, id)}
         sheet={
           zone ? (

@@ -10,14 +10,14 @@ import styles from './Stopped.module.css';
 interface Props {
   readonly t: Table;
   readonly timeZone: string;
-  readonly readHref: string;
+  readonly recordHref: string;
   readonly productName: (id: string) => string;
   /** The zone with what lies on it. */
   readonly sheet: ReactNode;
 }
 
 /** Stopped: first aid at once, then what is still on the skin, then what was seen. Nothing new is proposed. */
-export function StoppedPanel({ t, timeZone, readHref, productName, sheet }: Props) {
+export function StoppedPanel({ t, timeZone, recordHref, productName, sheet }: Props) {
   const { aid, table, found } = t;
   if (!aid) return null;
   const onSkin = table.onSkin.map((id) => ({ id, number: found.get(id)?.strip.number ?? '' }));
@@ -111,7 +111,7 @@ export function StoppedPanel({ t, timeZone, readHref, productName, sheet }: Prop
             ))}
           </div>
           <div className={styles.ends}>
-            <Link href={readHref}>Go on with the record</Link>
+            <Link href={recordHref}>Go on with the record</Link>
             <button type="button" onClick={t.undo} disabled={!table.undoable}>
               Undo <kbd>↑</kbd>
             </button>

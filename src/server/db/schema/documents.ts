@@ -50,6 +50,8 @@ export interface CardFact extends FoundFact {
 
 export interface CardReaction {
   readonly id: string;
+  /** The visit whose incident record it comes from. */
+  readonly visitId?: string | undefined;
   readonly on: string;
   readonly what: 'redness' | 'bumps' | 'blister' | 'lifted' | 'bruise' | 'burn' | 'ingrown' | 'other';
   readonly product: string | null;
