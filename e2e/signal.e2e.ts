@@ -204,6 +204,25 @@ test('stop is first aid: minutes of water run over a reload, what is on the skin
   await expect(page.getByRole('button', { name: 'red', pressed: true })).toBeVisible();
   await page.getByRole('button', { name: 'Not a burn' }).click();
   await expect(page.getByText('Skin lifted, raw:')).toBeVisible();
+  // the record of it: what is known stands in it, what happened has to be said
+  await page.getByRole('button', { name: 'It is a burn' }).click();
+  await page.getByRole('link', { name: 'Go on with the record' }).click();
+  await expect(page.getByRole('heading', { name: 'Incident record' })).toBeVisible();
+  await expect(page.getByText(/^Noted: .*planned at about \d+ °C at touch, wrist test at/)).toBeVisible();
+  const write = page.getByRole('button', { name: 'Write it down' });
+  await expect(write).toBeDisabled();
+  await page.getByRole('group', { name: 'What happened' }).getByRole('button', { name: 'burn' }).click();
+  await page.getByRole('group', { name: 'What was done' }).getByRole('button', { name: 'cool running water' }).click();
+  await page.getByLabel('In your own words').fill('Coin-sized, red.');
+  await write.click();
+  await expect(page.getByRole('heading', { name: /^Written at/ })).toBeVisible();
+  await expect(page.getByText(/^Done: cool running water for \d+ min\.$/)).toBeVisible();
+  await expect.poll(async () => (await bench(request, visitId)).journal.at(-1)?.kind).toBe('incident');
+  const print = await request.get(`/api/visits/${visitId}/incident`);
+  expect(print.headers()['content-type']).toContain('pdf');
+  expect((await print.body()).subarray(0, 5).toString()).toBe('%PDF-');
+  await page.goto('/clients/corwin');
+  await expect(page.getByText(/: burn, lower leg/)).toBeVisible();
 });
 
 test('the hands do another strip than proposed; the order goes on; by touch alone to the end', async ({

@@ -94,10 +94,60 @@ for (let k = 0, off = 0; k < 400 && (await act()) !== 'step'; k++) {
 }
 await page.getByRole('link', { name: 'Read first' }).click();
 await page.waitForURL(/read/);
+const radio = (name) => page.getByRole('radio', { name }).first().click();
+for (const name of ['pink', 'points', /^Full of roots/, /^Full of roots/, /^Sparse/, /^Blunt ends/]) {
+  await radio(name);
+  await page.waitForTimeout(400);
+}
+const left = await page.getByRole('application').boundingBox();
+for (const [x, y, to, end] of [
+  [0.44, 0.25, 0.56, 0.23],
+  [0.43, 0.21, 0.56, 0.18],
+  [0.58, 0.76, 0.58, 0.76],
+  [0.55, 0.79, 0.55, 0.79],
+]) {
+  await page.mouse.move(left.x + x * left.width, left.y + y * left.height);
+  await page.mouse.down();
+  await page.mouse.move(left.x + to * left.width, left.y + end * left.height, { steps: 4 });
+  await page.mouse.up();
+  await page.waitForTimeout(300);
+}
+// the largest patch is asked about first
+await radio('growing another way');
+await page.waitForTimeout(1500);
 await shot('read');
+while (await page.getByRole('button', { name: /^Next: / }).isVisible()) {
+  await tap(/^Next: /);
+  await tap('Nothing left');
+  await page.waitForTimeout(600);
+}
 await page.getByRole('link', { name: 'On to the return' }).click();
 await page.waitForURL(/return/);
 await shot('return');
+// a leg that is stopped: first aid
+const send = async (method, url, data) => {
+  const answer = await page.request.fetch(`${base}${url}`, { method, data });
+  return answer.json();
+};
+const leg = { zone: 'lower-leg-front', side: 'left' };
+const { visitId: legId } = await send('POST', '/api/visits', { clientId: 'bram', zones: [leg] });
+const legAt = `/api/visits/${legId}`;
+let now = await send('GET', `${legAt}?plan=wait`);
+const data = { ...now.zones[0].data, confirmed: true };
+await send('PUT', `${legAt}/charts/${leg.zone}/${leg.side}`, { version: now.visit.version, data });
+now = await send('GET', `${legAt}?plan=wait`);
+const consult = { ...now.visit.consult, consent: true, confirmedAtMs: Date.now() };
+await send('PUT', `${legAt}/consult`, { version: now.visit.version, consult });
+await page.goto(`${base}/visits/${legId}/work`);
+await page.waitForTimeout(1500);
+await tap(/^All \d are done/);
+await page.waitForTimeout(1000);
+await page.keyboard.press('w');
+for (let k = 0, pulled = 0; k < 40 && pulled < 2; k++) if (await onward()) pulled++;
+for (let k = 0; k < 6 && (await act()) !== 'pull'; k++) await onward();
+await page.keyboard.press('0');
+await page.waitForTimeout(800);
+await shot('incident');
 // the client's form last: it locks this browser
 const { visitId } = await (
   await page.request.post(`${base}/api/visits`, { data: { bookingId: 'demo-booking-lucia' } })

@@ -1,7 +1,6 @@
 // A contact sheet of the strips of every zone as it usually grows, to be looked at as a practitioner: would you lay it
 // like that? `node --import tsx scripts/stripSheet.ts [hard|soft|sugar] [zone…] [--outcomes]` writes
-// docs/screenshots/strip-sheet.png for hard wax, /tmp/strip-sheet.png for what else is asked. Without `--outcomes`
-// everything comes off; with it each outcome that leaves hair standing is drawn, what stays in green.
+// /tmp/strip-sheet.png. Without `--outcomes` everything comes off; with it each outcome that leaves hair standing is drawn, what stays in green.
 
 import { chromium } from '@playwright/test';
 import { FAMILIES, sheetFor, sidesOf, ZONE_IDS, ZONES, type Family, type ZoneId } from '../src/core/anatomy';
@@ -97,6 +96,6 @@ const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', arg
 const page = await browser.newPage({ viewport: { width, height } });
 await page.setContent(html);
 await page.screenshot({
-  path: isLarge || family !== 'hard' ? '/tmp/strip-sheet.png' : 'docs/screenshots/strip-sheet.png',
+  path: '/tmp/strip-sheet.png',
 });
 await browser.close();

@@ -13,6 +13,7 @@ import type { BenchZone } from '@/server/services/bench';
 import { dayMonth, sideWord } from '@/ui/words';
 import { useKeys } from '@/ui/useKeys';
 import { useBench } from '../BenchContext.client';
+import { BarePlaces } from './BarePlaces';
 import { ChartList } from './ChartList';
 import { choiceOf, withChoice } from '../agreed';
 import { ZoneTabs } from '../ZoneTabs.client';
@@ -229,6 +230,7 @@ export function ZoneChart({ zone }: { readonly zone: BenchZone }) {
             outcome={outcome}
             stands={hasBegun(bench.journal)}
             other={other}
+            besides={(view) => <BarePlaces view={view} places={zone.data.bare ?? []} />}
             onView={(view, frame) => setLies({ view, frame })}
             onKeep={(keep) => put({ ...content, keep })}
             held={{

@@ -15,6 +15,7 @@ import { alertsToday } from './alertsToday';
 import { Band } from './Band';
 import { BelowKey } from './BelowKey';
 import { FaultList } from './FaultList';
+import { FullScreenButton } from './FullScreenButton';
 import { MARKS, MarksBar } from './MarksBar.client';
 import { OtherStrip } from './OtherStrip';
 import { StoppedPanel } from './StoppedPanel';
@@ -181,6 +182,7 @@ export function AtTheTable() {
             ) : null}
           </p>
           <SoundButton on={cues.on} onToggle={cues.toggle} />
+          <FullScreenButton />
           <RoomButton className={styles.bare} />
           <CurtainButton className={styles.bare} drawn />
         </div>
