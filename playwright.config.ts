@@ -1,6 +1,10 @@
 import { defineConfig } from '@playwright/test';
 
-const PORT = 4173;
+// scripts/test.mjs runs two parts side by side, each with a server and data of its own; alone it is one part, all tests
+const PART = process.env['STRICKLE_PART'];
+const IN_ONE = ['chart', 'choice', 'consult', 'frame', 'keep', 'killed'].map((name) => `**/${name}.e2e.ts`);
+const PORT = PART === 'two' ? 4174 : 4173;
+const NAME = PART === undefined ? 'browser' : `browser-${PART}`;
 const KNOWN_TABLET = {
   name: 'strickle-tablet',
   value: 'the-tablet-of-the-browser-tests-0123456789',
@@ -14,14 +18,17 @@ const KNOWN_TABLET = {
 
 export default defineConfig({
   testDir: 'e2e',
-  testMatch: '**/*.e2e.ts',
+  outputDir: `test-results/${NAME}`,
+  testMatch: PART === 'one' ? IN_ONE : '**/*.e2e.ts',
+  // the second part has whatever the first has not
+  testIgnore: PART === 'two' ? IN_ONE : [],
   workers: 1,
   expect: { timeout: 25_000 },
   fullyParallel: false,
   retries: 0,
   timeout: 240_000,
   forbidOnly: true,
-  reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
+  reporter: [['list'], ['json', { outputFile: `test-results/${NAME}.json` }]],
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
@@ -50,6 +57,7 @@ export default defineConfig({
   // the built app on a fresh demo database of its own
   webServer: {
     command: `node scripts/run.mjs test-server --port ${PORT}`,
+    env: { STRICKLE_DB: `data/${NAME}-test.sqlite` },
     url: `http://127.0.0.1:${PORT}/api/health`,
     timeout: 300_000,
     reuseExistingServer: false,

@@ -1,6 +1,7 @@
 // A contact sheet of the strips of every zone as it usually grows, to be looked at as a practitioner: would you lay it
 // like that? `node --import tsx scripts/stripSheet.ts [hard|soft|sugar] [zone…] [--outcomes]` writes
-// /tmp/strip-sheet.png. Without `--outcomes` everything comes off; with it each outcome that leaves hair standing is drawn, what stays in green.
+// /tmp/strip-sheet.png. Without `--outcomes` everything comes off; with it each outcome that leaves hair standing is
+// drawn, what stays in green.
 
 import { chromium } from '@playwright/test';
 import { FAMILIES, sheetFor, sidesOf, ZONE_IDS, ZONES, type Family, type ZoneId } from '../src/core/anatomy';

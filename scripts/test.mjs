@@ -2,7 +2,7 @@
 // build, script budget and browser tests. Every step runs even when one before has failed; the last line counts
 // everything: `N passed, N failed`. A skipped test counts as failed.
 
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { buildIfChanged, chromiumMissing, installMissing } from './ready.mjs';
@@ -24,18 +24,30 @@ function run(command, args) {
   );
 }
 
-function check(name, command, args) {
-  console.log(`\n== ${name}`);
-  const ok = run(command, args);
-  if (ok) passed++;
-  else failed++;
-  console.log(`${ok ? 'ok' : 'FAILED'}: ${name}`);
+/** Runs checks side by side; each one's words come together, in their order. */
+async function checks(list) {
+  const done = await Promise.all(
+    list.map(
+      ([name, command, args]) =>
+        new Promise((resolve) => {
+          const env = { ...process.env, NEXT_TELEMETRY_DISABLED: '1', FORCE_COLOR: '0' };
+          const child = spawn(command, args, { stdio: ['ignore', 'pipe', 'pipe'], env });
+          let said = '';
+          for (const stream of [child.stdout, child.stderr]) stream.on('data', (text) => (said += text));
+          child.on('close', (code) => resolve({ name, said, ok: code === 0 }));
+          child.on('error', (error) => resolve({ name, said: String(error), ok: false }));
+        }),
+    ),
+  );
+  for (const { name, said, ok } of done) {
+    console.log(`\n== ${name}\n${said}${ok ? 'ok' : 'FAILED'}: ${name}`);
+    if (ok) passed++;
+    else failed++;
+  }
 }
 
-function count(name, file, read, command, args) {
-  console.log(`\n== ${name}`);
-  rmSync(file, { force: true });
-  const ok = run(command, args);
+/** Adds what a run has counted to the sum; a run that gave no result, or no test, has failed. */
+function add(name, file, read, ok) {
   try {
     const result = read(JSON.parse(readFileSync(file, 'utf8')));
     passed += result.passed;
@@ -47,11 +59,37 @@ function count(name, file, read, command, args) {
   }
 }
 
-check('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
-check('types', bin('tsc'), ['--noEmit']);
-check('lint', bin('eslint'), ['.', '--max-warnings', '0']);
-check('import boundaries', process.execPath, [join('scripts', 'boundaries.mjs')]);
-check('dead code', bin('knip'), []);
+function count(name, file, read, command, args) {
+  console.log(`\n== ${name}`);
+  rmSync(file, { force: true });
+  add(name, file, read, run(command, args));
+}
+
+/** The browser tests in two parts side by side, each on a server and data of its own: they wait more than they work. */
+async function browserTests() {
+  const read = (r) => ({ passed: r.stats.expected, failed: r.stats.unexpected + r.stats.flaky + r.stats.skipped });
+  console.log('\n== browser tests');
+  await Promise.all(
+    ['one', 'two'].map(async (part) => {
+      const file = `test-results/browser-${part}.json`;
+      rmSync(file, { force: true });
+      const env = { ...process.env, NEXT_TELEMETRY_DISABLED: '1', FORCE_COLOR: '0', STRICKLE_PART: part };
+      const child = spawn(bin('playwright'), ['test'], { stdio: 'inherit', env });
+      const code = await new Promise((resolve) => {
+        child.on('exit', resolve).on('error', () => resolve(1));
+      });
+      add(`browser tests, part ${part}`, file, read, code === 0);
+    }),
+  );
+}
+
+await checks([
+  ['format', bin('prettier'), ['--check', '--log-level', 'warn', '.']],
+  ['types', bin('tsc'), ['--noEmit']],
+  ['lint', bin('eslint'), ['.', '--max-warnings', '0']],
+  ['import boundaries', process.execPath, [join('scripts', 'boundaries.mjs')]],
+  ['dead code', bin('knip'), []],
+]);
 count(
   'unit tests',
   'test-results/unit.json',
@@ -62,14 +100,8 @@ count(
 console.log('\n== build');
 buildIfChanged();
 passed++;
-check('script budget', process.execPath, [join('scripts', 'budget.mjs')]);
-count(
-  'browser tests',
-  'test-results/browser.json',
-  (r) => ({ passed: r.stats.expected, failed: r.stats.unexpected + r.stats.flaky + r.stats.skipped }),
-  bin('playwright'),
-  ['test'],
-);
+await checks([['script budget', process.execPath, [join('scripts', 'budget.mjs')]]]);
+await browserTests();
 
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);

@@ -12,6 +12,7 @@ import { closeVisit } from './closeVisit';
 import { incidentRecord } from './incidentRecord';
 import { openVisit } from './openVisit';
 import { recordBlocks } from './recordBlocks';
+import { visitRecord } from './visitRecord';
 
 const NOW = Date.UTC(2027, 4, 8, 8, 0);
 const DAY = 86_400_000;
@@ -129,6 +130,43 @@ describe('what went wrong', () => {
     }
     const record = [...recordBlocks(value(clientRecord(open.db, 'ottilie', NOW)))];
     expect(record.some((x) => 'text' in x && x.text.startsWith('Incident: Burn. Underarm, left, strip 2.'))).toBe(true);
+  });
+});
+
+describe('the visit on one page', () => {
+  it('has what was worked and said, minutes by the table, grams of what was laid, and a place to sign', () => {
+    const b = visit();
+    const consult = { ...b.visit.consult, consent: true, confirmedAtMs: NOW };
+    const ready = value(saveConsult(open.db, b.visit.id, { version: b.visit.version, consult }, NOW));
+    expect(visitRecord(open.db, b.visit.id).ok).toBe(false);
+    const { plan, planHash } = value(loadBench(open.db, b.visit.id, NOW, true));
+    const [zone] = plan.zones;
+    const [strip] = zone?.strips ?? [];
+    if (!zone?.choice || !strip) throw new Error('a strip');
+    const at = (minutes: number): number => NOW + minutes * 60_000;
+    const laid = Array.from({ length: zone.choice.coats }, (_, i) => ({
+      id: `l${i}`,
+      atMs: at(6 + i / 4),
+      kind: 'laid' as const,
+      strip: strip.id,
+    }));
+    const events = [
+      { id: 's', atMs: at(0), kind: 'step' as const, step: 'alerts' },
+      { id: 'w', atMs: at(5), kind: 'wrist' as const, product: zone.choice.product },
+      ...laid,
+      { id: 'p', atMs: at(9), kind: 'pulled' as const, strip: strip.id },
+      { id: 'e', atMs: at(13), kind: 'step' as const, step: 'light' },
+    ];
+    value(appendJournal(open.db, b.visit.id, { events, plan: planHash }, NOW));
+    const text = value(visitRecord(open.db, b.visit.id)).map((x) => ('text' in x ? x.text : ''));
+    const name = zone.choice.product.replaceAll('-', ' ');
+    expect(text[0]).toBe('Visit of 2027-05-08');
+    expect(text).toContain('Minutes: 6 min preparing, 3 min laying and pulling, 4 min finishing.');
+    expect(text).toContain(`Used, as planned for what was laid: ${name} about ${Math.round(strip.massG)} g.`);
+    expect(text.some((t) => t.includes(`1 of ${zone.strips.length} strips.`))).toBe(true);
+    expect(text).toContain('Read: not read.');
+    expect(text.at(-1)).toContain('Practitioner: ___');
+    expect(ready.visit.id).toBe(b.visit.id);
   });
 });
 

@@ -25,7 +25,8 @@ const factWords = (f: FoundFact | CardFact): string =>
   ]
     .filter(Boolean)
     .join(', ');
-const placeWords = (zone: string, side: string): string =>
+/** `Underarm, left`. */
+export const placeWords = (zone: string, side: string): string =>
   `${ZONES[zone as ZoneId].name}${side === 'middle' ? '' : `, ${side}`}`; // zones are checked on the way in
 
 function visitLines(v: RecordVisit, timeZone: string): readonly string[] {

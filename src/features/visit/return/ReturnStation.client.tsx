@@ -177,6 +177,11 @@ export function ReturnStation() {
               Told, or given on the card
             </Checkbox>
           )}
+          {bench.journal.some((e) => e.kind === 'laid') ? (
+            <p>
+              <a href={`/api/visits/${bench.visit.id}/record`}>This visit on one page, to sign (PDF)</a>
+            </p>
+          ) : null}
         </section>
       </div>
     </div>
