@@ -208,6 +208,9 @@ test('stop is first aid: minutes of water run over a reload, what is on the skin
   await page.getByRole('button', { name: 'It is a burn' }).click();
   await page.getByRole('link', { name: 'Go on with the record' }).click();
   await expect(page.getByRole('heading', { name: 'Incident record' })).toBeVisible();
+  const faults = async (): Promise<readonly string[]> =>
+    (await new AxeBuilder({ page }).analyze()).violations.map((v) => `${v.id}: ${v.nodes[0]?.html ?? ''}`);
+  expect(await faults()).toEqual([]);
   await expect(page.getByText(/^Noted: .*planned at about \d+ °C at touch, wrist test at/)).toBeVisible();
   const write = page.getByRole('button', { name: 'Write it down' });
   await expect(write).toBeDisabled();
@@ -216,6 +219,7 @@ test('stop is first aid: minutes of water run over a reload, what is on the skin
   await page.getByLabel('In your own words').fill('Coin-sized, red.');
   await write.click();
   await expect(page.getByRole('heading', { name: /^Written at/ })).toBeVisible();
+  expect(await faults()).toEqual([]);
   await expect(page.getByText(/^Done: cool running water for \d+ min\.$/)).toBeVisible();
   await expect.poll(async () => (await bench(request, visitId)).journal.at(-1)?.kind).toBe('incident');
   const print = await request.get(`/api/visits/${visitId}/incident`);

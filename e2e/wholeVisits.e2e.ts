@@ -70,6 +70,40 @@ for (const [name, zones, choice, word] of CASES) {
   });
 }
 
+test('a brow with its stop point: the client looks before anything goes further', async ({ page, request }) => {
+  const visitId = await visitOf(request, [{ zone: 'brow', side: 'left' }], { product: 'film-hard', way: 'with' });
+  const { visit } = await bench(request, visitId);
+  const before = visit.consult as { readonly agreed: object };
+  const agreed = { ...before.agreed, howMuch: [{ zone: 'brow', side: 'left', choice: 'reshape' }] };
+  const put = await request.put(`/api/visits/${visitId}/consult`, {
+    data: { version: visit.version, consult: { ...before, agreed } },
+  });
+  expect(put.ok()).toBe(true);
+  const { plan } = await confirmed(request, visitId);
+  const strips = plan.zones.flatMap((z) => z.strips.map((s) => s.id));
+  expect(strips.length).toBeGreaterThan(1);
+  await ownClock(page);
+  await page.goto(`/visits/${visitId}/work`);
+  await keyBound(page, 'PageDown');
+  const titles: string[] = [];
+  await workOn(page, {
+    until: (act) => act === 'done',
+    hand: async () => {
+      titles.push((await page.getByRole('heading', { level: 1 }).first().getAttribute('aria-label')) ?? '');
+      await pedal(page);
+    },
+    most: 400,
+  });
+  // the look comes once all of it is off, before the finish
+  const look = titles.indexOf('Mirror');
+  expect(titles.filter((t) => t === 'Mirror')).toHaveLength(2);
+  expect(titles.slice(look + 1).some((t) => /^(Lay|Pull|Coat)/.test(t))).toBe(false);
+  expect(titles.slice(0, look).filter((t) => /^Pull/.test(t))).toHaveLength(strips.length);
+  await saved(page);
+  const steps = (await bench(request, visitId)).journal.filter((e) => e.kind === 'step').map((e) => e.step);
+  expect(steps).toContain('look@brow/left');
+});
+
 test('two tabs at one table: what one does the other sees, and no strip is laid twice', async ({
   page,
   context,

@@ -11,4 +11,6 @@ export type { StripLike, StripPicture } from './byPicture';
 export { combFromLeft, FEW, joinCm, leftKindOf, leftPatches, leftWord, PATCH_KINDS, patchGround } from './left';
 export { standingLessons } from './lessons';
 export type { Lesson, ReadBefore } from './lessons';
+export { trialsIn, trialWords } from './trials';
+export type { Trial, TrialSide } from './trials';
 export type { LeftHair, LeftPatch, PatchKind } from './left';

@@ -60,6 +60,14 @@ export function ClientCardView({ card }: { readonly card: ClientCard }) {
           ))}
         </ul>
       ) : null}
+      {card.trials.length > 0 ? (
+        <section className={styles.lessons} aria-label="Tried side by side">
+          <strong>Tried side by side</strong>
+          {card.trials.map((t) => (
+            <span key={t}>{t}</span>
+          ))}
+        </section>
+      ) : null}
       <div className={styles.columns}>
         <div className={styles.stack}>
           <section>

@@ -3,11 +3,12 @@ import { howMuchFor } from '@/core/agreement';
 import { choiceOf } from './agreed';
 import { CONSENT_CODES } from './consult/verdict';
 import { ZONES, zoneKey } from '@/core/anatomy';
-import { isSaid } from '@/core/reading';
+import { isSaid, trialWords } from '@/core/reading';
 import { FACT_WORDS } from '@/core/screening';
 import type { Reading } from '@/server/db/schema';
 import type { Bench } from '@/server/services/bench';
 import { dayMonth, plural } from '@/ui/words';
+import { productName } from './stations';
 import styles from './Bench.module.css';
 
 const FELT: Readonly<Record<string, string>> = {
@@ -60,6 +61,7 @@ export function ClientSlip({
         r.outcome === 'postpone' ||
         r.outcome === 'decline',
     );
+  const trials = client.trials.filter((t) => t.zone === zone?.zone);
   const marks = zone?.data.marks.filter((m) => m.unseen) ?? [];
   return (
     <div className={styles.slip}>
@@ -105,6 +107,16 @@ export function ClientSlip({
           <p className="quiet">First time on this zone here.</p>
         </section>
       )}
+      {trials.length > 0 ? (
+        <section>
+          <h3>Tried side by side</h3>
+          {trials.slice(0, 2).map((t) => (
+            <p key={t.on} className="quiet">
+              {trialWords(t, (id) => productName(bench, id).toLowerCase())}
+            </p>
+          ))}
+        </section>
+      ) : null}
       {client.note !== '' && !isBrief ? (
         <section>
           <h3>Note</h3>

@@ -100,6 +100,7 @@ const bench = (more: Partial<Bench> = {}): Bench => ({
     heatFelt: [],
     alerts: [],
     lessons: [],
+    trials: [],
     skin: 'normal',
     ingrownProne: false,
     saidNoBefore: null,

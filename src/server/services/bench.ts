@@ -7,7 +7,7 @@ import { hasBegun, type TableEvent } from '../../core/hands';
 import type { Service } from '../../core/agreement';
 import type { Plan } from '../../core/plan';
 import type { Product } from '../../core/products';
-import type { Lesson } from '../../core/reading';
+import type { Lesson, Trial } from '../../core/reading';
 import type { Fact, RuleChange } from '../../core/screening';
 import type { HandLevel } from '../../core/strips';
 import { yearsBetween } from '../../core/shared';
@@ -28,6 +28,7 @@ import { feltBefore } from './feltBefore';
 import { zonePasts, type ZonePast } from './history';
 import { lessonsOf } from './lessons';
 import { studioHold } from './studioHold';
+import { trialsOf } from './trials';
 import { workedBefore } from './workedBefore';
 import { knownProducts } from './knownProducts';
 import { buildCase, planCase, screeningOf, zoneName, type CaseParts, type PlannedCase } from './planCase';
@@ -71,6 +72,8 @@ export interface Bench {
     readonly alerts: readonly string[];
     /** What was remarked three times. */
     readonly lessons: readonly Lesson[];
+    /** Two products on the two sides of one zone, latest first. */
+    readonly trials: readonly Trial[];
     readonly skin: string;
     readonly ingrownProne: boolean;
     /** What was answered no at the last visit done before this one; null for who is here for the first time. */
@@ -204,6 +207,7 @@ export function loadBench(db: Db, visitId: string, nowMs: number, needsPlan = fa
         note: client.note,
         alerts: alertsOf(client, visit.onDate, false),
         lessons: lessonsOf(db, client.id),
+        trials: trialsOf(db, client.id),
         skin: client.profile.skin,
         ingrownProne: client.profile.ingrownProne,
         saidNoBefore: saidNoBefore(db, visit),

@@ -19,7 +19,7 @@ import { workedOfClient } from '../repos/workedRepo';
 import { observationsOf } from '../../core/hair';
 import { ZONES, type Side, type ZoneId } from '../../core/anatomy';
 import type { Mark } from '../../core/field';
-import { isSaid } from '../../core/reading';
+import { isSaid, trialWords } from '../../core/reading';
 import { ok } from '../../core/shared';
 import { civilDateAt } from '../clock';
 import { atomically } from '../db/atomically';
@@ -32,6 +32,7 @@ import { cardChanges } from './cardChanges';
 import { clientMarks, zonePasts } from './history';
 import { learnedGrowth } from './learned';
 import { lessonsOf } from './lessons';
+import { trialsOf } from './trials';
 import { zoneName } from './planCase';
 
 export interface ClientLine {
@@ -117,6 +118,8 @@ export interface ClientCard {
   readonly client: ClientRow;
   readonly alerts: readonly string[];
   /** What was remarked three times, with the zone's name. */
+  /** What was tried side by side, latest first, in words. */
+  readonly trials: readonly string[];
   readonly lessons: readonly { readonly name: string; readonly words: string; readonly times: number }[];
   readonly timeZone: string;
   readonly zones: readonly {
@@ -280,6 +283,7 @@ export function loadClientCard(db: Db, id: string, nowMs: number, all = false): 
   return ok({
     client,
     alerts: [...alertsOf(client, on), ...damagedWords(damagedVisits(db, id))],
+    trials: trialsOf(db, id).map((t) => trialWords(t, (p) => p.replaceAll('-', ' '))),
     lessons: lessonsOf(db, id).map(({ zone, side, words, times }) => ({ name: placeName(zone, side), words, times })),
     timeZone: studio.timeZone,
     zones,

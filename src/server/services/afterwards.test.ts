@@ -4,7 +4,7 @@ import type { Incident } from '../../core/hands';
 import type { OpenDatabase } from '../db/openDatabase';
 import type { Reading } from '../db/schema';
 import { appendJournal } from './appendJournal';
-import { saveConsult, saveReading } from './asTablet';
+import { saveChart, saveConsult, saveReading } from './asTablet';
 import { loadBench, type Bench } from './bench';
 import { clientRecord } from './clientRecord';
 import { loadClientCard } from './clients';
@@ -61,6 +61,20 @@ function close(b: Bench): void {
   const ready = value(saveConsult(open.db, b.visit.id, { version: b.visit.version, consult }, NOW));
   value(closeVisit(open.db, b.visit.id, { version: ready.visit.version, next: null }, NOW));
 }
+
+const NOTHING_READ: Reading = {
+  v: 1,
+  removedPct: 100,
+  brokenPct: 0,
+  left: 'none',
+  leftKind: 'none',
+  bleeding: 'none',
+  skin: 'pink',
+  tweezed: 0,
+  heatFelt: 'right',
+  said: [],
+  note: '',
+};
 
 describe('what went wrong', () => {
   it('stands on the card and at the next consultation, and leaves the product free to be chosen', () => {
@@ -170,6 +184,37 @@ describe('the visit on one page', () => {
   });
 });
 
+describe('two products on the two sides', () => {
+  it('stand side by side at the next visit and on the card, with what was said of each', () => {
+    const both = [
+      { zone: 'underarm', side: 'left' },
+      { zone: 'underarm', side: 'right' },
+    ] as const;
+    const { visitId } = value(openVisit(open.db, { clientId: 'ottilie', zones: both }, NOW));
+    const products = ['film-hard', 'sugar-firm'];
+    for (const [i, z] of both.entries()) {
+      const b = value(loadBench(open.db, visitId, NOW));
+      const charted = b.zones[i]?.data;
+      if (!charted) throw new Error('a chart');
+      const data = { ...charted, product: products[i] ?? null, way: i === 0 ? 'with' : 'moulded', reason: 'trial' };
+      value(saveChart(open.db, visitId, z, { version: b.visit.version, data }, NOW));
+    }
+    const b = value(loadBench(open.db, visitId, NOW, true));
+    expect(b.plan.zones.map((z) => z.choice?.product)).toEqual(products);
+    const reading = { ...NOTHING_READ, pain: 5, said: ['skin' as const] };
+    const read = value(saveReading(open.db, visitId, both[0], { version: b.visit.version, data: reading }, NOW));
+    close(read);
+    const [trial] = visit(30).client.trials;
+    expect(trial?.sides.map((s) => [s.side, s.product, s.pain, s.skin])).toEqual([
+      ['left', 'film-hard', 5, 'pink'],
+      ['right', 'sugar-firm', null, null],
+    ]);
+    expect(value(loadClientCard(open.db, 'ottilie', NOW)).trials[0]).toContain(
+      'left film hard: pain 5, skin pink; right sugar firm: nothing said',
+    );
+  });
+});
+
 describe('what a reading teaches', () => {
   it('is in the next chart: growth that was taken over in the place of the old, and places without hair with their date', () => {
     const b = visit();
@@ -177,17 +222,10 @@ describe('what a reading teaches', () => {
     if (!zone) throw new Error('a zone');
     const stroke = { at: [5, 5], towards: [1, 0] } as const;
     const data: Reading = {
-      v: 1,
-      removedPct: 96,
-      brokenPct: 0,
+      ...NOTHING_READ,
       left: 'few',
       leftKind: 'other-way',
-      bleeding: 'none',
-      skin: 'pink',
-      tweezed: 0,
-      heatFelt: 'right',
       said: ['left'],
-      note: '',
       hairs: [{ at: [5, 5], way: [1, 0], kind: 'other-way' }],
       combed: [stroke],
       bare: [{ at: [3, 8], radiusCm: 1.5 }],
