@@ -15,6 +15,8 @@ export type { Plan, PlanZone, PlanOption, PlanStrip, PlanHeat, PlanRegrowth, Pla
 export type { VisitCase, ZoneCase, ClientCase, StudioCase, HairCase, HandStrips } from './visitCase';
 export type { ScheduleEvent, Deed } from './visitSchedule';
 export { liveGroups } from './liveGroups';
+export { prepFor } from './skinPrep';
+export type { SkinPrep } from './skinPrep';
 export { isTrimmedFirst, readStep, zonesOfStep } from './tableSteps';
 export type { StepName } from './tableSteps';
 export { USUAL_PRESS_S } from './stripJobs';

@@ -57,6 +57,7 @@ export function AtTheTable() {
     alerts: alertsToday(client.alerts, plan),
     consult: visit.consult,
     prep: settings.schools.prep ?? 'powder',
+    isDrySkin: client.skin === 'dry',
     productName: (id) => productName(bench, id),
     readySign: settings.readySign,
     signal,

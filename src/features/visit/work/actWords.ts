@@ -2,7 +2,7 @@
 
 import { POSITION_NAMES, poseWords, ZONES, type Position } from '@/core/anatomy';
 import { type Act, type Signal } from '@/core/hands';
-import { readStep, USUAL_PRESS_S, type PlanStrip, type StepName } from '@/core/plan';
+import { prepFor, readStep, USUAL_PRESS_S, type PlanStrip, type StepName } from '@/core/plan';
 import type { StudioSettings } from '@/server/db/schema';
 import { sideWord } from '@/ui/words';
 import { towards } from './bodyWords';
@@ -212,7 +212,7 @@ function laying(act: Extract<Act, { kind: 'lay' }>, info: FoundStrip, { signal }
 
 function pulling(info: FoundStrip, context: ActContext): ActWords {
   const { strip, zone } = info;
-  const { signal, readySign, nextLay, found, prep } = context;
+  const { signal, readySign, nextLay, found, prep, isDrySkin } = context;
   const facts = ZONES[zone.zone];
   const number = String(strip.number);
   const sign = zone.choice?.family === 'hard' ? SIGNS[readySign] : clothAsk(zone.choice, facts.face);
@@ -221,9 +221,9 @@ function pulling(info: FoundStrip, context: ActContext): ActWords {
   const way = to(info)(strip.pull);
   const how = strip.tabOn === 'hair' ? 'Gently, the tab lies on hair' : `Low and ${strip.pace}`;
   const goes = strip.pulls > 1 && strip.handwork === null ? `, in ${GOES[strip.pulls] ?? strip.pulls} goes` : '';
-  const next = nextLay === null ? null : found.get(nextLay)?.strip.number;
-  const meanwhile =
-    next === null || next === undefined || prep !== 'powder' ? facts.stretch : `Powder where ${next} will go.`;
+  const nextInfo = nextLay === null ? undefined : found.get(nextLay);
+  const isPowdered = nextInfo !== undefined && prepFor(nextInfo.zone, prep, isDrySkin) === 'powder';
+  const meanwhile = nextInfo && isPowdered ? `Powder where ${nextInfo.strip.number} will go.` : facts.stretch;
   switch (signal.state) {
     case 'wait':
       return {

@@ -1,7 +1,7 @@
 // The steps round the wax in words: preparing, a look together, the finish. Common practice, no source.
 
 import { ZONES, type Family } from '@/core/anatomy';
-import { readStep, zonesOfStep, type Plan, type StepName } from '@/core/plan';
+import { prepFor, readStep, zonesOfStep, type Plan, type PlanZone, type SkinPrep, type StepName } from '@/core/plan';
 import type { Consult, StudioSettings } from '@/server/db/schema';
 import { namesOf } from '../zoneNames';
 
@@ -16,7 +16,9 @@ export interface StepWords {
 export interface StepContext {
   readonly plan: Plan;
   readonly alerts: readonly string[];
+  /** The house's own way. */
   readonly prep: NonNullable<StudioSettings['schools']['prep']>;
+  readonly isDrySkin: boolean;
   readonly consult: Pick<Consult, 'consent' | 'agreed'>;
 }
 
@@ -70,7 +72,20 @@ function careWords({ care }: Plan): string {
   return more.length > 0 ? `${first.text} And ${more.length} more, under Return.` : first.text;
 }
 
-export function stepWords(step: string, { plan, alerts, prep, consult }: StepContext): StepWords {
+/** Drying and what goes on then, where not all zones are alike with those that are not. */
+function skinWords(zones: readonly PlanZone[], { prep, isDrySkin }: StepContext): readonly [string, string] {
+  const of = (z: PlanZone): SkinPrep => prepFor(z, prep, isDrySkin);
+  const first = zones[0] ? of(zones[0]) : prep;
+  const usual = zones.some((z) => of(z) === prep) ? prep : first;
+  const others = zones.filter((z) => of(z) !== usual);
+  const [strong, more] = DRY[usual];
+  if (others.length === 0) return [strong, more];
+  const what = others.some((z) => of(z) === 'oil') ? 'a trace of oil' : 'powder';
+  return [strong, `${capital(namesOf(others.map((z) => ({ ...z, name: ZONES[z.zone].name }))))}: ${what} instead.`];
+}
+
+export function stepWords(step: string, context: StepContext): StepWords {
+  const { plan, alerts, consult } = context;
   const { name } = readStep(step);
   const zones = zonesOfStep(plan, step).map((z) => ({ ...z, name: ZONES[z.zone].name }));
   const where = zones.length > 0 ? capital(namesOf(zones)) : '';
@@ -86,7 +101,7 @@ export function stepWords(step: string, { plan, alerts, prep, consult }: StepCon
     case 'cleanse':
       return words('CLEAN', `${where}.`, 'Lotion, sweat, deodorant off. See how the hair falls.');
     case 'skin':
-      return words('DRY', ...DRY[prep]);
+      return words('DRY', ...skinWords(zonesOfStep(plan, step), context));
     case 'look':
       return words('MIRROR', 'Show it: is the line as agreed?', 'Further only by another small step.');
     case 'light':
