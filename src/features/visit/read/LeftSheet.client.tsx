@@ -7,7 +7,7 @@ import type { LeftHair, LeftPatch, StripPicture } from '@/core/reading';
 import { boxOf, isInside, type Vec } from '@/core/shared';
 import { ringCentre, ringPath } from '@/formats/stripsSvg';
 import { ARROWS } from '../chart/arrowKeys';
-import { Ghost } from '../strips/StripSheet';
+import { Ghost, KeptClear } from '../strips/StripSheet';
 import { lying } from '../strips/lying';
 import { liesAlong } from '../sheetView';
 import { Disc, Patch, wordOf } from './LeftMarks';
@@ -174,20 +174,7 @@ export function LeftSheet(props: Props) {
             strokeDasharray={`${3 * unit} ${4 * unit}`}
           />
         ))}
-      {zone.excluded.map((e) => (
-        <g key={e.at.join()}>
-          <circle
-            cx={e.at[0]}
-            cy={e.at[1]}
-            r={e.clearanceMm / 10}
-            fill="none"
-            stroke="var(--madder)"
-            strokeWidth={1.4 * unit}
-            strokeDasharray={`${3 * unit} ${3 * unit}`}
-          />
-          <circle cx={e.at[0]} cy={e.at[1]} r={3.5 * unit} fill="var(--walnut)" />
-        </g>
-      ))}
+      <KeptClear zone={zone} unit={unit} />
       {patches.map((p) => (
         <Patch
           key={p.hairs.join()}

@@ -139,20 +139,7 @@ export function StripSheet({
         return isAct || s.id === chosen ? <PullArrow key={s.id} strip={s} unit={unit} /> : null;
       })}
       <Stays zone={zone} ids={key} unit={unit} />
-      {zone.excluded.map((e) => (
-        <g key={e.at.join()}>
-          <circle
-            cx={e.at[0]}
-            cy={e.at[1]}
-            r={e.clearanceMm / 10}
-            fill="var(--sheet)"
-            stroke="var(--madder)"
-            strokeWidth={2 * unit}
-            strokeDasharray={`${5 * unit} ${4 * unit}`}
-          />
-          <circle cx={e.at[0]} cy={e.at[1]} r={4 * unit} fill="var(--walnut)" />
-        </g>
-      ))}
+      <KeptClear zone={zone} unit={unit} />
       {marked !== null && slabs.get(marked) ? (
         <path
           d={`M${slabs.get(marked)?.disc.join(' ')}V${y0 + h - 18 * unit}H${x0 + MARK_LINE_PX * unit}V${y0 + h}`}
@@ -178,6 +165,24 @@ export function StripSheet({
       )}
     </svg>
   );
+}
+
+/** Marks that are worked around, each with its clearance. */
+export function KeptClear({ zone, unit }: { readonly zone: PlanZone; readonly unit: number }) {
+  return zone.excluded.map((e) => (
+    <g key={e.at.join()}>
+      <circle
+        cx={e.at[0]}
+        cy={e.at[1]}
+        r={e.clearanceMm / 10}
+        fill="var(--sheet)"
+        stroke="var(--madder)"
+        strokeWidth={2 * unit}
+        strokeDasharray={`${5 * unit} ${4 * unit}`}
+      />
+      <circle cx={e.at[0]} cy={e.at[1]} r={4 * unit} fill="var(--walnut)" />
+    </g>
+  ));
 }
 
 /** The body round the zone, faint. */
