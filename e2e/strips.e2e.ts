@@ -314,24 +314,47 @@ test('what the first pass left is gone over again in small strips, and only ther
   await expect(page.getByText('Look at the skin and say how it is')).toBeVisible();
   await expect(lay).toBeHidden();
   await page.getByRole('radiogroup', { name: 'Bleeding' }).getByRole('radio', { name: 'none' }).click();
-  await expect(page.getByText(/^Clean up strip 1: pass 2 of 3 at most, test on your wrist/)).toBeVisible();
+  await expect(page.getByText(/^Clean up strip 1: pass 2 of 2 at most, test on your wrist/)).toBeVisible();
   await expect(lay).toBeVisible();
   // on very red skin there is none
   await page.getByRole('radio', { name: 'very red' }).click();
   await expect(lay).toBeHidden();
   await page.getByRole('radio', { name: 'pink' }).click();
   // a picture, and hair that was stroked as it grows: the patch counts itself and the chart learns it
-  await page.getByRole('radio', { name: /^Sparse/ }).click();
+  const like = page.getByRole('group', { name: /^Strip \d+ is like$/ });
+  await expect(like.getByRole('button', { pressed: true })).toHaveCount(0);
+  await like.getByRole('button', { name: /^Sparse/ }).click();
   await expect(page.getByText(/of \d+ still to look at/)).toBeVisible();
   const sheet = page.getByRole('application');
   const box = (await sheet.boundingBox()) ?? { x: 0, y: 0, width: 0, height: 0 };
-  for (const down of [0.26, 0.31]) {
-    await page.mouse.move(box.x + 0.42 * box.width, box.y + down * box.height);
-    await page.mouse.down();
-    await page.mouse.move(box.x + 0.58 * box.width, box.y + (down - 0.01) * box.height, { steps: 5 });
-    await page.mouse.up();
-  }
+  const stroke = async (): Promise<void> => {
+    for (const down of [0.26, 0.31]) {
+      await page.mouse.move(box.x + 0.42 * box.width, box.y + down * box.height);
+      await page.mouse.down();
+      await page.mouse.move(box.x + 0.58 * box.width, box.y + (down - 0.01) * box.height, { steps: 5 });
+      await page.mouse.up();
+    }
+  };
+  await stroke();
   await expect(sheet.getByText(/^\d+ left$/)).toBeVisible();
+  const axe = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+    .analyze();
+  expect(axe.violations.map((v) => `${v.id}: ${v.nodes[0]?.html ?? ''}`)).toEqual([]);
+  // each touch can be taken back; hair taken away is no answer that nothing is left
+  const nothing = page.getByRole('button', { name: 'Nothing left' });
+  await nothing.click();
+  await expect(nothing).toHaveAttribute('aria-pressed', 'true');
+  const back = page.getByRole('main').getByRole('button', { name: 'Undo' });
+  await back.click();
+  await expect(sheet.getByText(/^\d+ left$/)).toBeVisible();
+  await back.click();
+  await back.click();
+  await expect(sheet.getByText(/^\d+ left$/)).toBeHidden();
+  await expect(nothing).toHaveAttribute('aria-pressed', 'false');
+  await saved(page);
+  expect((await bench(page.request, visitId)).readings[0]?.data.said).not.toContain('left');
+  await stroke();
   await page.getByRole('radio', { name: 'growing another way' }).click();
   await page.getByRole('button', { name: 'Comb it so' }).click();
   await expect(page.getByText('Combed so for next time.')).toBeVisible();

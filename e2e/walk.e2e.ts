@@ -88,6 +88,7 @@ test('a returning client: six taps from Today to the first lay, then the whole v
   // read by picture: nothing stands as said before it is
   await expect(page.getByRole('heading', { name: /^Which is strip \d+ like\?$/ })).toBeVisible();
   await expect(page.getByRole('radio', { checked: true })).toHaveCount(0);
+  await expect(page.getByRole('group', { name: /is like$/ }).getByRole('button', { pressed: true })).toHaveCount(0);
   await expect(page.getByText(/of \d+ still to look at/)).toBeVisible();
   await page.getByRole('radio', { name: 'blister' }).click();
   await expect(page.getByText('No more wax on this zone today')).toBeVisible();

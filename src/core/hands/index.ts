@@ -18,7 +18,7 @@ export type { Incident, IncidentDone, IncidentKind, IncidentTold } from './incid
 export { MOST_PASSES } from './addedRound';
 export type { AddedRound, AddedStrip } from './addedRound';
 export { liveTable, pressingStrip } from './live';
-export { hasBegun, standing, MARKS, TABLE_EVENT_KINDS } from './tableEvents';
+export { deeds, hasBegun, standing, MARKS, TABLE_EVENT_KINDS } from './tableEvents';
 export { earlyBy, isArmed, press, type Armed } from './brake';
 export { bandOf, signalOf } from './signal';
 export type { Band, Signal, SignalState } from './signal';

@@ -40,8 +40,8 @@ export interface SecondRoundInput {
   readonly crossedAllowed: boolean;
 }
 
-/** Strips of another round are this much smaller, as shares of the usual width and length. */
-const SMALLER: readonly [number, number] = [0.8, 0.6];
+/** Strips of another round are this much shorter than usual, and as wide: one marked strip is no row of dabs. */
+const SHORTER = 0.6;
 const CROSSING_ZONES: readonly string[] = ['chin', 'jaw-throat', 'cheek-sideburn'];
 
 /**
@@ -119,7 +119,7 @@ export function secondRound(input: SecondRoundInput, reason = ''): AddedRound | 
       way,
       middleCm: middleOf(zone.zone, sheet),
       never: neverOn(zone.zone, zone.side, sheet),
-      largestCm: [width * SMALLER[0], Math.max(width * SMALLER[0], length * SMALLER[1])],
+      largestCm: [width, Math.max(width, length * SHORTER)],
       ...(input.densities.length > 0 ? { densityAt: (at: Vec) => densityAt(input.densities, input.density, at) } : {}),
     },
     prefixOf(zone),

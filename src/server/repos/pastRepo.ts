@@ -3,6 +3,7 @@
 import { zoneKey } from '../../core/anatomy';
 import { and, asc, desc, eq, gte, isNull, lt, sql } from 'drizzle-orm';
 import type { Side, ZoneId } from '../../core/anatomy';
+import { readable } from '../db/json';
 import type { DbOrTx } from '../db/openDatabase';
 import { upChart } from '../db/upChart';
 import { prepared } from '../db/prepared';
@@ -67,7 +68,10 @@ export function chartAndReading(
   { visitId, zone, side }: PastLine,
 ): { readonly data: ChartData; readonly reading: Reading | null } | undefined {
   const chart = chartAt(db).get({ visitId, zone, side });
-  return chart && { data: upChart(chart).data, reading: readingAt(db).get({ visitId, zone, side })?.data ?? null };
+  const found = readingAt(db).get({ visitId, zone, side });
+  // a reading that cannot be read is none
+  const reading = found ? readable((): Reading | null => ({ ...found.data }), null) : null;
+  return chart && { data: upChart(chart).data, reading };
 }
 
 const chartsClosed = prepared((db) =>
@@ -109,7 +113,10 @@ export function chartsOfClient(db: DbOrTx, clientId: string, from = ''): Readonl
     (r) => ({ zone: r.zone as ZoneId, side: r.side }),
   );
 }
-/** @param from only of visits of this civil date or later */
+/**
+ * Readings of a client by visit; one that cannot be read is left out.
+ * @param from only of visits of this civil date or later
+ */
 export function readingsOfClient(db: DbOrTx, clientId: string, from = ''): ReadonlyMap<string, readonly ReadingRow[]> {
   const rows = db
     .select({ row: readings })
@@ -118,7 +125,7 @@ export function readingsOfClient(db: DbOrTx, clientId: string, from = ''): Reado
     .where(and(eq(visits.clientId, clientId), gte(visits.onDate, from)))
     .all();
   return groupedBy(
-    rows,
+    rows.filter((r) => readable(() => ({ ...r.row.data }), null) !== null),
     (r) => r.row.visitId,
     (r) => r.row,
   );

@@ -143,8 +143,9 @@ export function readZones(db: DbOrTx, before: string, most: number): readonly Re
       ];
     });
 }
-/** What only follows from the table's marks is not an answer. */
-const wasSaid = () => sql`json_extract(${readings.data}, '$.removedSaid') = 1`;
+/** What only follows from the table's marks is not an answer; nor is what cannot be read. */
+const wasSaid = () =>
+  sql`case when json_valid(${readings.data}) then json_extract(${readings.data}, '$.removedSaid') = 1 else 0 end`;
 const zonesRead = prepared((db) =>
   db
     .select({ row: worked, reading: readings.data })

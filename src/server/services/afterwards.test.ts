@@ -1,3 +1,4 @@
+import { sql } from 'drizzle-orm';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { demoStudio } from '../../demo/studioForTests';
 import type { Incident } from '../../core/hands';
@@ -10,8 +11,10 @@ import { clientRecord } from './clientRecord';
 import { loadClientCard } from './clients';
 import { closeVisit } from './closeVisit';
 import { incidentRecord } from './incidentRecord';
+import { lessonsOf } from './lessons';
 import { openVisit } from './openVisit';
 import { recordBlocks } from './recordBlocks';
+import { trialsOf } from './trials';
 import { visitRecord } from './visitRecord';
 
 const NOW = Date.UTC(2027, 4, 8, 8, 0);
@@ -93,6 +96,11 @@ describe('what went wrong', () => {
     expect(next.client.alerts).toContain('8 May 2027: burn, underarm, left, strip 2, film hard.');
     expect(next.plan.zones[0]?.options.find((o) => o.product === 'film-hard')?.excludedBy).not.toContain('reaction');
   });
+  it('that the card has no word for is told in the record’s words', () => {
+    const b = visit();
+    value(write(b, 'one', { ...burn, what: ['faint'], zone: null, side: null, strip: null, product: null, words: '' }));
+    expect(visit(30).client.alerts).toContain('8 May 2027: felt faint.');
+  });
   it('sent twice is written once; a correction stands beside it and takes its place on the card', () => {
     const b = visit();
     value(write(b, 'one', burn));
@@ -172,6 +180,15 @@ describe('the visit on one page', () => {
       { id: 'e', atMs: at(13), kind: 'step' as const, step: 'light' },
     ];
     value(appendJournal(open.db, b.visit.id, { events, plan: planHash }, NOW));
+    // written the day after: no minutes of the visit
+    value(
+      appendJournal(
+        open.db,
+        b.visit.id,
+        { events: [{ id: 'i', atMs: NOW + DAY, kind: 'incident', incident: burn }], plan: planHash },
+        NOW + DAY,
+      ),
+    );
     const text = value(visitRecord(open.db, b.visit.id)).map((x) => ('text' in x ? x.text : ''));
     const name = zone.choice.product.replaceAll('-', ' ');
     expect(text[0]).toBe('Visit of 2027-05-08');
@@ -212,6 +229,21 @@ describe('two products on the two sides', () => {
     expect(value(loadClientCard(open.db, 'ottilie', NOW)).trials[0]).toContain(
       'left film hard: pain 5, skin pink; right sugar firm: nothing said',
     );
+  });
+});
+
+describe('a reading that cannot be read', () => {
+  it('takes neither the next visit nor the card down', () => {
+    const b = visit();
+    const [zone] = b.zones;
+    if (!zone) throw new Error('a zone');
+    const data = { ...NOTHING_READ, note: 'Press longer.' };
+    close(value(saveReading(open.db, b.visit.id, zone, { version: b.visit.version, data }, NOW)));
+    open.db.run(sql`update readings set data = '{broken' where visit_id = ${b.visit.id}`);
+    expect(JSON.parse(JSON.stringify(visit(30)))).toMatchObject({ zones: [{ zone: 'underarm' }] });
+    expect(value(loadClientCard(open.db, 'ottilie', NOW)).visits.length).toBeGreaterThan(3);
+    expect(lessonsOf(open.db, 'ottilie').filter((l) => l.lastOn === '2027-05-08')).toEqual([]);
+    expect(trialsOf(open.db, 'ottilie')).toEqual([]);
   });
 });
 

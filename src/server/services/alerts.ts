@@ -1,7 +1,16 @@
 import { dateInWords, yearsBetween } from '../../core/shared';
 import { FACT_WORDS } from '../../core/screening';
+import type { CardReaction } from '../db/schema';
 import type { ClientRow } from '../repos/clientRepo';
 import { INCIDENT_ID } from './incidentOnCard';
+
+const CARD_WORD: Readonly<Partial<Record<CardReaction['what'], string>>> = { lifted: 'skin lifted', other: '' };
+
+/** `8 May 2027: burn, underarm, left, strip 2, film hard.` */
+function incidentAlert({ on, what, words }: CardReaction): string {
+  const [place = ''] = words.split('. ');
+  return `${dateInWords(on)}: ${[CARD_WORD[what] ?? what, place].filter(Boolean).join(', ')}.`;
+}
 
 /**
  * What must be seen before anything else on a client's card.
@@ -19,12 +28,7 @@ export function alertsOf(client: ClientRow, on: string, withConsent = true): rea
     ...profile.patchTests
       .filter((t) => t.result === 'reacted')
       .map((t) => `Reacted to ${t.product.replaceAll('-', ' ')}.`),
-    ...profile.reactions
-      .filter((r) => r.id.startsWith(INCIDENT_ID))
-      .map(
-        (r) =>
-          `${dateInWords(r.on)}: ${r.what === 'lifted' ? 'skin lifted' : r.what}, ${r.words.split('. ')[0] ?? ''}.`,
-      ),
+    ...profile.reactions.filter((r) => r.id.startsWith(INCIDENT_ID)).map(incidentAlert),
     ...(profile.sensitivity >= 4 ? ['Very reactive skin.'] : []),
     ...(profile.ingrownProne ? ['Prone to ingrown hair.'] : []),
     ...(withConsent && profile.consentOn === null ? ['No consent on file yet.'] : []),

@@ -6,6 +6,7 @@ import { ZONES, type ZoneId } from '../../core/anatomy';
 import { feltLimitC } from '../../core/heat';
 import type { ClientCase } from '../../core/plan';
 import { isSaid } from '../../core/reading';
+import { readable } from '../db/json';
 import type { DbOrTx } from '../db/openDatabase';
 import type { VisitRow } from '../repos/visitRepo';
 import { workedReadings } from '../repos/workedRepo';
@@ -21,7 +22,7 @@ export function feltBefore(db: DbOrTx, clientId: string, before?: Pick<VisitRow,
   const latest = [...new Set(rows.map((r) => r.visitId))].reverse();
   return latest.flatMap((visitId) => {
     const said = rows
-      .filter((r) => r.visitId === visitId && isSaid(r.reading, 'heatFelt'))
+      .filter((r) => r.visitId === visitId && readable(() => isSaid(r.reading, 'heatFelt'), false))
       .map((r): Felt => {
         // zones are checked on the way in; plans from before the limit was kept: as it would be today
         const limitC = r.limitC ?? feltLimitC(ZONES[r.zone as ZoneId].skin, r.sensitivity);

@@ -1,7 +1,7 @@
 // What went wrong at a table stands on the client's card too, so that the next consultation sees it.
 
 import 'server-only';
-import { incidentPlace, type Incident, type IncidentKind, type TableEvent } from '../../core/hands';
+import { INCIDENT_WORDS, incidentPlace, type Incident, type IncidentKind, type TableEvent } from '../../core/hands';
 import { mustWrite } from '../db/atomically';
 import type { Db } from '../db/openDatabase';
 import type { CardReaction } from '../db/schema';
@@ -22,6 +22,13 @@ export const INCIDENT_ID = 'incident-';
 /** As long as an entry of the card may be. */
 const MOST_WORDS = 1000;
 
+/** What the card has no word of its own for, said in the record's: `felt faint`. */
+const besides = (incident: Incident): string =>
+  incident.what
+    .filter((w) => !ON_CARD.some(([kind]) => kind === w))
+    .map((w) => INCIDENT_WORDS[w])
+    .join(' and ');
+
 const reactionOf = (id: string, visit: VisitRow, incident: Incident): CardReaction => ({
   id: `${INCIDENT_ID}${id}`,
   visitId: visit.id,
@@ -30,7 +37,7 @@ const reactionOf = (id: string, visit: VisitRow, incident: Incident): CardReacti
   // a burn is no allergy: the product stays free to be chosen, and stands in the words
   product: null,
   words: [
-    [incidentPlace(incident), incident.product?.replaceAll('-', ' ')].filter(Boolean).join(', '),
+    [besides(incident), incidentPlace(incident), incident.product?.replaceAll('-', ' ')].filter(Boolean).join(', '),
     incident.words.trim(),
   ]
     .filter(Boolean)

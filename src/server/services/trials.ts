@@ -3,8 +3,8 @@
 import 'server-only';
 import { zoneKey, type ZoneId } from '../../core/anatomy';
 import { standing } from '../../core/hands';
-import { planAtTable } from '../../core/plan';
 import { isSaid, trialsIn, type Trial, type TrialSide } from '../../core/reading';
+import { readable } from '../db/json';
 import type { Db } from '../db/openDatabase';
 import type { Reading } from '../db/schema';
 import { shelvedPlan } from '../planning/planner';
@@ -16,15 +16,14 @@ import { workedOfClient } from '../repos/workedRepo';
 /** How far back, visits. */
 const LOOK_BACK = 12;
 
-/** Minutes from the first lay to the last pull of each zone of a visit, by the table's own journal. */
+/** Minutes from the first lay to the last pull of each zone's first pass, by the table's own journal. */
 function minutesAt(db: Db, visitId: string): ReadonlyMap<string, number> {
   const hash = readVisit(db, visitId)?.planHash;
-  const plan = hash ? shelvedPlan(db, hash) : undefined;
+  const plan = hash ? readable(() => shelvedPlan(db, hash), undefined) : undefined;
   if (!plan) return new Map();
-  const journal = journalOf(db, visitId);
-  const acts = standing(journal).filter((e) => e.kind === 'laid' || e.kind === 'pulled');
+  const acts = standing(journalOf(db, visitId)).filter((e) => e.kind === 'laid' || e.kind === 'pulled');
   return new Map(
-    planAtTable(plan, journal).zones.flatMap((z): [string, number][] => {
+    plan.zones.flatMap((z): [string, number][] => {
       const own = new Set(z.strips.map((s) => s.id));
       const done = acts.filter((e) => e.strip !== undefined && own.has(e.strip));
       const [first, last] = [done[0], done.at(-1)];

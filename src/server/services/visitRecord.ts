@@ -3,7 +3,7 @@
 
 import 'server-only';
 import { zoneKey } from '../../core/anatomy';
-import { standing, type TableEvent } from '../../core/hands';
+import { deeds, standing, type TableEvent } from '../../core/hands';
 import { planAtTable, type PlanZone } from '../../core/plan';
 import { ok } from '../../core/shared';
 import type { Db } from '../db/openDatabase';
@@ -22,7 +22,9 @@ const minutes = (ms: number): string => `${Math.max(0, Math.round(ms / 60_000))}
 
 /** Preparing, wax on the skin, finishing, by the clock of the table. */
 function partsWords(counted: readonly TableEvent[]): string {
-  const [start, end] = [counted[0], counted.at(-1)];
+  // a record of what went wrong may be written days later: only what hands did counts
+  const acts = deeds(counted);
+  const [start, end] = [acts[0], acts.at(-1)];
   const first = counted.find((e) => e.kind === 'laid');
   const last = counted.findLast((e) => e.kind === 'pulled');
   if (!start || !end || !first || !last) return '';

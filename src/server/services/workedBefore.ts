@@ -6,6 +6,7 @@ import type { ZoneCase } from '../../core/plan';
 import type { Way } from '../../core/products';
 import { isSaid } from '../../core/reading';
 import type { Reading } from '../db/schema';
+import { readable } from '../db/json';
 import type { DbOrTx } from '../db/openDatabase';
 import type { VisitRow } from '../repos/visitRepo';
 import { workedReadings } from '../repos/workedRepo';
@@ -37,7 +38,7 @@ export function workedBefore(
   }
   return new Map(
     [...latest]
-      .filter(([, row]) => isGood(row.reading))
+      .filter(([, row]) => readable(() => isGood(row.reading), false))
       // ways are those of a plan
       .map(([key, row]) => [key, { product: row.product, way: row.way as Way }]),
   );

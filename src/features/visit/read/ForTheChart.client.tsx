@@ -17,21 +17,25 @@ export function ForTheChart({ zone, read, disabled }: Props) {
   const { comb, reading, patches, save } = read;
   const isTaken = (reading.combed ?? []).length > 0;
   const found = patches.find((p) => p.kind === 'other-way' && p.way !== null);
-  if (!found?.way || (comb.length === 0 && !isTaken)) return null;
+  // what was taken over can be taken back, also once its hair was gone over
+  const way = found?.way ?? reading.combed?.[0]?.towards;
+  const isAsked = comb.length > 0 && !disabled;
+  if (!way || (!isAsked && !isTaken)) return null;
+  const at = found?.middle ?? reading.combed?.[0]?.at;
   const strip = read.zone.strips.find((s) => s.pass === 1);
   const wasMissed = (zone.last?.reading?.leftKind ?? 'none') === 'other-way';
   return (
     <section className={styles.chart} aria-label="For the chart">
       <h2>For the chart</h2>
       <p>
-        It grows another way {placeWords(read.zone, found.middle)}
+        It grows another way {at ? placeWords(read.zone, at) : ''}
         {wasMissed ? ', as last time' : ''}.{' '}
         <strong>{isTaken ? 'Combed so for next time.' : 'Comb it so for next time?'}</strong>
       </p>
       <div className={styles.tufts}>
         <Tuft way={strip?.growth ?? [0, 1]} name="as charted" />
         <span aria-hidden="true">→</span>
-        <Tuft way={found.way} name="as found" />
+        <Tuft way={way} name="as found" />
       </div>
       <div className={styles.pair}>
         <button type="button" disabled={disabled || isTaken} data-main onClick={() => save({ combed: comb })}>

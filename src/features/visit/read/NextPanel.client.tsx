@@ -37,16 +37,23 @@ export function NextPanel({ zone, planned, read }: Props) {
   const go = useGo();
   const closed = bench.visit.status === 'closed';
   const [reason, setReason] = useState('');
-  const action = useAction(planned, read);
+  const found = useAction(planned, read);
+  // of a visit that is over nothing is to be done any more
+  const action = closed ? null : found;
   const answer = useWorkerAnswer<RoundQuestion, RoundAnswer>(
     makeWorker,
-    useRoundQuestion(zone, planned, read, action?.code === 'second-pass' && !closed),
+    useRoundQuestion(zone, planned, read, action?.code === 'second-pass' && !closed && read.off.length > 0),
   );
   const round = answer === null || answer === 'failed' ? null : answer.round;
   const pass = Math.max(2, ...(round?.strips.map((s) => s.pass) ?? []));
-  const needsReason = planned.choice?.family === 'hard' && pass >= MOST_PASSES;
+  const isHard = planned.choice?.family === 'hard';
+  const house = isHard ? (bench.studio.settings.schools.maxHardPasses ?? MOST_PASSES) : MOST_PASSES;
+  // beyond the house's own limit, and always a third time of hard wax: its reason, and a second press
+  const needsReason = isHard && (pass >= MOST_PASSES || pass > house);
+  const [isArmed, setArmed] = useState(false);
   const lay = (): void => {
     if (!round) return;
+    if (needsReason && !isArmed) return setArmed(true);
     // what is gone over now is looked at again afterwards
     const kept = read.hairs.filter((h) => !round.strips.some((s) => isInside([s.outline], h.at)));
     read.unsay(kept);
@@ -64,7 +71,20 @@ export function NextPanel({ zone, planned, read }: Props) {
       <StationSide>
         <section className={styles.next} data-code={action?.code} role="status">
           <h2>Next</h2>
-          {action ? <p>{nextWords(action, read, pass)}</p> : <p className="quiet">Nothing has been pulled here yet.</p>}
+          {action ? (
+            <p>
+              {nextWords(action, read, {
+                pass,
+                house,
+                mayTweeze: bench.visit.consult.agreed.tweezing,
+                isNone: answer !== null && answer !== 'failed' && !answer.round,
+              })}
+            </p>
+          ) : (
+            <p className="quiet">
+              {closed ? 'This visit is closed: its record stands.' : 'Tap what is left, or say that nothing is.'}
+            </p>
+          )}
           {action?.code === 'stop' ? (
             <Link href={`/visits/${bench.visit.id}/incident`}>Write the incident record</Link>
           ) : null}
@@ -72,21 +92,24 @@ export function NextPanel({ zone, planned, read }: Props) {
         <ForTheChart zone={zone} read={read} disabled={closed} />
       </StationSide>
       <StationFoot open="">
-        {action?.code === 'second-pass' && needsReason ? (
+        {round && needsReason ? (
           <input
             className={styles.reason}
             value={reason}
             maxLength={500}
-            placeholder="Why a third pass?"
-            aria-label="Why a third pass"
-            onChange={(e) => setReason(e.target.value)}
+            placeholder={`Why pass ${pass}?`}
+            aria-label={`Why pass ${pass}`}
+            onChange={(e) => {
+              setArmed(false);
+              setReason(e.target.value);
+            }}
           />
         ) : null}
         {(round || read.hairs.length > 0) && !closed && action?.code !== 'stop' ? (
           <div className={styles.lays}>
             {round ? (
               <button type="button" onClick={lay} disabled={needsReason && reason.trim() === ''}>
-                Lay {round.strips.length === 1 ? 'the clean-up strip' : `${round.strips.length} clean-up strips`}
+                {isArmed ? `Press once more: pass ${pass}` : layWords(round.strips.length)}
               </button>
             ) : null}
             <button
@@ -115,9 +138,11 @@ export function NextPanel({ zone, planned, read }: Props) {
 const hasStrips = (zones: readonly PlanZone[], z: BenchZone): boolean =>
   zones.some((p) => zoneKey(p) === zoneKey(z) && p.strips.length > 0);
 
-function useAction({ choice, hands }: PlanZone, { reading, off, said, zone, marks }: ZoneReading): NextAction | null {
+function useAction({ choice, hands }: PlanZone, read: ZoneReading): NextAction | null {
   const { bench } = useBench();
-  if (!choice || off.length === 0) return null;
+  const { reading, off, said, zone, marks, isStored } = read;
+  // worked without the table it can be read all the same
+  if (!choice || (off.length === 0 && !isStored)) return null;
   return nextAction({
     family: choice.family,
     passesDone: Math.max(1, ...zone.strips.map((s) => s.pass)),
@@ -174,8 +199,20 @@ function useRoundQuestion(
   };
 }
 
-/** `Tweeze 4 near the waist. One clean-up strip near the elbow: pass 2 of 3 …` */
-function nextWords(action: NextAction, { patches, zone, marks }: ZoneReading, pass: number) {
+interface Asked {
+  readonly pass: number;
+  /** Most passes by the house. */
+  readonly house: number;
+  readonly mayTweeze: boolean;
+  /** No strip can be laid where hair is left: sore, broken or waxed often enough. */
+  readonly isNone: boolean;
+}
+
+const layWords = (strips: number): string => `Lay ${strips === 1 ? 'the clean-up strip' : `${strips} clean-up strips`}`;
+
+/** `Tweeze 4 near the waist. Clean up near the elbow: pass 2 of 2 at most …` */
+function nextWords(action: NextAction, { patches, zone, marks }: ZoneReading, asked: Asked) {
+  const { pass, house, mayTweeze } = asked;
   const places = (own: readonly LeftPatch[]): string =>
     [...new Set(own.map((p) => placeWords(zone, p.middle)))].slice(0, 2).join(' and ');
   const count = (own: readonly LeftPatch[]): number => own.reduce((n, p) => n + p.hairs.length, 0);
@@ -184,16 +221,27 @@ function nextWords(action: NextAction, { patches, zone, marks }: ZoneReading, pa
   const numbers = markedLeft(marks, zone)
     .map((s) => s.number)
     .join(', ');
+  if (action.code === 'second-pass' && asked.isNone) {
+    return (
+      <>
+        <strong>No further wax there.</strong>{' '}
+        {mayTweeze ? 'Tweeze without haste, or leave it for next time.' : 'Leave it for the next visit.'}
+      </>
+    );
+  }
   if (action.code === 'second-pass') {
     return (
       <>
         {few.length > 0 ? (
           <>
-            <strong>Tweeze {count(few)}</strong> {places(few)}.{' '}
+            <strong>
+              {mayTweeze ? 'Tweeze' : 'Leave'} {count(few)}
+            </strong>{' '}
+            {places(few)}.{' '}
           </>
         ) : null}
-        <strong>Clean up</strong> {big.length > 0 ? places(big) : `strip ${numbers}`}: pass {pass} of {MOST_PASSES} at
-        most, test on your wrist, less wax, pressed firmly.
+        <strong>Clean up</strong> {big.length > 0 ? places(big) : `strip ${numbers}`}: {passWords(pass, house)}, test on
+        your wrist, less wax, pressed firmly.
       </>
     );
   }
@@ -210,6 +258,9 @@ function nextWords(action: NextAction, { patches, zone, marks }: ZoneReading, pa
     </>
   );
 }
+
+const passWords = (pass: number, house: number): string =>
+  pass > house ? `pass ${pass}, over the house’s ${house}` : `pass ${pass} of ${house} at most`;
 
 const ACTION_WORDS = {
   ask: 'Read first.',

@@ -16,6 +16,8 @@ interface Props {
   readonly patch: LeftPatch | null;
   readonly zone: BenchZone;
   readonly disabled: boolean;
+  /** What is asked stays about this patch, by its place, until it is left. */
+  readonly onStay: (at: number) => void;
   readonly onNext: () => void;
 }
 
@@ -26,12 +28,14 @@ const KINDS: readonly (readonly [PatchKind, string])[] = [
 ];
 
 /** Of one patch: why it stayed and which way it grows; under it what was tweezed and what the cause may be. */
-export function PatchPanel({ read, patch, zone, disabled, onNext }: Props) {
+export function PatchPanel({ read, patch, zone, disabled, onStay, onNext }: Props) {
   const { hairs, reading, patches } = read;
   const causes = useCauses(zone, read);
   const inPatch = new Set(patch?.hairs ?? []);
-  const change = (more: Partial<(typeof hairs)[number]>): void =>
+  const change = (more: Partial<(typeof hairs)[number]>): void => {
+    if (patch) onStay(patches.indexOf(patch));
     read.leave(hairs.map((one, i) => (inPatch.has(i) ? { ...one, ...more } : one)));
+  };
   const [cause] = causes;
   return (
     <div className={styles.patch}>
@@ -54,7 +58,7 @@ export function PatchPanel({ read, patch, zone, disabled, onNext }: Props) {
           ) : null}
         </>
       ) : (
-        <p className="quiet">Each patch counts itself. Then say why it stayed.</p>
+        !disabled && <p className="quiet">Each patch counts itself. Then say why it stayed.</p>
       )}
       <Tweezed read={read} disabled={disabled} />
       {cause ? (
@@ -140,12 +144,25 @@ function Tweezed({ read, disabled }: { readonly read: ZoneReading; readonly disa
           type="button"
           disabled={disabled}
           className={styles.small}
-          aria-label={`One minute more, ${minutes ?? 0} so far`}
+          aria-label="One minute more"
           onClick={() => save({ tweezedMin: (minutes ?? 0) + 1 })}
         >
-          {minutes === null ? '+1′' : `${minutes}′`}
+          +1′
         </button>
       </div>
+      {minutes === null ? null : (
+        <p>
+          {minutes} min{' '}
+          <button
+            type="button"
+            disabled={disabled}
+            aria-label="One minute less"
+            onClick={() => save({ tweezedMin: minutes > 1 ? minutes - 1 : undefined })}
+          >
+            −1′
+          </button>
+        </p>
+      )}
     </div>
   );
 }

@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { zoneKey } from '@/core/anatomy';
 import type { PlanZone } from '@/core/plan';
-import type { LeftPatch, StripPicture } from '@/core/reading';
+import type { LeftHair, LeftPatch, StripPicture } from '@/core/reading';
 import type { BenchZone } from '@/server/services/bench';
 import { useNarrow } from '@/ui/useNarrow';
 import { plural, sideWord } from '@/ui/words';
@@ -19,6 +19,9 @@ import { PatchPanel } from './PatchPanel.client';
 import { StripPictures } from './StripPictures.client';
 import { useZoneReading, type ZoneReading } from './useZoneReading';
 import styles from './Read.module.css';
+
+/** Touches that can be taken back. */
+const MOST_BACK = 50;
 
 /** What the strips and the skin say, by picture, and what to do with what is left. */
 export function ReadStation() {
@@ -46,37 +49,50 @@ function OneZone({ zone, planned }: { readonly zone: BenchZone; readonly planned
   const chosen = read.off.find((s) => s.id === picked) ?? open[0] ?? read.off[0] ?? null;
   const asked = askedPatch(read.patches, patchAt);
   const where = sideWord(zone.name, zone.side).toLowerCase();
+  // what was tapped before each touch, so that each can be taken back
+  const [before, setBefore] = useState<readonly (readonly LeftHair[])[]>([]);
+  const remember = (): void => setBefore([...before, read.hairs].slice(-MOST_BACK));
+  // hair taken away again is no answer that nothing is left: that has a key of its own
+  const put = (hairs: readonly LeftHair[]): void => (hairs.length > 0 ? read.leave(hairs) : read.unsay(hairs));
+  const tap = (hairs: readonly LeftHair[]): void => {
+    remember();
+    put(hairs);
+  };
   return (
     <>
       {isNarrow ? null : <StationLeft>{skin}</StationLeft>}
       <div className={styles.screen}>
         <ZoneTabs note={(key) => (bench.readings.some((r) => zoneKey(r) === key) ? 'read' : '')} />
         <div className={styles.words}>
-          <h1>{chosen ? `Which is strip ${chosen.number} like?` : 'Strip and skin'}</h1>
+          <h1>{chosen && !closed ? `Which is strip ${chosen.number} like?` : 'Strip and skin'}</h1>
           <p className="quiet" role="status">
             {chosen
               ? `${where} · ${open.length === 0 ? 'all looked at' : `${open.length} of ${read.off.length} still to look at`}`
-              : `${where}: nothing has been pulled here yet.`}
+              : `${where}: the table noted no strip here.`}
           </p>
+          {read.isStored && read.reading.likes === undefined && read.reading.hairs === undefined ? (
+            <p className="quiet">{notedWords(read)}</p>
+          ) : null}
         </div>
         {chosen ? (
           <StripPictures
-            key={chosen.id}
             label={`Strip ${chosen.number} is like`}
             value={likes.get(chosen.id) ?? null}
             disabled={closed}
             onChange={(like) => {
-              read.like(chosen, like);
+              const isSame = likes.get(chosen.id) === like;
+              read.like(chosen, isSame ? null : like);
+              if (isSame) return setPicked(chosen.id);
               // on to the next that was not looked at
               const next =
                 open.find((s) => s.id !== chosen.id && s.number > chosen.number) ?? open.find((s) => s !== chosen);
-              setPicked(next && !likes.has(chosen.id) ? next.id : chosen.id);
+              return setPicked(next && !likes.has(chosen.id) ? next.id : chosen.id);
             }}
           />
         ) : null}
         <section className={styles.card} aria-label="What is left">
           <div className={styles.sheet}>
-            <h2>Tap what is left</h2>
+            <h2>{closed ? 'What was left' : 'Tap what is left'}</h2>
             <div className={styles.drawing}>
               <LeftSheet
                 zone={read.zone}
@@ -87,31 +103,37 @@ function OneZone({ zone, planned }: { readonly zone: BenchZone; readonly planned
                 hairs={read.hairs}
                 patches={read.patches}
                 asked={asked}
-                disabled={closed || read.off.length === 0}
+                disabled={closed}
                 onStrip={setPicked}
-                onHairs={read.leave}
+                onHairs={tap}
               />
             </div>
             <div className={styles.under}>
               <button
                 type="button"
-                aria-pressed={read.said('left') && read.hairs.length === 0}
-                disabled={closed || read.off.length === 0}
-                onClick={() => read.leave([])}
+                aria-pressed={read.said('left') && read.reading.left === 'none'}
+                disabled={closed}
+                onClick={() => {
+                  remember();
+                  read.leave([]);
+                }}
               >
                 Nothing left
               </button>
               <button
                 type="button"
-                disabled={closed || read.hairs.length === 0}
-                onClick={() => read.leave(read.hairs.slice(0, -1))}
+                disabled={closed || before.length === 0}
+                onClick={() => {
+                  setBefore(before.slice(0, -1));
+                  put(before.at(-1) ?? []);
+                }}
               >
                 Undo
               </button>
               <span className="quiet">
                 {read.hairs.length > 0
                   ? `${plural(read.hairs.length, 'hair')} left`
-                  : 'Stroke along hair to show its way.'}
+                  : closed || 'Stroke along hair to show its way.'}
               </span>
             </div>
           </div>
@@ -120,7 +142,8 @@ function OneZone({ zone, planned }: { readonly zone: BenchZone; readonly planned
             patch={asked}
             zone={zone}
             disabled={closed}
-            onNext={() => setPatchAt((patchAt ?? 0) + 1)}
+            onStay={(at) => setPatchAt(at)}
+            onNext={() => setPatchAt((asked ? read.patches.indexOf(asked) : -1) + 1)}
           />
         </section>
       </div>
@@ -129,6 +152,18 @@ function OneZone({ zone, planned }: { readonly zone: BenchZone; readonly planned
       <NextPanel zone={zone} planned={planned} read={read} />
     </>
   );
+}
+
+const LEFT = { none: 'nothing left', few: 'a few left', patch: 'a patch left', many: 'much left' } as const;
+
+/** A reading of before strips were read by picture: what was said then; empty where it was only the skin or a note. */
+function notedWords({ reading, said }: ZoneReading): string {
+  const words = [
+    reading.removedSaid ? `${reading.removedPct} % came out` : '',
+    said('broken') ? `${reading.brokenPct} % broken` : '',
+    said('left') ? LEFT[reading.left] : '',
+  ].filter(Boolean);
+  return words.length > 0 ? `Noted: ${words.join(', ')}.` : '';
 }
 
 /** The patch to ask about: the one that was gone to, else the largest whose kind is not said. */

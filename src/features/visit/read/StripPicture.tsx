@@ -64,7 +64,7 @@ export function StripPicture({ kind }: { readonly kind: Picture }) {
             <path
               key={i}
               d={`M${x - r} ${y}L${x - 0.3 * r} ${y - 0.9 * r}L${x + r} ${y - 0.3 * r}L${x + 0.5 * r} ${y + 0.9 * r}Z`}
-              fill="#f6efe4"
+              fill="var(--disc)"
               stroke="var(--hairline-strong)"
               strokeWidth="0.7"
             />
@@ -85,7 +85,7 @@ export function StripPicture({ kind }: { readonly kind: Picture }) {
       {ALL[kind].map(({ x, y, turn, length }, i) => {
         const [dx, dy] = [Math.cos(turn) * length, Math.sin(turn) * length];
         return (
-          <g key={i} stroke="#2b2117" strokeLinecap={isBlunt ? 'butt' : 'round'}>
+          <g key={i} stroke="var(--disc-ink)" strokeLinecap={isBlunt ? 'butt' : 'round'}>
             <path
               d={`M${x} ${y}q${dx * 0.5} ${dy * 0.5 + (isBlunt ? 0 : 2)} ${dx} ${dy}`}
               fill="none"
@@ -94,7 +94,7 @@ export function StripPicture({ kind }: { readonly kind: Picture }) {
             {isBlunt ? (
               <path d={`M${x + dx - 1} ${y + dy - 3}l2 6`} strokeWidth="1.2" />
             ) : (
-              <ellipse cx={x} cy={y} rx="2.7" ry="2.1" fill="#fbf6ec" strokeWidth="0.9" />
+              <ellipse cx={x} cy={y} rx="2.7" ry="2.1" fill="var(--disc)" strokeWidth="0.9" />
             )}
           </g>
         );

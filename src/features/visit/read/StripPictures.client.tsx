@@ -1,7 +1,6 @@
 'use client';
 
 import { STRIP_PICTURES, type StripPicture as Picture } from '@/core/reading';
-import { radioKeys } from '@/ui/radioKeys';
 import { PICTURE_WORDS } from './pictureWords';
 import { StripPicture } from './StripPicture';
 import styles from './Read.module.css';
@@ -13,17 +12,18 @@ interface Props {
   readonly onChange: (like: Picture) => void;
 }
 
-/** The drawn strips to choose from; nothing is preset. */
+/**
+ * The drawn strips to choose from; nothing is preset. Buttons and no radio group: an answer goes on to the next strip,
+ * so an arrow key must not give one.
+ */
 export function StripPictures({ value, label, disabled, onChange }: Props) {
   return (
-    <div className={styles.pictures} role="radiogroup" aria-label={label} tabIndex={-1} onKeyDown={radioKeys}>
-      {STRIP_PICTURES.map((kind, i) => (
+    <div className={styles.pictures} role="group" aria-label={label}>
+      {STRIP_PICTURES.map((kind) => (
         <button
           key={kind}
           type="button"
-          role="radio"
-          aria-checked={value === kind}
-          tabIndex={value === kind || (value === null && i === 0) ? 0 : -1}
+          aria-pressed={value === kind}
           disabled={disabled}
           onClick={() => onChange(kind)}
         >

@@ -14,6 +14,7 @@ import {
   leftPatches,
   leftWord,
   marksRead,
+  READ_FIELDS,
   removedPctOf,
   type LeftHair,
   type LeftPatch,
@@ -59,7 +60,8 @@ export interface ZoneReading {
   readonly save: (more: Partial<Reading>) => void;
   /** An answer: it is kept that it was given. */
   readonly say: (field: ReadField, more: Partial<Reading>) => void;
-  readonly like: (strip: PlanStrip, like: StripPicture) => void;
+  /** Null takes the answer back. */
+  readonly like: (strip: PlanStrip, like: StripPicture | null) => void;
   readonly leave: (hairs: readonly LeftHair[]) => void;
   /** The hair that a round goes over now is looked at again afterwards. */
   readonly unsay: (hairs: readonly LeftHair[]) => void;
@@ -102,6 +104,9 @@ export function useZoneReading(benchZone: BenchZone, planned: PlanZone): ZoneRea
   const save = (more: Partial<Reading>): void => saveReading(planned, { ...reading, ...more });
   const withSaid = (fields: readonly ReadField[]): Partial<Reading> =>
     reading.said ? { said: [...new Set([...reading.said, ...fields])] } : {};
+  const without = (field: ReadField): Partial<Reading> => ({
+    said: (reading.said ?? READ_FIELDS).filter((f) => f !== field),
+  });
   return {
     reading,
     isStored: stored !== undefined,
@@ -117,12 +122,14 @@ export function useZoneReading(benchZone: BenchZone, planned: PlanZone): ZoneRea
     save,
     say: (field, more) => save({ ...more, ...withSaid([field]) }),
     like: (strip, like) => {
-      const next = [...likes.filter((l) => l.strip !== strip.id), { strip: strip.id, like }];
+      const others = likes.filter((l) => l.strip !== strip.id);
+      const next = like === null ? others : [...others, { strip: strip.id, like }];
       const kept = (reading.bare ?? []).filter((b) => !isOf(strip, b.at));
       const bare = like === 'bare' ? [...kept, placeOf(strip)] : kept;
       // all looked at: then what broke is known of the whole zone
       const all = off.every((s) => next.some((l) => l.strip === s.id));
-      save({ likes: next, bare, brokenPct: brokenPctOf(next), ...(all ? withSaid(['broken']) : {}) });
+      const broken = all ? withSaid(['broken']) : without('broken');
+      save({ likes: next, bare, brokenPct: brokenPctOf(next), ...broken });
     },
     leave: (now) => {
       const found = leftPatches(now, reachCm);
@@ -135,8 +142,7 @@ export function useZoneReading(benchZone: BenchZone, planned: PlanZone): ZoneRea
         ...withSaid(['left']),
       });
     },
-    unsay: (now) =>
-      save({ hairs: now, said: (reading.said ?? []).filter((f) => f !== 'left'), removedSaid: undefined }),
+    unsay: (now) => save({ hairs: now, removedSaid: undefined, ...without('left') }),
   };
 }
 

@@ -4,7 +4,7 @@ import { growthField } from '@/core/field';
 import type { StripMark } from '@/core/hands';
 import type { PlanZone } from '@/core/plan';
 import type { ChartData } from '@/server/db/schema';
-import { boxOf, type Ring, type Vec } from '@/core/shared';
+import { boxOf, isInside, type Ring, type Vec } from '@/core/shared';
 import { slabOf } from '@/formats/slab';
 import { ringPath } from '@/formats/stripsSvg';
 import { hairPaths, plantHair } from '../chart/hairs';
@@ -81,7 +81,19 @@ export function StripSheet({
     () => new Map(zone.strips.map((s) => [s.id, slabOf(s, INSET_PX * unit, TAB_PX * unit)])),
     [zone, unit],
   );
-  const covered = useMemo(() => new Set(zone.strips.flatMap((s) => s.over ?? [])), [zone]);
+  // where a later strip lies on the number of an earlier one, only the later has one
+  const hidden = useMemo(() => {
+    const later = zone.strips.filter((s) => s.over !== undefined);
+    const isUnder = ({ id, tab }: PlanZone['strips'][number]): boolean => {
+      const at = slabs.get(id)?.disc ?? tab;
+      return later.some((l) => {
+        const disc = slabs.get(l.id)?.disc ?? l.tab;
+        const isNear = Math.hypot(disc[0] - at[0], disc[1] - at[1]) < 2 * LARGE_DISC_PX[1] * unit;
+        return l.over?.includes(id) === true && (isNear || isInside([l.outline], at));
+      });
+    };
+    return new Set(later.length === 0 ? [] : zone.strips.filter(isUnder).map((s) => s.id));
+  }, [zone, slabs, unit]);
   const key = useId();
   const inHand = arrow === 'pull' ? zone.strips.find((s) => s.id === act) : undefined;
   const hand = inHand ? handAt(slabs.get(inHand.id)?.disc ?? inHand.tab, inHand.pull, unit, [x0, y0, w, h]) : null;
@@ -114,7 +126,7 @@ export function StripSheet({
             discPx={isLarge ? LARGE_DISC_PX : DISC_PX}
             set={sets?.get(s.id)}
             mark={marks?.get(s.id)}
-            under={covered.has(s.id)}
+            under={hidden.has(s.id)}
             onChoose={onChoose}
           />
         ) : null;

@@ -29,7 +29,7 @@ export function FullScreenButton() {
   return (
     <button
       type="button"
-      className={styles.bare}
+      className={`${styles.bare} ${styles.wide}`}
       aria-label={isFull ? 'Leave full screen' : 'Full screen'}
       onClick={toggle}
     >
