@@ -59,7 +59,14 @@ module.exports = {
       name: 'server-knows-no-screen',
       severity: 'error',
       from: { path: '^src/server', pathNot: '\\.test\\.ts$' },
-      to: { path: '^src/', pathNot: '^src/(server|formats|core)' },
+      // of the simulated devices only what they say and are told
+      to: { path: '^src/', pathNot: '^src/(server|formats|core|sim/protocol)' },
+    },
+    {
+      name: 'sim-knows-core-only',
+      severity: 'error',
+      from: { path: '^src/sim', pathNot: '\\.test\\.ts$' },
+      to: { path: '^src/', pathNot: '^src/(sim|core)' },
     },
     {
       name: 'features-stay-off-the-server',

@@ -57,7 +57,7 @@ export default defineConfig({
   // the built app on a fresh demo database of its own
   webServer: {
     command: `node scripts/run.mjs test-server --port ${PORT}`,
-    env: { STRICKLE_DB: `data/${NAME}-test.sqlite` },
+    env: { STRICKLE_DB: `data/${NAME}-test.sqlite`, STRICKLE_DEMO_SENSOR: 'off' },
     url: `http://127.0.0.1:${PORT}/api/health`,
     timeout: 300_000,
     reuseExistingServer: false,

@@ -36,7 +36,12 @@ export async function ownServer(): Promise<OwnServer> {
   const port = await freePort();
   const base = `http://127.0.0.1:${port}`;
   const folder = mkdtempSync(join(tmpdir(), 'strickle-own-'));
-  const env = { ...process.env, STRICKLE_DB: join(folder, 'studio.sqlite'), STRICKLE_CARE: 'off' };
+  const env = {
+    ...process.env,
+    STRICKLE_DB: join(folder, 'studio.sqlite'),
+    STRICKLE_CARE: 'off',
+    STRICKLE_DEMO_SENSOR: 'off',
+  };
   let child: ChildProcess | null = null;
   return {
     base,

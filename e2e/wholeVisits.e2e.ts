@@ -28,7 +28,7 @@ async function visitOf(
 
 const CASES = [
   ['hand sugar', [{ zone: 'forearm', side: 'left' }], { product: 'sugar-firm', way: 'moulded' }, 'Mould'],
-  ['sugar under cloth', [{ zone: 'forearm', side: 'left' }], { product: 'sugar-soft', way: 'strip' }, 'Lay'],
+  ['sugar under cloth', [{ zone: 'forearm', side: 'left' }], { product: 'sugar-soft', way: 'strip' }, 'Spread'],
   ['an ear', [{ zone: 'ear', side: 'left' }], { product: 'film-hard', way: 'with' }, 'Lay'],
 ] as const;
 

@@ -397,3 +397,10 @@ export const CLIENTS: readonly DemoClient[] = [
 
 /** Days from loading to the regatta. */
 export const REGATTA_IN_DAYS = 21;
+
+/** What stands on the warmer this morning. */
+export const POTS: readonly { readonly productId: string; readonly waxG: number; readonly setC: number | null }[] = [
+  { productId: 'film-hard', waxG: 310, setC: 57 },
+  { productId: 'cream-hard', waxG: 420, setC: 58 },
+  { productId: 'sugar-firm', waxG: 260, setC: null },
+];

@@ -308,6 +308,27 @@ export const moneyRequest = Joi.object({
     priceMinor: Joi.object().pattern(id, minor).max(200).required(),
   }).required(),
 }).required();
+const potSensor = Joi.string().valid('none', 'simulated').required();
+const potWaxG = Joi.number().integer().min(20).max(5000).required();
+export const newPotRequest = Joi.object({
+  productId: id.required(),
+  waxG: potWaxG,
+  sensor: potSensor,
+}).required();
+export const potRequest = Joi.object({
+  version,
+  waxG: potWaxG,
+  sensor: potSensor,
+  active: Joi.boolean().required(),
+}).required();
+/** A thermostat stands between a warm hand and what burns the wax; a thermometer says what it says, within reason. */
+export const potNoteRequest = Joi.alternatives(
+  Joi.object({ kind: Joi.valid('measured').required(), tempC: Joi.number().min(0).max(150).required() }),
+  Joi.object({ kind: Joi.valid('set').required(), tempC: Joi.number().min(20).max(120).allow(null).required() }),
+).required();
+export const potFaultRequest = Joi.object({
+  fault: Joi.string().valid('NONE', 'DROPOUT', 'DRIFT', 'STUCK').required(),
+}).required();
 export const choosingRequest = Joi.object({
   version,
   counts: countsSchema.required(),

@@ -97,6 +97,10 @@ export const journalRequest = Joi.object({
         strip: stripId,
         mark: Joi.string().valid(...MARKS),
         product: Joi.string().max(60),
+        pot: Joi.object({
+          tempC: Joi.number().min(-20).max(250).required(),
+          from: Joi.string().valid('probe', 'simulated', 'hand').required(),
+        }),
         position: Joi.string().valid(...POSITIONS),
         earlyS: Joi.number().integer().min(1).max(3600),
         step: Joi.string().max(60),

@@ -3,6 +3,7 @@
 
 import 'server-only';
 import { randomUUID } from 'node:crypto';
+import type { LivePot } from './pots/livePot';
 
 export type StudioEvent =
   /** A visit, its charts or readings were written. */
@@ -20,7 +21,9 @@ export type StudioEvent =
   /** The day has changed: bookings, visits opened or ended. */
   | { readonly kind: 'day' }
   /** What plans are made by has changed: products, weights, rules, prices. */
-  | { readonly kind: 'studio' };
+  | { readonly kind: 'studio' }
+  /** How warm the pots are now; not kept: the next one says all of it again. */
+  | { readonly kind: 'pots'; readonly pots: readonly LivePot[] };
 
 export interface Told {
   readonly seq: number;
@@ -49,8 +52,9 @@ function teller(): Teller {
 
 export function tell(event: StudioEvent): void {
   const t = teller();
-  const told = { seq: ++t.seq, event };
-  t.kept.push(told);
+  const isKept = event.kind !== 'pots';
+  const told = { seq: isKept ? ++t.seq : t.seq, event };
+  if (isKept) t.kept.push(told);
   if (t.kept.length > MOST_KEPT) t.kept.shift();
   for (const listener of t.listeners) {
     try {

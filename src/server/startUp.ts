@@ -16,6 +16,7 @@ import { planThreads } from './planning/threads';
 import { warmUp } from './planning/warmUp';
 import { dropRequestsBefore } from './repos/groundRepo';
 import { dropOldPlans } from './repos/planRepo';
+import { watchPots } from './pots/watch';
 import { readStudio } from './repos/studioRepo';
 import { resumeImports } from './services/clientsCsv';
 import { fillWorked } from './services/fillWorked';
@@ -33,6 +34,7 @@ const FIRST_CARE_MS = 20_000;
 const FIRST_WARM_MS = 4_000;
 const FIRST_IMPORT_MS = 3_000;
 const AFTER_CHANGE_MS = 1_500;
+const FIRST_POTS_MS = 1_500;
 
 /** Runs one of our scripts beside the server; it reads the file by itself and touches no request. */
 function beside(script: string, args: readonly string[], whenBad: string, onBad: () => void = () => undefined): void {
@@ -97,6 +99,7 @@ export function startUp(): void {
     quietly('tables of clients were not taken up again', () => resumeImports(getDb()));
   }, FIRST_IMPORT_MS).unref();
   warmAfterChanges();
+  setTimeout(watchPots, FIRST_POTS_MS).unref();
   if (process.env['STRICKLE_CARE'] === 'off') return;
   setTimeout(() => void warmUp(threads), FIRST_WARM_MS).unref();
   setTimeout(() => {

@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
-import { useEffect } from 'react';
+import { useEffect, type ReactNode } from 'react';
 import { AtTablet } from './AtTablet.client';
 import { BarClock } from './BarClock.client';
 import { Curtain, CurtainButton } from './Curtain.client';
@@ -14,12 +14,14 @@ import styles from './TopBar.module.css';
 const PLACES = [
   { href: '/', name: 'Today' },
   { href: '/clients', name: 'Clients' },
+  { href: '/pots', name: 'Pots' },
   { href: '/studio', name: 'Studio' },
 ] as const;
 
 /** The place that a page belongs to. */
 function placeOf(path: string): string {
   if (path.startsWith('/clients')) return '/clients';
+  if (path.startsWith('/pots')) return '/pots';
   if (/^\/(studio|products|rules|prices)/.test(path)) return '/studio';
   return path === '/' || path.startsWith('/visits') ? '/' : '';
 }
@@ -30,13 +32,15 @@ interface Props {
   readonly people: readonly { readonly id: string; readonly name: string }[];
   /** Who stands at this tablet, as far as it has been told. */
   readonly person: string | null;
+  /** The pots as they stand. */
+  readonly children?: ReactNode;
 }
 
 /** Where a page says what is saved and what waits. */
 export const BAR_STATE = 'bar-state';
 
-/** The thin bar: the name, the places that exist, today; what is saved, who is here, the curtain. */
-export function TopBar({ atMs, timeZone, people, person }: Props) {
+/** The thin bar: the name, the places that exist, today; the pots; what is saved, who is here, the curtain. */
+export function TopBar({ atMs, timeZone, people, person, children }: Props) {
   const path = usePathname();
   const router = useRouter();
   const here = placeOf(path);
@@ -74,6 +78,7 @@ export function TopBar({ atMs, timeZone, people, person }: Props) {
         ))}
       </nav>
       <BarClock atMs={atMs} timeZone={timeZone} />
+      {children}
       <div id={BAR_STATE} className={styles.state} />
       <AtTablet people={people} person={person} />
       <RoomButton className={styles.room} />

@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { BarPots } from '@/features/live/BarPots.client';
 import { OnEveryPage } from '@/features/live/OnEveryPage.client';
 import { getDb } from '@/server/db/client';
 import { hasFileFault } from '@/server/fileHealth';
@@ -9,9 +10,12 @@ import { TopBar } from '@/ui/TopBar.client';
 export const dynamic = 'force-dynamic';
 
 export default async function PlacesLayout({ children }: { readonly children: ReactNode }) {
+  const { pots, ...bar } = await topBarFacts(getDb());
   return (
     <>
-      <TopBar {...await topBarFacts(getDb())} />
+      <TopBar {...bar}>
+        <BarPots first={pots} timeZone={bar.timeZone} />
+      </TopBar>
       <OnEveryPage follows />
       {hasFileFault() ? (
         <Fault text="The data file is damaged in some place: what can be read goes on. Restore the last backup (see the README), or have someone do it." />

@@ -110,6 +110,7 @@ describe('beginsWith', () => {
     expect(beginsWith([wrist], [laidA])).toBe(true);
     expect(beginsWith([], [wrist])).toBe(false);
     expect(beginsWith([wrist, laidA], [act('laid', { strip: 'b' })])).toBe(false);
+    expect(beginsWith([wrist], [act('spread', { strip: 'a' })])).toBe(true);
     expect(beginsWith([wrist, laidA, act('undo', { undoes: laidA.id })], [act('laid', { strip: 'b' })])).toBe(true);
   });
 });

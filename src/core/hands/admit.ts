@@ -3,10 +3,10 @@
 
 import { AID_STEPS } from './firstAid';
 import type { LiveGroup } from './live';
-import { liveStrips } from './liveStrips';
+import { isSpread, liesOnSkin, liveStrips } from './liveStrips';
 import { FIRST_COAT, SETTING, UNLAID } from './state';
 import { isStep } from './steps';
-import { deeds, hasBegun, standing, type TableEvent } from './tableEvents';
+import { bringsWax, deeds, hasBegun, standing, type TableEvent } from './tableEvents';
 import { isTurned } from './turning';
 import { wristStands } from './wristTest';
 
@@ -71,14 +71,16 @@ function layFault(groups: readonly LiveGroup[], counted: readonly TableEvent[], 
 }
 
 function pullFault(groups: readonly LiveGroup[], counted: readonly TableEvent[], strip: string): Fault | null {
-  const stage = liveStrips(groups, counted).get(strip)?.stage;
-  if (stage === undefined) return { code: 'act.no-such-strip', message: `The plan has no strip ${strip}.` };
-  return stage === SETTING ? null : { code: 'act.not-laid', message: `Strip ${strip} does not lie on the skin.` };
+  const live = liveStrips(groups, counted).get(strip);
+  if (live === undefined) return { code: 'act.no-such-strip', message: `The plan has no strip ${strip}.` };
+  return live.stage === SETTING || isSpread(live)
+    ? null
+    : { code: 'act.not-laid', message: `Strip ${strip} does not lie on the skin.` };
 }
 
 /** Wax is never on the skin across a turn. */
 const turnFault = (groups: readonly LiveGroup[], counted: readonly TableEvent[]): Fault | null =>
-  [...liveStrips(groups, counted).values()].some((s) => s.stage === FIRST_COAT || s.stage === SETTING)
+  [...liveStrips(groups, counted).values()].some(liesOnSkin)
     ? { code: 'act.wax-on-skin', message: 'Wax is on the skin: it comes off before the client turns.' }
     : null;
 
@@ -94,6 +96,11 @@ function faultOf({ groupsAt, roundFault }: Admitting, journal: readonly TableEve
   const groups = groupsAt(counted);
   const { strip, product, undoes, mark, step } = act;
   switch (act.kind) {
+    case 'spread':
+      if (strip === undefined) return INCOMPLETE;
+      return groups.some((g) => g.jobs.some((j) => j.id === strip && j.spreads))
+        ? layFault(groups, counted, strip)
+        : { code: 'act.incomplete', message: `Strip ${strip} is not spread first: it is laid.` };
     case 'laid':
       return strip === undefined ? INCOMPLETE : layFault(groups, counted, strip);
     case 'pulled':
@@ -115,6 +122,7 @@ function faultOf({ groupsAt, roundFault }: Admitting, journal: readonly TableEve
         : { code: 'act.not-stopped', message: 'Nothing was stopped.' };
     case 'wrist':
     case 'reheat':
+    case 'lump':
       if (product === undefined) return INCOMPLETE;
       return groups.some((g) => g.product === product)
         ? null
@@ -158,4 +166,4 @@ export function actFault(
 
 /** True where these acts bring the first wax onto the skin: then the plan must stand. */
 export const beginsWith = (journal: readonly TableEvent[], acts: readonly TableEvent[]): boolean =>
-  !hasBegun(journal) && acts.some((a) => a.kind === 'laid');
+  !hasBegun(journal) && acts.some(bringsWax);

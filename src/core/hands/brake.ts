@@ -16,7 +16,9 @@ export function lockedUntilMs(table: Pick<LiveTable, 'act' | 'lastAtMs'>, groups
   if (lastAtMs === null) return 0;
   if (act.kind !== 'lay') return lastAtMs + LEAST_ACT_MS;
   const job = groups.flatMap((g) => g.jobs).find((j) => j.id === act.strip);
-  return lastAtMs + Math.max(LEAST_ACT_MS, 1000 * LEAST_LAY_SHARE * (job?.layS ?? 0));
+  // spreading and covering share the time of one lay
+  const share = act.part === null ? LEAST_LAY_SHARE : LEAST_LAY_SHARE / 2;
+  return lastAtMs + Math.max(LEAST_ACT_MS, 1000 * share * (job?.layS ?? 0));
 }
 
 /** True where confirming now would be too early: a strip that still sets, a first coat that has not rested. */
@@ -40,22 +42,27 @@ export type Press =
   { readonly kind: 'locked' } | { readonly kind: 'armed'; readonly armed: Armed } | { readonly kind: 'go' };
 
 /** Names an act, so that a second press is known to be on the same one. */
-const nameOf = (act: Act): string => `${act.kind} ${'strip' in act ? act.strip : ''}`;
+const nameOf = (act: Act): string =>
+  `${act.kind} ${'strip' in act ? act.strip : ''} ${act.kind === 'lay' ? (act.part ?? '') : ''}`;
 
 /** A first press still waits for its second. */
 export const isArmed = (armed: Armed | null, act: Act, nowMs: number): boolean =>
   armed?.on === nameOf(act) && nowMs - armed.atMs <= TWICE_WITHIN_MS;
 
-/** What a press does to the act in hand. */
+/**
+ * What a press does to the act in hand.
+ * @param warned the act is warned of for another reason, as a load from too warm a pot: it wants a second press too
+ */
 export function press(
   table: Pick<LiveTable, 'act' | 'lastAtMs'>,
   groups: readonly LiveGroup[],
   armed: Armed | null,
   nowMs: number,
+  warned = false,
 ): Press {
   const { act } = table;
   if (nowMs < lockedUntilMs(table, groups)) return { kind: 'locked' };
-  if (!isEarly(act, nowMs)) return { kind: 'go' };
+  if (!isEarly(act, nowMs) && !warned) return { kind: 'go' };
   if (armed === null || !isArmed(armed, act, nowMs)) return { kind: 'armed', armed: { on: nameOf(act), atMs: nowMs } };
   // a bounce of the same press is not the second one, and does not take the first back
   return nowMs - armed.atMs < LEAST_ACT_MS / 2 ? { kind: 'armed', armed } : { kind: 'go' };

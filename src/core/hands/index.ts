@@ -18,7 +18,8 @@ export type { Incident, IncidentDone, IncidentKind, IncidentTold } from './incid
 export { MOST_PASSES } from './addedRound';
 export type { AddedRound, AddedStrip } from './addedRound';
 export { liveTable, pressingStrip } from './live';
-export { deeds, hasBegun, standing, MARKS, TABLE_EVENT_KINDS } from './tableEvents';
+export { bringsWax, deeds, hasBegun, standing, MARKS, TABLE_EVENT_KINDS } from './tableEvents';
+export { isJustTested } from './wristTest';
 export { earlyBy, isArmed, press, type Armed } from './brake';
 export { bandOf, signalOf } from './signal';
 export type { Band, Signal, SignalState } from './signal';

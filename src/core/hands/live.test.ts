@@ -142,6 +142,7 @@ describe('what the table says of itself', () => {
     });
     expect(table.strips.get('c')).toEqual({
       stage: 3,
+      spreadAtMs: null,
       laidAtMs: 20_000,
       coatsApartS: null,
       pulledAtMs: 70_000,
@@ -187,6 +188,7 @@ describe('what the table says of itself', () => {
     ]).strips;
     expect(strips.get('a')).toEqual({
       stage: 3,
+      spreadAtMs: null,
       laidAtMs: 10_000,
       coatsApartS: null,
       pulledAtMs: 60_000,

@@ -3,9 +3,9 @@
 // that comes near its latest pull goes before everything else; an overdue one costs, it does not make the plan
 // impossible.
 
-import { liveStrips, nextAct, windowOf, type LiveStrip } from './liveStrips';
+import { isSpread, liesOnSkin, liveStrips, nextAct, windowOf, type LiveStrip } from './liveStrips';
 import { replan } from './replan';
-import { emptyTable, FIRST_COAT, OFF, SETTING, UNLAID, type TableState } from './state';
+import { emptyTable, OFF, SETTING, UNLAID, type TableState } from './state';
 import { checkNow, finishLeft, prepareLeft } from './steps';
 import { deeds, standing, type TableEvent } from './tableEvents';
 import { isTurned } from './turning';
@@ -61,6 +61,8 @@ export type Act =
       readonly kind: 'lay';
       readonly strip: string;
       readonly coat: 1 | 2;
+      /** Of a strip that is spread and then covered: which of both; null where it is laid in one. */
+      readonly part: 'spread' | 'cloth' | null;
       /** First the hands walk round; first the client takes another pose. */
       readonly walk: boolean;
       readonly pose: boolean;
@@ -140,8 +142,9 @@ export function liveTable(groups: readonly LiveGroup[], events: readonly TableEv
   const last = deeds(counted).at(-1);
   const group = groups.find((g) => g.jobs.some((j) => strips.get(j.id)?.stage !== OFF));
   const pulls = counted.filter((e) => e.kind === 'pulled');
-  const all = [...strips].filter(([, s]) => s.stage === FIRST_COAT || s.stage === SETTING);
-  const onSkin = all.sort((a, b) => (a[1].laidAtMs ?? 0) - (b[1].laidAtMs ?? 0)).map(([id]) => id);
+  const since = (s: LiveStrip): number => s.laidAtMs ?? s.spreadAtMs ?? 0;
+  const all = [...strips].filter(([, s]) => liesOnSkin(s));
+  const onSkin = all.sort((a, b) => since(a[1]) - since(b[1])).map(([id]) => id);
   const rest = {
     strips,
     onSkin,
@@ -160,6 +163,11 @@ export function liveTable(groups: readonly LiveGroup[], events: readonly TableEv
   const check = onSkin.length === 0 ? stepOf(checkNow(groups, strips, counted), rest.lastPulled ?? '') : null;
   if (counted.filter((e) => e.kind === 'hold' || e.kind === 'resume').at(-1)?.kind === 'hold') {
     return flat({ kind: 'held' });
+  }
+  const bare = onSkin.find((id) => isSpread(strips.get(id)));
+  // what is spread is covered before anything else is begun
+  if (bare !== undefined) {
+    return { ...flat({ ...COVER, strip: bare }), ahead: [{ kind: 'pull', strip: bare, walkS: 0 }] };
   }
   if (check) return check;
   if (!group) return stepOf(finishLeft(groups, counted), rest.lastPulled ?? '') ?? flat({ kind: 'done' });
@@ -199,6 +207,16 @@ export function liveTable(groups: readonly LiveGroup[], events: readonly TableEv
   return { ...rest, act: actOf(first, group, strips, baseMs, from), ahead, layable, leavesOrder };
 }
 
+const COVER = {
+  kind: 'lay',
+  coat: 1,
+  part: 'cloth',
+  walk: false,
+  pose: false,
+  notBeforeMs: null,
+  notAfterMs: null,
+} as const;
+
 function actOf(
   op: Op,
   group: LiveGroup,
@@ -209,12 +227,15 @@ function actOf(
   const job = group.jobs[op.job];
   const strip = job?.id ?? '';
   const first = { walk: op.walkS > 0, pose: op.poseS > 0 };
-  if (op.kind === 'lay') return { kind: 'lay', strip, coat: 1, ...first, notBeforeMs: null, notAfterMs: null };
+  if (op.kind === 'lay') {
+    return { ...COVER, strip, part: job?.spreads ? 'spread' : null, ...first };
+  }
   if (op.kind === 'coat') {
     return {
       kind: 'lay',
       strip,
       coat: 2,
+      part: null,
       ...first,
       notBeforeMs: baseMs + (from.readyS[op.job] ?? 0) * 1000,
       notAfterMs: baseMs + (from.dueS[op.job] ?? 0) * 1000,

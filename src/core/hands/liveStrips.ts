@@ -7,6 +7,8 @@ import { COAT_REST_S, mostRestS, setAfter, type StripJob } from './types';
 
 export interface LiveStrip {
   readonly stage: number;
+  /** Spread and not covered yet; null where it is not. */
+  readonly spreadAtMs: number | null;
   /** End of the last lay. */
   readonly laidAtMs: number | null;
   /** Ends of the two lays apart, s; null until there is a second coat. */
@@ -17,10 +19,10 @@ export interface LiveStrip {
 
 const NOT_LAID: LiveStrip = {
   stage: UNLAID,
+  spreadAtMs: null,
   laidAtMs: null,
   coatsApartS: null,
   pulledAtMs: null,
-
   mark: null,
 };
 
@@ -38,6 +40,13 @@ export function windowOf(job: StripJob, strip: LiveStrip | undefined): { readonl
 export const nextAct = (job: StripJob, strip: LiveStrip | undefined): { readonly min: number; readonly max: number } =>
   strip?.stage === FIRST_COAT ? { min: COAT_REST_S, max: mostRestS(job) } : windowOf(job, strip);
 
+/** Wax lies there without its cloth. */
+export const isSpread = (strip: LiveStrip | undefined): boolean => strip?.stage === UNLAID && strip.spreadAtMs !== null;
+
+/** Wax of it is on the skin. */
+export const liesOnSkin = (strip: LiveStrip | undefined): boolean =>
+  strip?.stage === FIRST_COAT || strip?.stage === SETTING || isSpread(strip);
+
 /** Each strip's stage after these events; only standing ones count. */
 export function liveStrips(groups: readonly LiveGroup[], events: readonly TableEvent[]): Map<string, LiveStrip> {
   const strips = new Map<string, LiveStrip>();
@@ -49,12 +58,14 @@ export function liveStrips(groups: readonly LiveGroup[], events: readonly TableE
     const now = e.strip === undefined ? undefined : strips.get(e.strip);
     const job = jobs.get(e.strip ?? '');
     if (!now || !job || e.strip === undefined) continue;
-    if (e.kind === 'laid' && (now.stage === UNLAID || now.stage === FIRST_COAT)) {
+    if (e.kind === 'spread' && now.stage === UNLAID) strips.set(e.strip, { ...now, spreadAtMs: e.atMs });
+    else if (e.kind === 'laid' && (now.stage === UNLAID || now.stage === FIRST_COAT)) {
       const stage = now.stage === UNLAID && job.coats === 2 ? FIRST_COAT : SETTING;
       const coatsApartS = now.stage === FIRST_COAT ? (e.atMs - (now.laidAtMs ?? e.atMs)) / 1000 : null;
-      strips.set(e.strip, { ...now, stage, laidAtMs: e.atMs, coatsApartS });
-    } else if (e.kind === 'pulled' && now.stage === SETTING) {
-      strips.set(e.strip, { ...now, stage: OFF, pulledAtMs: e.atMs });
+      strips.set(e.strip, { ...now, stage, spreadAtMs: null, laidAtMs: e.atMs, coatsApartS });
+    } else if (e.kind === 'pulled' && (now.stage === SETTING || isSpread(now))) {
+      // what was spread and never covered is wiped off
+      strips.set(e.strip, { ...now, stage: OFF, spreadAtMs: null, pulledAtMs: e.atMs });
     } else if (e.kind === 'mark' && e.mark) strips.set(e.strip, { ...now, mark: e.mark });
   }
   return strips;

@@ -6,6 +6,7 @@ import { aidOf } from './firstAid';
 import { liveTable, type LiveGroup } from './live';
 import { bandOf, signalOf } from './signal';
 import type { TableEvent } from './tableEvents';
+import { isJustTested } from './wristTest';
 import type { StripJob } from './types';
 
 const job = (id: string): StripJob => ({
@@ -135,6 +136,73 @@ describe('a second coat', () => {
     if (act.kind !== 'lay' || act.notBeforeMs === null) throw new Error('a second coat');
     expect(press({ act, lastAtMs: 30_000 }, two, null, act.notBeforeMs - 1000).kind).toBe('armed');
     expect(press({ act, lastAtMs: 30_000 }, two, null, act.notBeforeMs + 10).kind).toBe('go');
+  });
+});
+
+describe('a strip that is spread and then covered', () => {
+  const [first] = groups;
+  if (!first) throw new Error('no group');
+  const sugar: readonly LiveGroup[] = [
+    { ...first, product: 'sugar-firm', jobs: [{ ...job('a'), spreads: true }, job('b')], checks: [], before: [] },
+  ];
+  const table = fixedTable(sugar);
+  const wrist = event('wrist', 10, { product: 'sugar-firm' });
+  const spread = event('spread', 20, { strip: 'a' });
+  const lay = (events: readonly TableEvent[]) => liveTable(sugar, events);
+  it('is two acts, the cloth before anything else is begun', () => {
+    expect(lay([wrist]).act).toMatchObject({ kind: 'lay', strip: 'a', part: 'spread' });
+    expect(lay([wrist, spread])).toMatchObject({
+      act: { kind: 'lay', strip: 'a', part: 'cloth' },
+      ahead: [{ kind: 'pull', strip: 'a' }],
+      onSkin: ['a'],
+      undoable: spread.id,
+    });
+    expect(lay([wrist, spread, event('laid', 26, { strip: 'a' })]).act).toMatchObject({ kind: 'pull', strip: 'a' });
+    const undone = [wrist, spread, event('undo', 22, { undoes: spread.id })];
+    expect(lay(undone)).toMatchObject({ act: { part: 'spread' }, onSkin: [] });
+  });
+  it('sets from its cloth on, not from the spreading', () => {
+    const { readyAtMs } = lay([wrist, spread, event('laid', 30, { strip: 'a' })]);
+    expect(readyAtMs.get('a')).toBe((30 + 25) * 1000);
+  });
+  it('keeps the client from turning, and is wiped off after a stop', () => {
+    expect(actFault(table, [wrist, spread], [event('turned', 22, { position: 'face-down' })])?.code).toBe(
+      'act.wax-on-skin',
+    );
+    const stopped = [wrist, spread, event('stop', 22)];
+    const off = event('pulled', 24, { strip: 'a' });
+    expect(actFault(table, stopped, [off])).toBeNull();
+    expect(lay([...stopped, off]).onSkin).toEqual([]);
+  });
+  it('is spread before the wrist test as little as it is laid, and not at all where it is laid in one', () => {
+    expect(actFault(table, [], [spread])?.code).toBe('act.wrist-first');
+    expect(actFault(table, [wrist], [spread])).toBeNull();
+    expect(actFault(table, [wrist], [event('spread', 20, { strip: 'b' })])?.code).toBe('act.incomplete');
+    expect(actFault(table, [wrist], [event('lump', 20, { product: 'sugar-firm' })])).toBeNull();
+    expect(actFault(table, [wrist], [event('lump', 20, { product: 'soft' })])?.code).toBe('act.no-such-product');
+  });
+});
+
+describe('a load that is warned of', () => {
+  const { act, lastAtMs } = liveTable(groups, tested);
+  it('wants a second press, not a bounce of the first', () => {
+    const first = press({ act, lastAtMs }, groups, null, 20_000, true);
+    expect(first.kind).toBe('armed');
+    const armed = first.kind === 'armed' ? first.armed : null;
+    expect(press({ act, lastAtMs }, groups, armed, 20_100, true).kind).toBe('armed');
+    expect(press({ act, lastAtMs }, groups, armed, 21_000, true).kind).toBe('go');
+    expect(press({ act, lastAtMs }, groups, armed, 20_000 + TWICE_WITHIN_MS + 1, true).kind).toBe('armed');
+    expect(press({ act, lastAtMs }, groups, null, 20_000).kind).toBe('go');
+  });
+  it('stands on a wrist test of just now, of the same pot', () => {
+    expect(isJustTested('film-hard', tested, 10_000 + 120_000)).toBe(true);
+    expect(isJustTested('film-hard', tested, 10_000 + 120_001)).toBe(false);
+    expect(isJustTested('soft', tested, 11_000)).toBe(false);
+  });
+  it('may be tested again in the middle of the work: the next act is the same', () => {
+    const anew = event('wrist', 40, { product: 'film-hard', pot: { tempC: 63, from: 'probe' } });
+    expect(actFault(fixedTable(groups), tested, [anew])).toBeNull();
+    expect(liveTable(groups, [...tested, anew]).act).toMatchObject({ kind: 'lay', strip: 'a' });
   });
 });
 

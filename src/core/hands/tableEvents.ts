@@ -8,6 +8,7 @@ export type StripMark = (typeof MARKS)[number];
 export const TABLE_EVENT_KINDS = [
   'wrist',
   'turned',
+  'spread',
   'laid',
   'pulled',
   'mark',
@@ -20,6 +21,7 @@ export const TABLE_EVENT_KINDS = [
   'aid',
   'round',
   'incident',
+  'lump',
 ] as const;
 export type TableEventKind = (typeof TABLE_EVENT_KINDS)[number];
 
@@ -31,8 +33,10 @@ export interface TableEvent {
   readonly mark?: StripMark;
   /** Of a pull before its window: by how much, whole s. */
   readonly earlyS?: number;
-  /** Product of a wrist test, or of a pot that was warmed again or changed. */
+  /** Product of a wrist test, of a pot that was warmed again or changed, of a fresh lump. */
   readonly product?: string;
+  /** Of a wrist test, or of a lay that was warned of: how warm the pot was, and who said so. */
+  readonly pot?: { readonly tempC: number; readonly from: 'probe' | 'simulated' | 'hand' };
   /** How the client lies after a turn. */
   readonly position?: string;
   /** Of a step of the preparation or the finish, or of first aid (firstAid.ts). */
@@ -46,8 +50,11 @@ export interface TableEvent {
   readonly undoes?: string;
 }
 
+/** True of an act that brings wax onto the skin. */
+export const bringsWax = ({ kind }: TableEvent): boolean => kind === 'laid' || kind === 'spread';
+
 /** True where wax has been laid and not undone: from then on the plan of the table stands. */
-export const hasBegun = (events: readonly TableEvent[]): boolean => standing(events).some((e) => e.kind === 'laid');
+export const hasBegun = (events: readonly TableEvent[]): boolean => standing(events).some(bringsWax);
 
 /** Events that count: not undone, in the order given. */
 export function standing(events: readonly TableEvent[]): readonly TableEvent[] {

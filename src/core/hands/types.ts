@@ -25,6 +25,8 @@ export interface StripJob {
   readonly setMaxS: number;
   /** Of two coats; absent = the usual bounds, and one window whatever the rest. */
   readonly rest?: CoatRest | undefined;
+  /** Spread first, then covered with its cloth: two acts of one lay. Absent = laid in one. */
+  readonly spreads?: true;
   readonly pullS: number;
   readonly pressS: number;
   /** Indices of jobs that must be pulled before this one is laid. */

@@ -39,6 +39,12 @@ export function testedBefore(group: LiveGroup, counted: readonly TableEvent[]): 
   return group.later ? 'waxed' : 'cooler';
 }
 
+/** A load from too warm a pot stands on a test of just now, ms. */
+const JUST_NOW_MS = 120_000;
+/** True where this pot was tested just now: then the wrist has decided, whatever a probe tells. */
+export const isJustTested = (product: string, counted: readonly TableEvent[], nowMs: number): boolean =>
+  counted.some((e) => e.kind === 'wrist' && e.product === product && nowMs - e.atMs <= JUST_NOW_MS);
+
 /** True where the last test of this pot was longer ago than one holds, at the time of the last act. */
 export function isTestOld(group: LiveGroup, counted: readonly TableEvent[]): boolean {
   const test = counted.findLast(isTestOf(group));

@@ -3,6 +3,7 @@
 
 import { poseKey, zoneKey } from '../anatomy';
 import {
+  bringsWax,
   MOST_PASSES,
   standing,
   type AddedRound,
@@ -13,7 +14,7 @@ import {
   type StripJob,
   type TableEvent,
 } from '../hands';
-import { liveGroups } from './liveGroups';
+import { isCovered, liveGroups } from './liveGroups';
 import type { Plan, PlanStrip, PlanZone } from './planTypes';
 import { pullS } from './stripJobs';
 import { stepAgain } from './tableSteps';
@@ -83,6 +84,7 @@ function jobsOf(round: AddedRound, zone: PlanZone): readonly StripJob[] {
     pose: poseKey(zone.zone, zone.side),
     layS: s.layS,
     coats: 1,
+    ...(isCovered(zone.choice) ? { spreads: true } : {}),
     setMinS: round.setS.min,
     setMaxS: round.setS.max,
     pullS: pullS(s.lengthMm / 10, s.pulls),
@@ -124,7 +126,9 @@ function groupOf(plan: Plan, before: readonly LiveGroup[], own: Added, nth: numb
  * last, after a turn back.
  */
 function placeOf(groups: readonly LiveGroup[], added: LiveGroup, before: readonly TableEvent[]): number {
-  const laid = new Set(before.flatMap((e) => (e.kind === 'laid' && e.strip !== undefined ? [e.strip] : [])));
+  const laid = new Set(
+    before.flatMap((e) => (bringsWax(e) && e.strip !== undefined ? [e.strip] : [])),
+  );
   const place = groups.findLastIndex((g) => g.jobs.some((j) => laid.has(j.id))) + 1;
   const lies = [groups[place - 1], groups[place]].some((g) => g !== undefined && g.position === added.position);
   return lies ? place : groups.length;

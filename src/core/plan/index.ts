@@ -4,6 +4,8 @@ export type { ChoiceFlip, FlipInput } from './choiceFlips';
 export type { CaseError, PlanSettings } from './planVisit';
 export { familyMoney } from './familyMoney';
 export type { FamilyMoney } from './familyMoney';
+export { lumpsUsed } from './lumps';
+export { potWindows } from './potWindows';
 export { secondRound } from './secondRound';
 export type { SecondRoundInput } from './secondRound';
 export { admitting, planAtTable, tableGroups, zonesAtTable } from './atTable';

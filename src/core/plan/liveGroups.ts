@@ -13,6 +13,9 @@ function heatStage({ rounds }: Plan['schedule'], place: number): number {
   return heats.filter((g, i) => i > 0 && g.touchC !== heats[i - 1]?.touchC).length;
 }
 
+/** Sugar under cloth is spread and then covered; soft wax is laid with its cloth in one go. */
+export const isCovered = (choice: PlanZone['choice']): boolean => choice?.family === 'sugar' && choice.way === 'strip';
+
 /** Jobs in the order in which their first coat is laid. */
 const layOrder = (plan: Plan, index: ReadonlyMap<string, number>): readonly number[] => [
   ...new Set(
@@ -45,6 +48,7 @@ export function liveGroups(plan: Plan): readonly LiveGroup[] {
           coats: zone.choice?.coats === 2 ? 2 : 1,
           setMinS: strip.setS.min,
           setMaxS: strip.setS.max,
+          ...(isCovered(zone.choice) && strip.spreadWith === null ? { spreads: true } : {}),
           ...(zone.heat?.rest ? { rest: zone.heat.rest } : {}),
           pullS: pullS(strip.lengthMm / 10, strip.pulls),
           pressS: zone.hands.pressS,

@@ -28,7 +28,7 @@ export function OnEveryPage({ follows = false }: { readonly follows?: boolean })
   useEffect(() => {
     let timer: ReturnType<typeof setTimeout> | null = null;
     const end = onLive((event) => {
-      if (!follows || event.kind === 'journal') return;
+      if (!follows || event.kind === 'journal' || event.kind === 'pots') return;
       timer ??= setTimeout(() => {
         timer = null;
         router.refresh();

@@ -19,7 +19,9 @@ const ACTS_BEFORE = 8;
 const ACT_WORDS: Readonly<Partial<Record<TableEvent['kind'], string>>> = {
   wrist: 'wrist test',
   reheat: 'pot warmed or changed',
+  spread: 'spread',
   laid: 'laid',
+  lump: 'fresh lump',
   pulled: 'off',
   stop: 'stopped',
 };

@@ -83,6 +83,20 @@ describe('the record of the table', () => {
       'The work was stopped. Noted: blister.',
     ]);
   });
+  it('tells how warm the pot was at the wrist test, by whom, and loads that were taken over the window', () => {
+    const pot = (tempC: number, from: 'simulated' | 'hand') => ({ pot: { tempC, from } });
+    expect(
+      tableWords([
+        event('wrist', { product: 'film-hard', atMs: 8.25 * 3_600_000, ...pot(56.4, 'simulated') }),
+        event('laid', { strip: 'A1' }),
+        event('laid', { strip: 'A2', ...pot(62, 'hand') }),
+        event('laid', { strip: 'A3', ...pot(63.6, 'hand') }),
+      ]),
+    ).toEqual([
+      'Wrist tests: film hard 08:15 (pot 56 °C by the simulated sensor).',
+      'Laid from a pot over its window: 2 (pot 64 °C measured by hand).',
+    ]);
+  });
   it('tells nothing of what was taken back, nor where all went as planned', () => {
     const skipped = event('step', { step: 'hands', skipped: true });
     expect(tableWords([skipped, event('undo', { undoes: skipped.id })])).toEqual([]);

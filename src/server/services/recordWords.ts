@@ -122,6 +122,24 @@ export const incidentNames = (timeZone: string): Parameters<typeof incidentLines
   time: (atMs) => timeInWords(atMs, timeZone),
 });
 
+const SAID_BY = { probe: 'by the sensor', simulated: 'by the simulated sensor', hand: 'measured by hand' } as const;
+const potWords = ({ pot }: TableEvent): string =>
+  pot ? ` (pot ${Math.round(pot.tempC)} °C ${SAID_BY[pot.from]})` : '';
+
+/** Wrist tests where the pot said something, and loads that were taken warmer than the window. */
+function heatWords(counted: readonly TableEvent[], timeZone: string): readonly string[] {
+  const tests = counted.filter((e) => e.kind === 'wrist' && e.pot);
+  const hot = counted.filter((e) => e.kind === 'laid' && e.pot);
+  const named = tests.map(
+    (e) => `${e.product?.replaceAll('-', ' ') ?? ''} ${timeInWords(e.atMs, timeZone)}${potWords(e)}`,
+  );
+  const most = hot.toSorted((a, b) => (b.pot?.tempC ?? 0) - (a.pot?.tempC ?? 0))[0];
+  return [
+    ...(named.length > 0 ? [`Wrist tests: ${named.join(', ')}.`] : []),
+    ...(most ? [`Laid from a pot over its window: ${hot.length}${potWords(most)}.`] : []),
+  ];
+}
+
 /** What the table has to say beside lays and pulls: left out, early, stopped, seen. */
 export function tableWords(journal: readonly TableEvent[], timeZone = 'UTC'): readonly string[] {
   const counted = standing(journal);
@@ -133,6 +151,7 @@ export function tableWords(journal: readonly TableEvent[], timeZone = 'UTC'): re
   const seen: readonly string[] = [...SEEN.filter((s) => aid.has(s)), ...(aid.has('not-a-burn') ? ['not a burn'] : [])];
   const again = counted.flatMap((e) => (e.round ? [e.round] : [])).map((r) => roundLine(r, counted));
   return [
+    ...heatWords(counted, timeZone),
     ...again,
     ...(leftOut.length > 0 ? [`Left out at the table: ${leftOut.join(', ')}.`] : []),
     ...(early.length > 0

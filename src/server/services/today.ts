@@ -204,9 +204,8 @@ function damagedLine(db: Db, booking: BookingRow): TodayVisit[] {
   ];
 }
 
-export function loadToday(db: Db, nowMs: number): ServiceResult<Today> {
-  const studio = readStudio(db);
-  if (!studio) return notFound('studio');
+/** The bookings of the day, and what they have in common. */
+function theDay(db: Db, studio: StudioRow, nowMs: number) {
   const date = civilDateAt(nowMs, studio.timeZone);
   const rows = bookingsBetween(
     db,
@@ -214,6 +213,36 @@ export function loadToday(db: Db, nowMs: number): ServiceResult<Today> {
     instantAt(addDays(date, 1), 0, 0, studio.timeZone),
   );
   const day: DayFacts = { studio, products: readProducts(db), rules: changesOf(db), hold: studioHold(db, date), nowMs };
+  return { date, rows, day };
+}
+
+/**
+ * Plans of the visits of today that are open or still ahead, as far as they are made, in their order; what is damaged
+ * is passed over.
+ */
+export function plansOfDay(
+  db: Db,
+  nowMs: number,
+  most: number,
+): readonly { readonly startsAtMs: number; readonly plan: Plan }[] {
+  const studio = readStudio(db);
+  if (!studio) return [];
+  const { rows, day } = theDay(db, studio, nowMs);
+  const withVisit = rows.map((booking) => ({ booking, visit: visitOfBooking(db, booking.id) }));
+  const ahead = withVisit.filter(({ booking: { startsAtMs, minutes, status }, visit }) =>
+    visit ? visit.status === 'open' : status === 'booked' && nowMs < startsAtMs + minutes * 60_000,
+  );
+  return ahead.slice(0, most).flatMap(({ booking, visit }) => {
+    const client = readClient(db, booking.clientId);
+    const planned = client && readable(() => forecast(db, booking, client, visit, day), undefined);
+    return planned && planned.coming === null ? [{ startsAtMs: booking.startsAtMs, plan: planned.plan }] : [];
+  });
+}
+
+export function loadToday(db: Db, nowMs: number): ServiceResult<Today> {
+  const studio = readStudio(db);
+  if (!studio) return notFound('studio');
+  const { date, rows, day } = theDay(db, studio, nowMs);
   return ok({
     studioName: studio.name,
     timeZone: studio.timeZone,

@@ -3,8 +3,8 @@
 
 import 'server-only';
 import { zoneKey } from '../../core/anatomy';
-import { deeds, standing, type TableEvent } from '../../core/hands';
-import { planAtTable, type PlanZone } from '../../core/plan';
+import { bringsWax, deeds, standing, type TableEvent } from '../../core/hands';
+import { lumpsUsed, planAtTable, type Plan, type PlanZone } from '../../core/plan';
 import { ok } from '../../core/shared';
 import type { Db } from '../db/openDatabase';
 import { notFound, type ServiceResult } from '../errors';
@@ -25,7 +25,7 @@ function partsWords(counted: readonly TableEvent[]): string {
   // a record of what went wrong may be written days later: only what hands did counts
   const acts = deeds(counted);
   const [start, end] = [acts[0], acts.at(-1)];
-  const first = counted.find((e) => e.kind === 'laid');
+  const first = counted.find(bringsWax);
   const last = counted.findLast((e) => e.kind === 'pulled');
   if (!start || !end || !first || !last) return '';
   return [
@@ -45,6 +45,12 @@ function gramsWords(zones: readonly PlanZone[], laid: ReadonlySet<string>): stri
   const parts = [...grams].map(([product, g]) => `${product.replaceAll('-', ' ')} about ${Math.round(g)} g`);
   return parts.length > 0 ? `Used, as planned for what was laid: ${parts.join(', ')}.` : '';
 }
+
+/** `Firm sugar: 3 lumps.` of paste that is worked by hand. */
+const lumpsWords = (plan: Plan, counted: readonly TableEvent[]): string =>
+  [...lumpsUsed(plan, counted)]
+    .map(([product, n]) => `${product.replaceAll('-', ' ')}: ${n} ${n === 1 ? 'lump' : 'lumps'}, into the bin.`)
+    .join(' ');
 
 function zoneBlocks(
   z: PlanZone,
@@ -77,7 +83,8 @@ export function visitRecord(db: Db, visitId: string): ServiceResult<readonly Rec
   const ids = (kind: TableEvent['kind']): ReadonlySet<string> =>
     new Set(counted.flatMap((e) => (e.kind === kind && e.strip !== undefined ? [e.strip] : [])));
   const off = ids('pulled');
-  const zones = planAtTable(fixed, journal).zones.filter((z) => z.strips.length > 0);
+  const worked = planAtTable(fixed, journal);
+  const zones = worked.zones.filter((z) => z.strips.length > 0);
   const read = new Map(readingsOf(db, visitId).map((r) => [zoneKey(r), readWords(r.data)]));
   const care = careOf(db, visitId).filter((c) => c.whenTold === 'after');
   return ok([
@@ -92,6 +99,7 @@ export function visitRecord(db: Db, visitId: string): ServiceResult<readonly Rec
     block('heading', 'At the table'),
     block('line', partsWords(counted)),
     block('line', gramsWords(zones, ids('laid'))),
+    block('line', lumpsWords(worked, counted)),
     ...tableWords(journal, studio.timeZone).map((w) => block('line', w)),
     ...(care.length > 0 ? [block('heading', 'Told for home'), ...care.map((c) => block('line', `· ${c.text}`))] : []),
     block('heading', 'Signed'),

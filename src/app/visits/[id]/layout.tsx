@@ -1,6 +1,7 @@
 import { notFound } from 'next/navigation';
 import type { ReactNode } from 'react';
 import { BenchProvider } from '@/features/visit/BenchContext.client';
+import { BarPots } from '@/features/live/BarPots.client';
 import { OnEveryPage } from '@/features/live/OnEveryPage.client';
 import { BenchFrame } from '@/features/visit/BenchFrame.client';
 import { nowMs } from '@/server/clock';
@@ -20,9 +21,12 @@ export default async function VisitLayout({ children, params }: Props) {
   const { id } = await params;
   const bench = loadBench(getDb(), id, nowMs());
   if (!bench.ok) notFound();
+  const { pots, ...bar } = await topBarFacts(getDb());
   return (
     <BenchProvider first={bench.value}>
-      <TopBar {...await topBarFacts(getDb())} />
+      <TopBar {...bar}>
+        <BarPots first={pots} timeZone={bar.timeZone} />
+      </TopBar>
       <OnEveryPage />
       <BenchFrame>{children}</BenchFrame>
     </BenchProvider>

@@ -62,6 +62,7 @@ export function AtTheTable() {
     readySign: settings.readySign,
     signal,
     nextLay: nextLay && 'strip' in nextLay ? nextLay.strip : null,
+    pot: t.pot,
   });
   // what the voice says stands on the screen too, once
   const isSaid = words.say === '' || words.more.includes(words.say);
@@ -78,8 +79,13 @@ export function AtTheTable() {
     },
     w: () => {
       if (act.kind === 'wrist') t.go();
+      else if (act.kind === 'lay' && t.pot?.warning) t.testedAnew(t.pot.pot.productId);
     },
     s: t.skip,
+    l: () => {
+      const choice = 'strip' in act ? found.get(act.strip)?.zone.choice : undefined;
+      if (choice?.way === 'moulded') t.freshLump(choice.product);
+    },
     v: cues.toggle,
     h: t.hold,
     a: toggle('other'),
@@ -216,7 +222,7 @@ export function AtTheTable() {
         </div>
         <div className={styles.lines}>
           <strong>{words.strong}</strong>
-          <span>{words.more}</span>
+          <span data-warns={words.warns}>{words.more}</span>
           {table.leavesOrder ? <span>Out of order for a moment: a strip would come off too late.</span> : null}
         </div>
         {words.button ? (

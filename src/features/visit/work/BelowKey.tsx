@@ -30,6 +30,27 @@ export function BelowKey({ t, plan, readHref, productName }: Props) {
       </div>
     );
   }
+  // with wax on the skin that comes first: the key W tests all the same
+  if (act.kind === 'lay' && t.pot?.warning && table.onSkin.length === 0) {
+    const { productId } = t.pot.pot;
+    return (
+      <div className={styles.two}>
+        <button type="button" onClick={() => t.testedAnew(productId)}>
+          Wrist tested anew <kbd>W</kbd>
+        </button>
+      </div>
+    );
+  }
+  const here = act.kind === 'lay' ? found.get(act.strip)?.zone.choice : undefined;
+  if (here?.way === 'moulded' && table.onSkin.length === 0) {
+    return (
+      <div className={styles.two}>
+        <button type="button" onClick={() => t.freshLump(here.product)}>
+          Lump {t.lumps.get(here.product) ?? 1}: take a fresh one <kbd>L</kbd>
+        </button>
+      </div>
+    );
+  }
   const pots = [...new Set(plan.zones.flatMap((z) => (z.strips.length > 0 && z.choice ? [z.choice.product] : [])))];
   return (
     <>

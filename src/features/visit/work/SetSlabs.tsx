@@ -29,6 +29,7 @@ export function SetSlabs({ table, found, act, nowMs }: Props) {
         const isReady = readyAtMs <= nowMs;
         const first = readyAtMs === Infinity;
         const word = isReady ? 'ready' : `${left} s`;
+        const unset = table.strips.get(id)?.spreadAtMs ? 'no cloth yet' : 'first coat';
         return (
           <li key={id} data-ready={isReady}>
             <svg viewBox="0 0 116 48" aria-hidden="true">
@@ -39,7 +40,7 @@ export function SetSlabs({ table, found, act, nowMs }: Props) {
                 {strip?.number}
               </text>
             </svg>
-            <b>{first ? 'first coat' : word}</b>
+            <b>{first ? unset : word}</b>
             {zone && here && zone !== here ? (
               <small>{zone.zone === here.zone ? zone.side : ZONES[zone.zone].name}</small>
             ) : null}

@@ -59,7 +59,7 @@ export function WorkSheet({ zone, bench, table, groups, act, state, nowMs, small
     const share = laidAtMs === null ? 0 : Math.min(1, Math.max(0, (nowMs - laidAtMs) / setMs));
     if (laidAtMs !== null) sets.set(id, Math.round(share * STEPS) / STEPS);
     if (live?.mark) marks.set(id, live.mark);
-    looks.set(id, lookOf(live?.stage ?? 0, share));
+    looks.set(id, lookOf(live?.spreadAtMs ? 2 : (live?.stage ?? 0), share));
   }
   if (inHand !== null && act.kind === 'pull' && state !== 'wait') looks.set(inHand, 'now');
   const isNarrow = small || size.width < NARROW_PX;

@@ -8,6 +8,8 @@ import { sideWord } from '@/ui/words';
 import { towards } from './bodyWords';
 import { clothAsk, layWords } from './layWords';
 import { stepWords, type StepContext } from './stepWords';
+import { heatFigure, loadWords, shortSource } from '@/features/live/potWords';
+import type { PotHere } from './potHere';
 import type { FoundStrip } from './useTable';
 
 /** How often a strip is taken off, in a word. */
@@ -38,6 +40,8 @@ export interface ActWords {
   readonly say: string;
   /** Null where there is nothing to confirm. */
   readonly button: string | null;
+  /** The second line is a warning. */
+  readonly warns: boolean;
 }
 
 export interface ActContext extends StepContext {
@@ -47,6 +51,8 @@ export interface ActContext extends StepContext {
   readonly signal: Signal;
   /** The next strip to be laid, where one is: its place is powdered meanwhile. */
   readonly nextLay: string | null;
+  /** The pot that the act takes its wax from, where something is known of it. */
+  readonly pot: PotHere | null;
 }
 
 const NOTHING: ActWords = {
@@ -61,6 +67,7 @@ const NOTHING: ActWords = {
   more: '',
   say: '',
   button: null,
+  warns: false,
 };
 
 export function actWords(act: Act, context: ActContext): ActWords {
@@ -154,7 +161,9 @@ const AGAIN = {
   minutes: 'A quarter of an hour on: stir.',
 } as const;
 
-function wristWords(act: Extract<Act, { kind: 'wrist' }>, { plan, found, productName }: ActContext): ActWords {
+function wristWords(act: Extract<Act, { kind: 'wrist' }>, context: ActContext): ActWords {
+  const { plan, found, productName, pot } = context;
+  const by = pot && `Pot ${heatFigure(pot.tempC)}, ${shortSource(pot.pot)}:`;
   const first = found.get(act.firstStrip);
   const zone = first?.zone ?? plan.zones.find((z) => z.choice?.product === act.product);
   const touchC = first && first.strip.pass > 1 ? first.strip.touchC : zone?.heat?.workingC.target;
@@ -165,7 +174,8 @@ function wristWords(act: Extract<Act, { kind: 'wrist' }>, { plan, found, product
     word: 'WRIST',
     figure: touchC === undefined || touchC === null ? null : [String(Math.round(touchC)), '°C'],
     strong: 'Comfortable on the inner wrist?',
-    more: `${act.again === null ? 'Stir first.' : AGAIN[act.again]} An estimate: the wrist decides.`,
+    more: `${act.again === null ? 'Stir first.' : AGAIN[act.again]} ${by ?? 'An estimate:'} the wrist decides.`,
+    warns: pot?.warning?.kind === 'over',
     button: 'Wrist test done',
   };
 }
@@ -185,9 +195,15 @@ function coatTime(seconds: number | null): ActWords['beside'] {
 /** What is said beside breathing: it belongs before the wax is on the skin. */
 const beforeCue = (cue: string): string => cue.replace('Breathe out.', '').trim();
 
-function laying(act: Extract<Act, { kind: 'lay' }>, info: FoundStrip, { signal }: ActContext): ActWords {
+function laying(act: Extract<Act, { kind: 'lay' }>, info: FoundStrip, { signal, pot }: ActContext): ActWords {
   const { strip, zone } = info;
-  const { word, strong, more, say, button } = layWords({ zone, strip, coat: act.coat, towards: to(info) });
+  const { word, strong, more, say, button } = layWords({
+    zone,
+    strip,
+    coat: act.coat,
+    part: act.part,
+    towards: to(info),
+  });
   const pose = act.pose ? poseWords(zone.zone) : null;
   const first = [
     act.walk ? 'Walk round.' : '',
@@ -196,6 +212,8 @@ function laying(act: Extract<Act, { kind: 'lay' }>, info: FoundStrip, { signal }
   ].filter((w) => w !== '');
   const number = String(strip.number);
   const rests = signal.state === 'wait';
+  // what is wrong with the load comes before how thick it is
+  const warned = pot?.warning ? loadWords(pot.warning) : null;
   return {
     ...NOTHING,
     title: rests ? `Wait, then coat ${number}` : `${word.charAt(0)}${word.slice(1).toLowerCase()} ${number}`,
@@ -204,7 +222,8 @@ function laying(act: Extract<Act, { kind: 'lay' }>, info: FoundStrip, { signal }
     figure: rests ? [String(signal.seconds), 's'] : null,
     beside: rests ? null : coatTime(signal.seconds),
     strong: rests ? 'The first coat rests.' : [...first, strong].join(' '),
-    more: rests ? 'Then the second on top.' : more,
+    more: rests ? 'Then the second on top.' : (warned ?? more),
+    warns: !rests && warned !== null,
     say: say === '' ? beforeCue(ZONES[zone.zone].cue) : say,
     button: rests ? 'Rested sooner: press twice' : button,
   };

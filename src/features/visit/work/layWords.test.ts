@@ -27,6 +27,16 @@ const laying = (
 const whole = (w: LayWords): string => `${w.strong} ${w.more}`;
 
 describe('the words of a lay', () => {
+  it('tells sugar under cloth as two acts: spread, then the cloth smoothed down', () => {
+    expect(layWords({ ...laying('sugar', 'strip'), part: 'spread' })).toMatchObject({
+      word: 'SPREAD',
+      button: 'Spread',
+    });
+    const cloth = layWords({ ...laying('sugar', 'strip'), part: 'cloth' });
+    expect(cloth.word).toBe('CLOTH');
+    // the trade smooths it down hard along the growth (common practice, no source)
+    expect(cloth.more).toContain('Smoothed down hard');
+  });
   it('say both strokes of the crossed lay, each with its direction, and warn of the pressure', () => {
     const w = layWords(laying('hard', 'crossed'));
     expect(w.strong).toBe('Pressed against the growth, to the knee; the same wax back, to the foot.');

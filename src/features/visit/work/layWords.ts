@@ -20,6 +20,8 @@ export interface Laying {
   readonly zone: Pick<PlanZone, 'choice'> & { readonly zone: ZoneId };
   readonly strip: Pick<PlanStrip, 'number' | 'lay' | 'thicknessMm' | 'spreadWith' | 'pass' | 'way'>;
   readonly coat: 1 | 2;
+  /** Spread or covered, of a strip that is laid in two acts. */
+  readonly part?: 'spread' | 'cloth' | null;
   /** A direction in words of the body, after `to` where it is a place. */
   readonly towards: (way: PlanStrip['lay']) => string;
 }
@@ -57,7 +59,7 @@ function hardWords(laying: Laying, usual: LayWords): LayWords {
 
 /** Words of one lay. */
 export function layWords(laying: Laying): LayWords {
-  const { zone, strip, towards, coat } = laying;
+  const { zone, strip, towards, coat, part } = laying;
   const usual: LayWords = {
     word: coat === 2 ? 'COAT' : 'LAY',
     strong: `With the growth, ${towards(strip.lay)}.`,
@@ -82,6 +84,25 @@ export function layWords(laying: Laying): LayWords {
       strong: `Against the growth, ${towards(strip.lay)}.`,
       more: `Two or three strokes, pressed in, about ${strip.thicknessMm} mm.`,
       button: 'Moulded',
+    };
+  }
+  if (part === 'spread') {
+    return {
+      ...usual,
+      word: 'SPREAD',
+      more: `Film of ${strip.thicknessMm} mm, warm; as far as this strip and its patch go.`,
+      button: 'Spread',
+    };
+  }
+  if (part === 'cloth') {
+    return {
+      ...usual,
+      word: 'CLOTH',
+      strong: `On at once, along the growth, ${towards(strip.lay)}.`,
+      more: isFace
+        ? 'Smoothed down hard along the growth; a free end to hold.'
+        : 'Smoothed down hard, rubbed three times; a free end to hold.',
+      button: 'Cloth is on',
     };
   }
   if (zone.choice?.way === 'strip') {

@@ -5,6 +5,7 @@ import {
   aidOf,
   earlyBy,
   isArmed,
+  isJustTested,
   liveTable,
   press,
   pressingStrip,
@@ -18,9 +19,11 @@ import {
   type StripMark,
   type TableEvent,
 } from '@/core/hands';
-import { planAtTable, tableGroups, type Plan, type PlanStrip, type PlanZone } from '@/core/plan';
+import { lumpsUsed, planAtTable, tableGroups, type Plan, type PlanStrip, type PlanZone } from '@/core/plan';
 import { tabletNow } from '@/ui/tabletClock';
+import { usePots } from '@/features/live/livePots';
 import { useBench } from '../BenchContext.client';
+import { potHere, potSaid, type PotHere } from './potHere';
 
 const TICK_MS = 250;
 
@@ -34,8 +37,12 @@ export interface Table {
   readonly plan: Plan;
   readonly groups: readonly LiveGroup[];
   readonly table: LiveTable;
+  /** Lumps of hand paste taken so far, by product. */
+  readonly lumps: ReadonlyMap<string, number>;
   /** The act in hand: what is proposed, or a strip that cannot wait. */
   readonly act: Act;
+  /** The pot that the act takes its wax from; null where it takes none or nothing is known of it. */
+  readonly pot: PotHere | null;
   /** Epoch ms; 0 before the clock is known. */
   readonly nowMs: number;
   readonly found: ReadonlyMap<string, FoundStrip>;
@@ -59,6 +66,10 @@ export interface Table {
   readonly aids: (step: AidStep) => void;
   /** The pot of a product was warmed again or changed. */
   readonly reheated: (product: string) => void;
+  /** A fresh lump of hand paste is taken. */
+  readonly freshLump: (product: string) => void;
+  /** The wrist was asked again before a load that is warned of. */
+  readonly testedAnew: (product: string) => void;
 }
 
 /** The table as it stands, told by a clock, and what the hands can say to it. */
@@ -85,24 +96,34 @@ export function useTable(): Table {
     return () => clearInterval(timer);
   }, []);
   const act = interrupted(table, groups, nowMs);
+  const pot = potHere(usePots(null), act, found);
+  const isTooWarm = act.kind === 'lay' && pot?.warning?.kind === 'over';
   const emit = (...acts: readonly Omit<TableEvent, 'id' | 'atMs'>[]): void => {
     const atMs = tabletNow();
     sendEvents(acts.map((a) => ({ id: crypto.randomUUID(), atMs, ...a })));
     setNowMs(atMs);
   };
+  /** What belongs to the act beside itself: early by so much, from a pot so warm. */
+  const besides = (of: Act, atMs: number): Partial<TableEvent> => {
+    if (of.kind === 'pull') return earlyBy(of.readyAtMs, atMs);
+    return of.kind === 'wrist' || isTooWarm ? potSaid(pot) : {};
+  };
   const go = (): void => {
     const event = eventOf(act);
     if (!event) return;
-    const pressed = press({ act, lastAtMs: table.lastAtMs }, groups, armed, tabletNow());
+    const isWarned = isTooWarm && !isJustTested(pot.pot.productId, standing(journal), tabletNow());
+    const pressed = press({ act, lastAtMs: table.lastAtMs }, groups, armed, tabletNow(), isWarned);
     setArmed(pressed.kind === 'armed' ? pressed.armed : null);
-    if (pressed.kind === 'go') emit(act.kind === 'pull' ? { ...event, ...earlyBy(act.readyAtMs, tabletNow()) } : event);
+    if (pressed.kind === 'go') emit({ ...event, ...besides(act, tabletNow()) });
     else setFlashes((n) => n + 1);
   };
   return {
     plan,
     groups,
     table,
+    lumps: lumpsUsed(plan, standing(journal)),
     act,
+    pot,
     nowMs,
     found,
     armed: isArmed(armed, act, nowMs),
@@ -139,6 +160,8 @@ export function useTable(): Table {
     aid: act.kind === 'stopped' ? aidOf(standing(journal), nowMs) : null,
     aids: (step) => emit({ kind: 'aid', step }),
     reheated: (product) => emit({ kind: 'reheat', product }),
+    freshLump: (product) => emit({ kind: 'lump', product }),
+    testedAnew: (product) => emit({ kind: 'wrist', product, ...potSaid(pot) }),
   };
 }
 
@@ -152,7 +175,7 @@ function eventOf(act: Act): Omit<TableEvent, 'id' | 'atMs'> | null {
     case 'step':
       return { kind: 'step', step: act.step };
     case 'lay':
-      return { kind: 'laid', strip: act.strip };
+      return { kind: act.part === 'spread' ? 'spread' : 'laid', strip: act.strip };
     case 'pull':
       return { kind: 'pulled', strip: act.strip };
     case 'held':

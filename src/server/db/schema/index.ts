@@ -3,6 +3,7 @@ export { clients, bookings, clientEdits } from './clients';
 export { visits, charts, plans, tableJournal, readings, careTold, worked } from './visits';
 export { forms, consents, messages } from './forms';
 export { imports, requests, tablets } from './ground';
+export { pots, potNotes, potHeats } from './pots';
 export type {
   Agreed,
   CardFact,

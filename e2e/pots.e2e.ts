@@ -1,0 +1,109 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Locator, type Page } from '@playwright/test';
+import { bench, confirmed, openVisit, ready } from './support';
+import { actNow, mainKey, prepared } from './table';
+
+const WCAG = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
+const pot = (page: Page, name = 'Film hard wax'): Locator => page.getByRole('article', { name });
+const inBar = (page: Page): Locator => page.getByRole('list', { name: 'Pots' });
+
+async function measured(page: Page, tempC: number): Promise<void> {
+  await pot(page)
+    .getByLabel(/^Measured in/)
+    .fill(String(tempC));
+  await pot(page).getByRole('button', { name: 'Note what I measured' }).click();
+  await expect(pot(page).getByTestId('heat')).toHaveText(`${tempC}°`);
+}
+
+test('a pot measured by hand stands in the bar of every page with the window of the visit that is next', async ({
+  page,
+  request,
+}) => {
+  await openVisit(request, 'ottilie');
+  await page.goto('/pots');
+  await ready(page);
+  await measured(page, 57);
+  await expect(pot(page)).toContainText('by hand');
+  await expect(pot(page)).toContainText('in the window');
+  await expect(inBar(page).getByRole('link', { name: /Film hard wax.*57°.*in the window/ })).toBeVisible();
+  expect((await new AxeBuilder({ page }).withTags(WCAG).analyze()).violations).toEqual([]);
+  // what is no heat is not taken, and nothing changes
+  await pot(page)
+    .getByLabel(/^Measured in/)
+    .fill('abc');
+  await expect(pot(page).getByRole('button', { name: 'Note what I measured' })).toBeDisabled();
+  await page.reload();
+  await ready(page);
+  await expect(pot(page).getByTestId('heat')).toHaveText('57°');
+  await page.goto('/clients');
+  await expect(inBar(page).getByRole('link', { name: /57°/ })).toBeVisible();
+  // the thermostat is set anew: what was measured before says nothing any more
+  await page.goto('/pots');
+  await ready(page);
+  await pot(page)
+    .getByLabel(/^Thermostat of/)
+    .fill('60');
+  await page.keyboard.press('Enter');
+  await expect(pot(page)).toContainText('set to 60°');
+  await expect(pot(page).getByTestId('heat')).toHaveText('–');
+  await expect(page.getByText('film hard wax, beads, set to 60°')).toBeVisible();
+});
+
+test('a load from too warm a pot is warned of, wants the wrist or a second press, and the record says it', async ({
+  page,
+  request,
+}) => {
+  const made = await request.post('/api/visits', {
+    data: { clientId: 'saoirse', zones: [{ zone: 'lower-leg-front', side: 'left' }] },
+  });
+  const { visitId: id } = (await made.json()) as { visitId: string };
+  const { visit, zones } = await confirmed(request, id);
+  const chosen = { ...zones[0]?.data, confirmed: true, product: 'film-hard', way: 'with', reason: 'client asks' };
+  const put = await request.put(`/api/visits/${id}/charts/lower-leg-front/left`, {
+    data: { version: visit.version, data: chosen },
+  });
+  expect(put.ok()).toBe(true);
+  await bench(request, id);
+  await page.goto('/pots');
+  await ready(page);
+  await measured(page, 66);
+  await page.goto(`/visits/${id}/work`);
+  await ready(page);
+  await prepared(page);
+  await expect(page.getByText(/Pot 66°, by hand: the wrist decides/)).toBeVisible();
+  await page.waitForTimeout(900);
+  await mainKey(page).click();
+  await expect(page.getByRole('heading', { name: /^Lay 1$/ })).toBeVisible();
+  const warning = page.getByText(/^Pot 66°, over \d\d°: stir, cool, wrist anew\.$/);
+  await expect(warning).toBeVisible();
+  expect((await new AxeBuilder({ page }).withTags(WCAG).analyze()).violations).toEqual([]);
+  // the wrist has said yes a moment ago: it decides, and one press lays
+  await page.waitForTimeout(6000);
+  await mainKey(page).click();
+  await expect.poll(() => actNow(page)).not.toBe('step');
+  const journal = async (): Promise<readonly { kind: string; pot?: { tempC: number; from: string } }[]> =>
+    ((await (await request.get(`/api/visits/${id}`)).json()) as { journal: { kind: string }[] }).journal;
+  await expect.poll(async () => (await journal()).filter((e) => e.kind === 'laid').length).toBe(1);
+  const events = await journal();
+  expect(events.find((e) => e.kind === 'wrist')?.pot).toEqual({ tempC: 66, from: 'hand' });
+  expect(events.find((e) => e.kind === 'laid')?.pot).toEqual({ tempC: 66, from: 'hand' });
+});
+
+test('the simulated sensor says that it is one, tells on its own, and falls silent by its fault', async ({ page }) => {
+  await page.goto('/pots');
+  await ready(page);
+  const sugar = pot(page, 'Firm sugar paste');
+  await sugar.getByText('Wax in it, sensor, put away').click();
+  await sugar.getByRole('combobox', { name: /^Sensor of/ }).press('ArrowDown');
+  await page.getByTitle('Simulated sensor').last().click();
+  await expect(sugar.getByTestId('heat')).toHaveText(/2\d°/, { timeout: 60_000 });
+  await expect(sugar).toContainText('simulated sensor');
+  await sugar.getByRole('combobox', { name: /^Fault to try/ }).press('ArrowDown');
+  await page.getByTitle('Loose plug: silent now and then').click();
+  await expect(sugar.getByText('The sensor tells nothing')).toBeVisible({ timeout: 60_000 });
+  await expect(sugar.getByTestId('heat')).toHaveText('–');
+  // by hand again, as the tests that follow find it
+  await sugar.getByRole('combobox', { name: /^Sensor of/ }).press('ArrowDown');
+  await page.getByTitle('Measured by hand').last().click();
+  await expect(sugar).toContainText('not measured');
+});

@@ -1,0 +1,69 @@
+'use client';
+
+import { usePots } from '@/features/live/livePots';
+import { faultWords, heatFigure } from '@/features/live/potWords';
+import type { LivePot } from '@/server/pots/livePot';
+import type { PotsView } from '@/server/services/pots';
+import { timeOfDay } from '@/ui/words';
+import { AddPot } from './AddPot';
+import { PotRow } from './PotRow';
+import { usePotActs } from './usePotActs';
+import styles from './Pots.module.css';
+
+/** The finding: what is wrong first, then what the next visit finds. */
+function finding(pots: readonly LivePot[], timeZone: string): string {
+  if (pots.length === 0) return 'No pot is up yet';
+  const faulty = pots.find((p) => p.isOverSet || p.next?.at === 'over');
+  if (faulty) return `${faulty.name} is too warm: ${heatFigure(faulty.tempC)}`;
+  const next = pots.filter((p) => p.next).sort((a, b) => (a.next?.startsAtMs ?? 0) - (b.next?.startsAtMs ?? 0));
+  const [first] = next;
+  if (!first?.next) return 'No visit of today wants a pot';
+  const at = timeOfDay(first.next.startsAtMs, timeZone);
+  if (first.next.at === 'in') return `${first.name} is right for ${at}`;
+  if (first.next.at === 'under') return `${first.name} is too cool for ${at}: ${heatFigure(first.tempC)}`;
+  return `${first.name} is wanted at ${at} and not measured`;
+}
+
+/** The pots as they stand, told by their probes or by hand. */
+export function PotsPage({ first, timeZone }: { readonly first: PotsView; readonly timeZone: string }) {
+  const acts = usePotActs(first);
+  const { view, said } = acts;
+  const heard = usePots(null);
+  const pots = view.pots.map((p) => ({ ...p, ...heard.pots.find((h) => h.id === p.id) }));
+  return (
+    <section className={styles.page}>
+      <div className={styles.head}>
+        <h1>{finding(pots, timeZone)}</h1>
+        {heard.isOld ? <p role="alert">Nothing was heard for a while: these figures are old.</p> : null}
+      </div>
+      {said ? (
+        <p role={said.bad ? 'alert' : 'status'} className={said.bad ? styles.bad : 'quiet'}>
+          {said.text}
+        </p>
+      ) : null}
+      {pots.map((pot) => (
+        <PotRow key={pot.id} pot={pot} timeZone={timeZone} acts={acts} faults={faultWords(pot)} />
+      ))}
+      <div className={styles.foot}>
+        <div>
+          <h2>Lately</h2>
+          {view.notes.length === 0 ? <p className="quiet">Nothing was measured or set yet.</p> : null}
+          <ul className={styles.notes}>
+            {view.notes.map((n) => (
+              <li key={n.seq}>
+                <b>{timeOfDay(n.atMs, timeZone)}</b> {n.pot.toLowerCase()}, {noteWords(n)}
+                {n.person === '' ? null : <span className="quiet"> {n.person}</span>}
+              </li>
+            ))}
+          </ul>
+        </div>
+        <AddPot products={view.products} onAdd={acts.add} isFirst={pots.length === 0} />
+      </div>
+    </section>
+  );
+}
+
+function noteWords({ kind, tempC }: PotsView['notes'][number]): string {
+  if (kind === 'measured') return `measured ${heatFigure(tempC)}`;
+  return tempC === null ? 'switched off' : `set to ${heatFigure(tempC)}`;
+}

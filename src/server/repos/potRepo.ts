@@ -1,0 +1,70 @@
+import { and, asc, desc, eq, lt, sql } from 'drizzle-orm';
+import type { Product } from '../../core/products';
+import type { DbOrTx } from '../db/openDatabase';
+import { prepared } from '../db/prepared';
+import { potHeats, potNotes, pots, products } from '../db/schema';
+
+export type PotRow = typeof pots.$inferSelect;
+export type PotNoteRow = typeof potNotes.$inferSelect;
+
+const potsInUse = prepared((db) =>
+  db
+    .select({ pot: pots, product: products.data })
+    .from(pots)
+    .innerJoin(products, eq(products.id, pots.productId))
+    .where(eq(pots.active, true))
+    .orderBy(asc(pots.channel))
+    .prepare(),
+);
+/** Pots in use with what is in them, in the order of their channels. */
+export const readPots = (db: DbOrTx): { readonly pot: PotRow; readonly product: Product }[] =>
+  potsInUse(db)
+    .all()
+    .map((r) => ({ pot: r.pot, product: r.product.product }));
+export const readPot = (db: DbOrTx, id: string): PotRow | undefined =>
+  db.select().from(pots).where(eq(pots.id, id)).get();
+export const insertPot = (db: DbOrTx, row: typeof pots.$inferInsert): void => {
+  db.insert(pots).values(row).run();
+};
+/** False where the version is no longer the one that was read. */
+export const updatePot = (
+  db: DbOrTx,
+  id: string,
+  version: number,
+  change: Partial<Pick<PotRow, 'waxG' | 'setC' | 'sensor' | 'active'>>,
+): boolean =>
+  db
+    .update(pots)
+    .set({ ...change, version: version + 1 })
+    .where(and(eq(pots.id, id), eq(pots.version, version)))
+    .run().changes === 1;
+
+export const insertPotNote = (db: DbOrTx, row: typeof potNotes.$inferInsert): void => {
+  db.insert(potNotes).values(row).run();
+};
+const lastNote = prepared((db) =>
+  db
+    .select()
+    .from(potNotes)
+    .where(and(eq(potNotes.potId, sql.placeholder('potId')), eq(potNotes.kind, sql.placeholder('kind'))))
+    .orderBy(desc(potNotes.seq))
+    .limit(1)
+    .prepare(),
+);
+/** What was last measured by hand. */
+export const lastMeasured = (db: DbOrTx, potId: string): PotNoteRow | undefined =>
+  lastNote(db).get({ potId, kind: 'measured' });
+/** When its thermostat was last set or switched. */
+export const lastSet = (db: DbOrTx, potId: string): PotNoteRow | undefined => lastNote(db).get({ potId, kind: 'set' });
+/** The last notes of all pots, latest first. */
+export const lastNotes = (db: DbOrTx, most: number): PotNoteRow[] =>
+  db.select().from(potNotes).orderBy(desc(potNotes.seq)).limit(most).all();
+
+export const insertPotHeat = (db: DbOrTx, row: typeof potHeats.$inferInsert): void => {
+  db.insert(potHeats).values(row).onConflictDoNothing().run();
+};
+export const lastPotHeat = (db: DbOrTx, potId: string): typeof potHeats.$inferSelect | undefined =>
+  db.select().from(potHeats).where(eq(potHeats.potId, potId)).orderBy(desc(potHeats.atMs)).limit(1).get();
+export const dropPotHeatsBefore = (db: DbOrTx, atMs: number): void => {
+  db.delete(potHeats).where(lt(potHeats.atMs, atMs)).run();
+};
