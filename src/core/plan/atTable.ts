@@ -126,9 +126,7 @@ function groupOf(plan: Plan, before: readonly LiveGroup[], own: Added, nth: numb
  * last, after a turn back.
  */
 function placeOf(groups: readonly LiveGroup[], added: LiveGroup, before: readonly TableEvent[]): number {
-  const laid = new Set(
-    before.flatMap((e) => (bringsWax(e) && e.strip !== undefined ? [e.strip] : [])),
-  );
+  const laid = new Set(before.flatMap((e) => (bringsWax(e) && e.strip !== undefined ? [e.strip] : [])));
   const place = groups.findLastIndex((g) => g.jobs.some((j) => laid.has(j.id))) + 1;
   const lies = [groups[place - 1], groups[place]].some((g) => g !== undefined && g.position === added.position);
   return lies ? place : groups.length;

@@ -4,7 +4,7 @@ export { isSaid, READ_FIELDS, TRIED } from './said';
 export type { ReadField, Tried } from './said';
 export { nextAction } from './nextAction';
 export type { NextAction, AfterPass } from './nextAction';
-export { rankedFaults } from './faults';
+export { rankedFaults, type FaultAsked } from './faults';
 export type { Fault } from './faults';
 export { brokenPctOf, MARK_OF, marksRead, removedPctOf, STRIP_PICTURES } from './byPicture';
 export type { StripLike, StripPicture } from './byPicture';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { likelyCauses, type ReadingFacts } from './causes';
-import { FAULTS } from './faults';
+import { FAULTS, rankedFaults, type FaultAsked } from './faults';
 import { nextAction, type AfterPass } from './nextAction';
 
 const facts: ReadingFacts = {
@@ -96,6 +96,27 @@ describe('faults at the table (common practice, no source)', () => {
     expect(of('sugar')).toEqual(['Hair', 'Hair', 'Paste', 'Paste', 'Bruise', 'Skin', 'Burn']);
     expect(of('soft')).toEqual(['Wax', 'Hair', 'Hair', 'Rolls', 'Clings', 'Bruise', 'Skin', 'Burn']);
     expect(of('hard').slice(0, 5)).toEqual(['Strip', 'Wax', 'Hair', 'Hair', 'Strings']);
+  });
+});
+
+describe('rankedFaults', () => {
+  const asked = { family: 'hard', lastMark: null, justDone: null, isOneCoatFilm: false, zone: null } as const;
+  const third = (more: Partial<FaultAsked>) => rankedFaults({ ...asked, ...more })[2]?.seen;
+  it('puts danger first whatever was done', () => {
+    const first = (more: Partial<FaultAsked>) => rankedFaults({ ...asked, ...more }).slice(0, 2);
+    const all = [{}, { justDone: 'lay' }, { justDone: 'pull', lastMark: 'broke' }, { family: 'sugar' }] as const;
+    expect(all.map((more) => first(more).every((f) => f.stop === true))).toEqual([true, true, true, true]);
+  });
+  it('then what shows itself at what was just done', () => {
+    expect(third({ justDone: 'lay' })).toBe('Rolls or slides');
+    expect(third({ justDone: 'pull' })).toBe('Strip cracks or breaks');
+    expect(third({ justDone: 'lay', family: 'sugar' })).toBe('Paste sticks to hand or skin');
+  });
+  it('the mark of the strip weighs more than the moment, and product and place a little', () => {
+    expect(third({ justDone: 'pull', lastMark: 'some-left' })).toBe('Hair left');
+    expect(third({ justDone: 'pull', isOneCoatFilm: true })).toBe('Stretches');
+    expect(third({ justDone: 'pull', zone: 'underarm' })).toBe('Wax sticks to the skin');
+    expect(third({ justDone: 'pull', zone: 'forearm' })).toBe('Strip cracks or breaks');
   });
 });
 

@@ -230,14 +230,17 @@ describe('directions at the table', () => {
     expect(towards('chin', 'middle', [0, 1])).toBe('downwards');
   });
   it('know a remedy for every fault, and stop where skin is hurt', () => {
-    const hard = rankedFaults('hard', null);
+    const asked = { family: 'hard', lastMark: null, justDone: null, isOneCoatFilm: false, zone: null } as const;
+    const hard = rankedFaults(asked);
     expect(hard.length).toBeGreaterThan(8);
     expect(hard.filter((f) => f.remedy.length < 10)).toEqual([]);
     // what stops the work stands first, then what the mark on the last strip points to
     expect(hard.slice(0, 2).map((f) => f.seen)).toEqual(['Skin lifted', 'Burn or blister']);
-    expect(rankedFaults('hard', 'broke')[2]?.seen).toBe('Strip cracks or breaks');
-    expect(rankedFaults('soft', 'some-left')[2]?.seen).toBe('Hair left');
-    expect(rankedFaults('sugar', null).some((f) => f.seen === 'Stretches')).toBe(false);
+    expect(rankedFaults({ ...asked, lastMark: 'broke', justDone: 'pull' })[2]?.seen).toBe('Strip cracks or breaks');
+    expect(rankedFaults({ ...asked, family: 'soft', lastMark: 'some-left', justDone: 'pull' })[2]?.seen).toBe(
+      'Hair left',
+    );
+    expect(rankedFaults({ ...asked, family: 'sugar' }).some((f) => f.seen === 'Stretches')).toBe(false);
   });
 });
 

@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { useEffect, useState } from 'react';
 import { ZONES } from '@/core/anatomy';
-import { bandOf, signalOf } from '@/core/hands';
+import { bandOf, signalOf, standing } from '@/core/hands';
 import { CurtainButton } from '@/ui/Curtain.client';
 import { RoomButton } from '@/ui/Room.client';
 import { useKeys } from '@/ui/useKeys';
@@ -14,6 +14,7 @@ import { actWords } from './actWords';
 import { alertsToday } from './alertsToday';
 import { Band } from './Band';
 import { BelowKey } from './BelowKey';
+import { faultAsked } from './faultAsked';
 import { FaultList } from './FaultList';
 import { FullScreenButton } from './FullScreenButton';
 import { MARKS, MarksBar } from './MarksBar.client';
@@ -26,6 +27,12 @@ import { useTable } from './useTable';
 import { useWakeLock } from './useWakeLock';
 import { WorkSheet } from './WorkSheet';
 import styles from './Work.module.css';
+
+/** How many usual letters wide a word is: an M is wider, an I narrower. */
+function lettersOf(word: string): number {
+  const count = (of: RegExp): number => word.match(of)?.length ?? 0;
+  return Math.min(6, Math.round(word.length + (count(/[MW]/g) - count(/I/g)) / 2));
+}
 
 /** The table as a signal: one word, one number, one drawing, one key. */
 export function AtTheTable() {
@@ -193,7 +200,7 @@ export function AtTheTable() {
           <RoomButton className={styles.bare} />
           <CurtainButton className={styles.bare} drawn />
         </div>
-        <h1 className={styles.word} data-letters={words.word.length} aria-label={words.title}>
+        <h1 className={styles.word} data-letters={lettersOf(words.word)} aria-label={words.title}>
           {words.word}
         </h1>
         <div className={styles.big}>
@@ -277,9 +284,8 @@ export function AtTheTable() {
       ) : null}
       {panel === 'problem' ? (
         <FaultList
-          family={zone?.choice?.family ?? 'hard'}
+          asked={faultAsked(zone, standing(bench.journal), lastMark ?? null, bench.products)}
           strip={strip?.strip.number ?? last?.strip.number ?? null}
-          lastMark={lastMark ?? null}
           onStop={t.stop}
           onClose={() => setPanel(null)}
         />

@@ -42,11 +42,12 @@ export function BelowKey({ t, plan, readHref, productName }: Props) {
     );
   }
   const here = act.kind === 'lay' ? found.get(act.strip)?.zone.choice : undefined;
-  if (here?.way === 'moulded' && table.onSkin.length === 0) {
+  const lump = here && t.lumps.get(here.product);
+  if (here?.way === 'moulded' && lump !== undefined && table.onSkin.length === 0) {
     return (
       <div className={styles.two}>
         <button type="button" onClick={() => t.freshLump(here.product)}>
-          Lump {t.lumps.get(here.product) ?? 1}: take a fresh one <kbd>L</kbd>
+          Lump {lump}: take a fresh one <kbd>L</kbd>
         </button>
       </div>
     );

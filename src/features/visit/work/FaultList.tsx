@@ -1,17 +1,15 @@
-import type { StripMark } from '@/core/hands';
-import { rankedFaults } from '@/core/reading';
+import { rankedFaults, type FaultAsked } from '@/core/reading';
 import styles from './Work.module.css';
 
 interface Props {
-  readonly family: 'hard' | 'soft' | 'sugar';
+  readonly asked: FaultAsked;
   readonly strip: number | null;
-  readonly lastMark: StripMark | null;
   readonly onStop: () => void;
   readonly onClose: () => void;
 }
 
 /** What is seen, why, and what to do now, for the strip in hand; what stops the work stands first, with its key. */
-export function FaultList({ family, strip, lastMark, onStop, onClose }: Props) {
+export function FaultList({ asked, strip, onStop, onClose }: Props) {
   return (
     <div className={styles.faults} role="dialog" aria-label="Problems and remedies">
       <div className={styles.faultHead}>
@@ -21,7 +19,7 @@ export function FaultList({ family, strip, lastMark, onStop, onClose }: Props) {
         </button>
       </div>
       <ul>
-        {rankedFaults(family, lastMark).map((f) => (
+        {rankedFaults(asked).map((f) => (
           <li key={f.seen} data-stop={f.stop ?? false}>
             <strong>{f.seen}</strong>
             <span>{f.remedy}</span>
