@@ -137,7 +137,7 @@ export interface FaultAsked {
 const FOLDS: readonly ZoneId[] = ['underarm', 'bikini-extended', 'front-complete', 'buttock-crease'];
 const FOLD_FAULTS = ['Wax sticks to the skin', 'Bruise', 'Paste sticks to hand or skin'];
 
-/** How likely a fault is meant, higher first: what the mark says, what was just done, what product and place tend to. */
+/** How likely a fault is meant, higher first: what the mark says, what was just done, what product and place do. */
 function points({ seen, when }: Fault, asked: FaultAsked): number {
   const { lastMark, justDone, isOneCoatFilm, zone } = asked;
   const isMarked = POINTS_TO[lastMark ?? '']?.includes(seen) ?? false;
