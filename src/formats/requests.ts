@@ -308,6 +308,23 @@ export const moneyRequest = Joi.object({
     priceMinor: Joi.object().pattern(id, minor).max(200).required(),
   }).required(),
 }).required();
+const minuteOfDay = Joi.number().integer().min(0).max(1440).required();
+export const hoursRequest = Joi.object({
+  version,
+  /** Seven lists, Monday first. */
+  hours: Joi.array()
+    .length(7)
+    .items(
+      Joi.array()
+        .max(4)
+        .items(Joi.object({ fromMin: minuteOfDay, toMin: minuteOfDay })),
+    )
+    .required(),
+  closed: Joi.array()
+    .max(100)
+    .items(Joi.object({ from: civilDate.required(), to: civilDate.required(), why: words(60).required() }))
+    .required(),
+}).required();
 const potSensor = Joi.string().valid('none', 'simulated').required();
 const potWaxG = Joi.number().integer().min(20).max(5000).required();
 export const newPotRequest = Joi.object({

@@ -22,7 +22,7 @@ const PLACES = [
 function placeOf(path: string): string {
   if (path.startsWith('/clients')) return '/clients';
   if (path.startsWith('/pots')) return '/pots';
-  if (/^\/(studio|products|rules|prices)/.test(path)) return '/studio';
+  if (/^\/(studio|products|rules|prices|hours)/.test(path)) return '/studio';
   return path === '/' || path.startsWith('/visits') ? '/' : '';
 }
 

@@ -1,5 +1,8 @@
 export { careList } from './careList';
 export type { CareItem } from './careList';
-export { noReturnWhy, returnDate } from './returnDate';
+export { isClear, noReturnWhy, returnDate } from './returnDate';
 export type { ReturnDate, ZoneWindow, Blackout } from './returnDate';
 export { postponeDates } from './postponeDates';
+export { careAfter, careBefore } from './careClock';
+export type { CareMoment } from './careClock';
+export { CARE_TEXTS } from './careTexts';

@@ -20,6 +20,8 @@ export {
   VISIBLE_MM,
   MEDIAN_PERSON,
 } from './regrowth';
+export { visitEvery } from './shorterSeries';
+export type { ShorterVisit } from './shorterSeries';
 export type { PersonalGrowth, RegrowthDay, RegrowthModel, ReadyWindow } from './regrowth';
 export { growthMemory, learnGrowth, observationsOf, typicalVisibleLength } from './learnGrowth';
 export type { GrowthMemory } from './learnGrowth';

@@ -8,7 +8,7 @@ import type { ZoneJudgement } from '../screening';
 import type { Schools } from './types';
 
 /** A crossed lay wraps short and flat hair from both sides: it holds hair this much shorter (from memory). */
-const CROSSED_FACTOR = 0.75;
+export const CROSSED_FACTOR = 0.75;
 /** Paste worked by hand further than this from its wanted temperature is too slack or too stiff, K (from memory). */
 const PASTE_REACH_K = 3;
 const STRIP_SUGAR_ZONES: readonly string[] = ['upper-lip', 'brow', 'between-brows'];

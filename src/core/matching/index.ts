@@ -23,3 +23,4 @@ export type { Hold, HoldShift, LearnedHold, ReadZone } from './learnHold';
 export { SHIPPED_LEFTOVERS } from './passes';
 export type { Leftovers } from './passes';
 export type { Laid, Option, Schools, StripFacts } from './types';
+export { CROSSED_FACTOR } from './eligibility';

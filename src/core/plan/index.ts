@@ -5,6 +5,7 @@ export type { CaseError, PlanSettings } from './planVisit';
 export { familyMoney } from './familyMoney';
 export type { FamilyMoney } from './familyMoney';
 export { lumpsUsed } from './lumps';
+export { returnWindows } from './returnWindows';
 export { potWindows } from './potWindows';
 export { secondRound } from './secondRound';
 export type { SecondRoundInput } from './secondRound';

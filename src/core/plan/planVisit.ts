@@ -22,6 +22,7 @@ import { roundWords } from './roundWords';
 import { learnedOf, NOTHING_LEARNED, zoneOptions } from './zoneOptions';
 import { atPotHeat, potStages, potWords } from './potHeat';
 import { planRegrowth } from './regrowthPlan';
+import { returnWindows } from './returnWindows';
 import { planZone } from './zonePlan';
 import { hairOf, prepareZone, type ZoneWork } from './zoneWork';
 
@@ -193,7 +194,11 @@ export function planVisit(visit: VisitCase, settings: PlanSettings = {}): Result
   const newcomer = visit.zones.every((z) => (z.hair.history ?? 'regular') === 'first');
   const parts = visitParts({ scheduleS: schedule.endS, laterS, hairs, zones: chosen.length, newcomer });
   const windows = returnWindows(
-    zones.map((z, i) => ({ work: z.work, options: z.found.options, choice: choices[i]?.option ?? null })),
+    zones.map((z, i) => ({
+      name: z.work.zone.name,
+      side: z.work.input.side,
+      family: (choices[i]?.option ?? z.found.options.find((o) => o.eligible))?.family,
+    })),
     regrowth,
   );
   const blackouts = blackoutsOf(visit.client);
@@ -281,19 +286,4 @@ function visitZone({ work, choice, judgement, stage }: WorkedZone, level: HandLe
       pressS: pressFor(judgement.pressS),
     }),
   };
-}
-
-/** One window a zone: the chosen family's, or where nothing is chosen the best option's. */
-function returnWindows(
-  zones: readonly { work: ZoneWork; options: readonly Option[]; choice: Option | null }[],
-  regrowth: Plan['regrowth'],
-): readonly { label: string; fromOn: string; toOn: string }[] {
-  return zones.flatMap(({ work, options, choice }, i) => {
-    const family = choice?.family ?? options.find((o) => o.eligible)?.family;
-    const window = regrowth[i]?.ready.find((r) => r.family === family);
-    const side = work.input.side === 'middle' ? '' : `, ${work.input.side}`;
-    return window
-      ? [{ label: `${work.zone.name.toLowerCase()}${side}`, fromOn: window.fromOn, toOn: window.toOn }]
-      : [];
-  });
 }

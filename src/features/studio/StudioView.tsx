@@ -13,13 +13,18 @@ const ROOMS = [
     says: 'What services cost, and what an hour of hands and room costs: for the margin of a visit.',
   },
   {
+    href: '/hours',
+    name: 'Hours',
+    says: 'When you are open and when you are closed: the next visits are offered within.',
+  },
+  {
     href: '/rules',
     name: 'Rules of the consultation',
     says: 'Who may be waxed today, where, with what; the studio’s own changes and why.',
   },
 ] as const;
 
-/** What the studio itself decides; hours, people and units are not there yet. */
+/** What the studio itself decides; people and units are not there yet. */
 export function StudioView() {
   return (
     <section className={styles.page}>

@@ -27,7 +27,11 @@ const ZoneContext = createContext<ZoneChoice>({ zone: undefined, index: 0, choos
 export const useZone = (): ZoneChoice => useContext(ZoneContext);
 
 /** Stations that show something else in the place of the plan's slip. */
-const SIDES: Readonly<Record<string, string>> = { match: 'Heat', read: 'What now' };
+const SIDES: Readonly<Record<string, string>> = {
+  match: 'Heat',
+  read: 'What now',
+  return: 'After-care',
+};
 /** Stations that show the plan: nothing of them stands before there is one. */
 const PLANNED_STATIONS = ['match', 'strips', 'work', 'read', 'return'];
 
@@ -79,7 +83,7 @@ export function BenchFrame({ children }: { readonly children: ReactNode }) {
     <ZoneContext value={choice}>
       <div className={styles.bench} data-station={here}>
         <aside className={styles.left} aria-label="Client" data-behind>
-          <ClientSlip bench={bench} at={zone ? zoneKey(zone) : ''} isBrief={here === 'read'} />
+          <ClientSlip bench={bench} at={zone ? zoneKey(zone) : ''} isBrief={here === 'read' || here === 'return'} />
           <div ref={setLeft} />
         </aside>
         <main className={styles.centre}>

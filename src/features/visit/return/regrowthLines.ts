@@ -1,13 +1,21 @@
 // Share of hair long enough over ten weeks for each family, for this client as learned so far, as lines for the chart.
 
 import { ZONES, type Family } from '@/core/anatomy';
-import { learnGrowth, observationsOf, regrowthCurve, regrowthModel, type RegrowthDay } from '@/core/hair';
+import {
+  learnGrowth,
+  observationsOf,
+  regrowthCurve,
+  regrowthModel,
+  type RegrowthDay,
+  type RegrowthModel,
+} from '@/core/hair';
 import type { BenchZone } from '@/server/services/bench';
 import type { PlanZone } from '@/core/plan';
 
 export interface FamilyLine {
   readonly family: Family;
   readonly shortestMm: number;
+  readonly longestMm: number;
   readonly days: readonly RegrowthDay[];
 }
 
@@ -21,6 +29,7 @@ export function regrowthLines(
   on: string,
 ): {
   readonly lines: readonly FamilyLine[];
+  readonly model: RegrowthModel;
   readonly visits: number;
   readonly band: readonly [number, number];
   readonly rateFactor: number;
@@ -63,11 +72,13 @@ export function regrowthLines(
     return {
       family,
       shortestMm: range?.shortestMm ?? 4,
+      longestMm: range?.longestMm ?? 13,
       days: regrowthCurve(model, { shortestMm: range?.shortestMm ?? 4, longestMm: range?.longestMm ?? 13 }),
     };
   });
   return {
     lines,
+    model,
     visits: learned.visits,
     band: [learned.rateBand[0], learned.rateBand[3]],
     rateFactor: learned.person.rateFactor,

@@ -2,6 +2,7 @@
 // (upSteps.ts).
 
 import type { Figure, Position, Side, ZoneId } from '../../../core/anatomy';
+import type { ClosedDays, WeekHours } from '../../../core/calendar';
 import type { BarePlace, DensityPlace, Mark, Stroke } from '../../../core/field';
 import type { HairFlag, HairHistory } from '../../../core/hair';
 import type { Matters, Preferences } from '../../../core/matching';
@@ -20,6 +21,9 @@ export interface StudioSettings {
   readonly choosing?: Choosing | undefined;
   /** Prices of services by their id, and what an hour costs, minor units; absent = not entered. */
   readonly money?: StudioMoney | undefined;
+  /** When it is open; absent = nobody has said so: weekdays and Saturday, nine to six. */
+  readonly hours?: WeekHours | undefined;
+  readonly closed?: readonly ClosedDays[] | undefined;
   /** How the studio tells that hard wax is ready. */
   readonly readySign: 'no-thread' | 'no-dent' | 'taps-hard' | 'no-catch';
 }

@@ -1,0 +1,65 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { bench, confirmed, ready } from './support';
+
+const WCAG = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
+const handle = (page: Page) => page.getByRole('slider', { name: 'Day of the next visit' });
+const places = (page: Page) => page.getByRole('list', { name: 'Free places' }).getByRole('button');
+const title = (page: Page) => page.getByRole('heading', { level: 1 }).first();
+
+test('the day is dragged and keyed, three free places follow it, a date that counts is answered; booked and closed', async ({
+  page,
+  request,
+}) => {
+  const made = await request.post('/api/visits', {
+    data: { clientId: 'corwin', zones: [{ zone: 'lower-leg-front', side: 'left' }] },
+  });
+  const { visitId } = (await made.json()) as { visitId: string };
+  await confirmed(request, visitId);
+  await page.goto(`/visits/${visitId}/return`);
+  await ready(page);
+  await expect(places(page)).toHaveCount(3);
+  await expect(places(page).first()).toHaveAttribute('aria-pressed', 'true');
+  await expect(title(page)).toContainText('Back on');
+  expect((await new AxeBuilder({ page }).withTags(WCAG).analyze()).violations).toEqual([]);
+  // by key: the day moves, and with it what is long enough
+  const before = Number(await handle(page).getAttribute('aria-valuenow'));
+  await handle(page).focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(handle(page)).toHaveAttribute('aria-valuenow', String(before + 1));
+  await page.keyboard.press('PageDown');
+  await expect(handle(page)).toHaveAttribute('aria-valuenow', String(before - 6));
+  // by mouse, to the right end
+  const box = await handle(page).boundingBox();
+  if (!box) throw new Error('no handle');
+  const y = box.y + box.height / 2;
+  await page.mouse.move(box.x + box.width / 2, y);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 220, y, { steps: 5 });
+  await page.mouse.up();
+  await expect.poll(async () => Number(await handle(page).getAttribute('aria-valuenow'))).toBeGreaterThan(before + 5);
+  // a place is taken; the main act names it
+  await expect(places(page).nth(1)).toBeVisible();
+  await places(page).nth(1).click();
+  const name = (await places(page).nth(1).locator('strong').textContent()) ?? '';
+  await expect(places(page).nth(1)).toHaveAttribute('aria-pressed', 'true');
+  const book = page.getByRole('button', { name: /and close the visit$/ });
+  await expect(book).toHaveText(`Book ${name}, and close the visit`);
+  await expect(book).toBeDisabled();
+  // a date that counts, far away
+  const field = page.getByLabel('Must be smooth on');
+  const far = new Date(Date.now() + 150 * 86_400_000).toISOString().slice(0, 10);
+  await field.fill(far);
+  await field.press('Enter');
+  await expect(page.getByText(/Come on these days|Come on |fits: |nearest there is/)).toBeVisible();
+  await page.getByRole('checkbox', { name: /Told/ }).check();
+  await book.click();
+  await expect(page).toHaveURL(/:\d+\/$/);
+  expect((await bench(request, visitId)).visit.status).toBe('closed');
+  const record = (await (await request.get('/api/clients/corwin/record')).json()) as {
+    bookings: { startsAtMs: number; status: string }[];
+  };
+  expect(record.bookings.filter((b) => b.status === 'booked' && b.startsAtMs > Date.now() + 86_400_000)).toHaveLength(
+    1,
+  );
+});

@@ -1,0 +1,186 @@
+'use client';
+
+import { Button, Input, Switch } from 'antd';
+import { useState } from 'react';
+import type { ClosedDays, DaySpan } from '@/core/calendar';
+import type { StudioHours } from '@/server/services/hours';
+import { DateField } from '@/ui/DateField.client';
+import { sendJson } from '@/ui/sendJson';
+import styles from './Studio.module.css';
+
+const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
+const USUAL: DaySpan = { fromMin: 540, toMin: 1080 };
+
+const textOf = (min: number): string =>
+  `${String(Math.floor(min / 60)).padStart(2, '0')}:${String(min % 60).padStart(2, '0')}`;
+/** Minutes of the day; null where it is no time. */
+function minutesOf(text: string): number | null {
+  const [, h, m] = /^(\d{2}):(\d{2})$/.exec(text) ?? [];
+  return h === undefined || m === undefined ? null : 60 * Number(h) + Number(m);
+}
+
+/** When the studio is open, day by day, and when it is closed: the next visits are offered within. */
+export function HoursView({ first }: { readonly first: StudioHours }) {
+  const [saved, setSaved] = useState(first);
+  const [hours, setHours] = useState(first.hours);
+  const [closed, setClosed] = useState(first.closed);
+  const [said, setSaid] = useState<{ readonly text: string; readonly bad: boolean } | null>(null);
+  const isChanged =
+    JSON.stringify(hours) !== JSON.stringify(saved.hours) || JSON.stringify(closed) !== JSON.stringify(saved.closed);
+  const setDay = (day: number, spans: readonly DaySpan[]): void =>
+    setHours(hours.map((s, i) => (i === day ? spans : s)));
+  const save = async (): Promise<void> => {
+    const body = { version: saved.studioVersion, hours, closed };
+    const sent = await sendJson<StudioHours>('PUT', '/api/hours', body);
+    if (sent.ok) {
+      setSaved(sent.value);
+      setSaid({ text: 'Saved.', bad: false });
+      return;
+    }
+    const { message, code, details } = sent.error;
+    const more =
+      code === 'stale' ? 'They were changed elsewhere: load the page again.' : details.map((d) => d.message).join(' ');
+    setSaid({ text: `${message} ${more} What you typed still stands here.`, bad: true });
+  };
+  return (
+    <section className={styles.page}>
+      <h1>Hours</h1>
+      <p className="quiet">
+        The next visits are offered within these hours. What is booked already stays.
+        {saved.isPreset ? ' Nobody has set them yet: these are the usual ones.' : ''}
+      </p>
+      {said ? (
+        <p role={said.bad ? 'alert' : 'status'} className={said.bad ? styles.bad : undefined}>
+          {said.text}
+        </p>
+      ) : null}
+      <ul className={styles.week}>
+        {DAYS.map((name, day) => (
+          <DayRow key={name} name={name} spans={hours[day] ?? []} onChange={(spans) => setDay(day, spans)} />
+        ))}
+      </ul>
+      <Closed closed={closed} onChange={setClosed} />
+      <div>
+        <Button type="primary" size="large" disabled={!isChanged} onClick={() => void save()}>
+          Save the hours
+        </Button>
+      </div>
+    </section>
+  );
+}
+
+interface DayProps {
+  readonly name: string;
+  readonly spans: readonly DaySpan[];
+  readonly onChange: (spans: readonly DaySpan[]) => void;
+}
+
+/** One weekday: open or not, from when to when, a break between. */
+function DayRow({ name, spans, onChange }: DayProps) {
+  const put = (index: number, part: Partial<DaySpan>): void =>
+    onChange(spans.map((s, i) => (i === index ? { ...s, ...part } : s)));
+  const time = (index: number, end: 'fromMin' | 'toMin', label: string) => (
+    <Input
+      type="time"
+      aria-label={`${name}, ${label}`}
+      value={textOf(spans[index]?.[end] ?? 0)}
+      onChange={(e) => {
+        const min = minutesOf(e.target.value);
+        if (min !== null) put(index, { [end]: min });
+      }}
+    />
+  );
+  const [only] = spans;
+  return (
+    <li className={styles.weekday}>
+      <Switch checked={spans.length > 0} onChange={(on) => onChange(on ? [USUAL] : [])} aria-label={`${name} open`} />
+      <strong>{name}</strong>
+      {spans.length === 0 ? <span className="quiet">closed</span> : null}
+      {spans.map((_, i) => (
+        <span key={i} className={styles.span}>
+          {time(i, 'fromMin', i === 0 ? 'open from' : 'open again from')} to{' '}
+          {time(i, 'toMin', i === 0 ? 'open to' : 'then to')}
+        </span>
+      ))}
+      {spans.length === 1 && only && only.toMin - only.fromMin > 120 ? (
+        <Button
+          type="text"
+          onClick={() =>
+            onChange([
+              { ...only, toMin: 13 * 60 },
+              { fromMin: 14 * 60, toMin: Math.max(15 * 60, only.toMin) },
+            ])
+          }
+        >
+          Break at noon
+        </Button>
+      ) : null}
+      {spans.length === 2 && only ? (
+        <Button type="text" onClick={() => onChange([{ fromMin: only.fromMin, toMin: spans[1]?.toMin ?? only.toMin }])}>
+          No break
+        </Button>
+      ) : null}
+    </li>
+  );
+}
+
+/** Days on which nobody works, with the reason. */
+function Closed({
+  closed,
+  onChange,
+}: {
+  readonly closed: readonly ClosedDays[];
+  readonly onChange: (closed: readonly ClosedDays[]) => void;
+}) {
+  const [draft, setDraft] = useState<ClosedDays>({ from: '', to: '', why: '' });
+  const last = draft.to === '' ? draft.from : draft.to;
+  return (
+    <>
+      <h2>Closed days</h2>
+      {closed.length === 0 ? <p className="quiet">None.</p> : null}
+      <ul>
+        {closed.map((c, i) => (
+          <li key={`${c.from}${i}`} className={styles.weekday}>
+            <span>
+              {c.from}
+              {c.to === c.from ? '' : ` to ${c.to}`} {c.why}
+            </span>
+            <Button type="text" onClick={() => onChange(closed.filter((_, k) => k !== i))}>
+              Take away
+            </Button>
+          </li>
+        ))}
+      </ul>
+      <div className={styles.weekday}>
+        <DateField
+          aria-label="Closed from"
+          value={draft.from}
+          onChange={(from) => setDraft({ ...draft, from })}
+          placeholder="from"
+        />
+        <DateField
+          aria-label="Closed to"
+          value={draft.to}
+          onChange={(to) => setDraft({ ...draft, to })}
+          placeholder="to"
+        />
+        <Input
+          aria-label="Why closed"
+          placeholder="why"
+          maxLength={60}
+          value={draft.why}
+          onChange={(e) => setDraft({ ...draft, why: e.target.value })}
+        />
+        <Button
+          disabled={draft.from === ''}
+          onClick={() => {
+            onChange([...closed, { ...draft, to: last }]);
+            setDraft({ from: '', to: '', why: '' });
+          }}
+        >
+          Add
+        </Button>
+      </div>
+    </>
+  );
+}

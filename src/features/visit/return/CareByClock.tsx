@@ -1,0 +1,55 @@
+import { careAfter, careBefore, CARE_TEXTS } from '@/core/care';
+import { deeds, standing } from '@/core/hands';
+import type { Bench } from '@/server/services/bench';
+import { dayMonth } from '@/ui/words';
+import { careLines } from './careWords';
+import styles from './Return.module.css';
+
+interface Props {
+  readonly bench: Bench;
+  readonly nowMs: number;
+  /** When the next visit begins; null while none is chosen. */
+  readonly nextMs: number | null;
+}
+
+/** What is allowed again when, counted from the finish; then what is to be done before the next visit. */
+export function CareByClock({ bench, nowMs, nextMs }: Props) {
+  const { plan, studio, journal } = bench;
+  const { timeZone } = studio;
+  const worked = plan.zones.filter((z) => z.choice);
+  const zones = [...new Set(worked.map((z) => z.zone))];
+  const families = [...new Set(worked.flatMap((z) => (z.choice ? [z.choice.family] : [])))];
+  const finishedMs = deeds(standing(journal)).at(-1)?.atMs ?? nowMs;
+  const after = careLines(careAfter(zones, families), finishedMs, { nowMs, timeZone });
+  const before = nextMs === null ? [] : careLines(careBefore(), nextMs, { nowMs, timeZone });
+  const ready = plan.returnOn;
+  return (
+    <section className={styles.clock}>
+      <h2>After-care, by the clock</h2>
+      <dl>
+        {after.map((l) => (
+          <div key={l.when}>
+            <dt>{l.when}:</dt> <dd>{l.what}</dd>
+          </div>
+        ))}
+      </dl>
+      <p>
+        <strong>{CARE_TEXTS.noShaving}</strong>
+        {ready ? ` The hair is ready from about ${dayMonth(ready.on)}.` : ''}
+      </p>
+      <p className={styles.ring}>{CARE_TEXTS.ring}</p>
+      {before.length > 0 ? (
+        <>
+          <h3>Before the next</h3>
+          <dl>
+            {before.map((l) => (
+              <div key={l.when}>
+                <dt>{l.when}:</dt> <dd>{l.what}</dd>
+              </div>
+            ))}
+          </dl>
+        </>
+      ) : null}
+    </section>
+  );
+}
