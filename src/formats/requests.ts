@@ -308,6 +308,18 @@ export const moneyRequest = Joi.object({
     priceMinor: Joi.object().pattern(id, minor).max(200).required(),
   }).required(),
 }).required();
+const bookingMinutes = Joi.number().integer().min(5).max(600).required();
+export const newBookingRequest = Joi.object({
+  clientId: id.required(),
+  personId: id.required(),
+  startsAtMs: instant.required(),
+  /** Absent: as long as last time. */
+  minutes: bookingMinutes.optional(),
+}).required();
+export const bookingRequest = Joi.alternatives(
+  Joi.object({ version, personId: id.required(), startsAtMs: instant.required(), minutes: bookingMinutes }),
+  Joi.object({ version, status: Joi.string().valid('booked', 'cancelled', 'missed').required() }),
+).required();
 const minuteOfDay = Joi.number().integer().min(0).max(1440).required();
 export const hoursRequest = Joi.object({
   version,

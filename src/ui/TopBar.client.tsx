@@ -23,7 +23,7 @@ function placeOf(path: string): string {
   if (path.startsWith('/clients')) return '/clients';
   if (path.startsWith('/pots')) return '/pots';
   if (/^\/(studio|products|rules|prices|hours)/.test(path)) return '/studio';
-  return path === '/' || path.startsWith('/visits') ? '/' : '';
+  return path === '/' || /^\/(visits|week)/.test(path) ? '/' : '';
 }
 
 interface Props {

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { addDays, daysBetween } from '../shared';
 import { hoursFault, openOn, USUAL_HOURS, weekdayOf, type WeekHours } from './hours';
-import { freePlaces, proposeSlots, slotOn, type SlotInput } from './slots';
+import { freePlaces, nearestStart, proposeSlots, slotOn, type SlotInput } from './slots';
 
 const nine = 9 * 60;
 const base: SlotInput = {
@@ -56,6 +56,16 @@ describe('freePlaces', () => {
     expect(places[0]).toMatchObject({ before: 0, after: 0 });
   });
   it('are none where the day is too short', () => expect(freePlaces([{ fromMin: 0, toMin: 30 }], [], 45)).toEqual([]));
+});
+
+describe('nearestStart', () => {
+  const open = [{ fromMin: nine, toMin: 12 * 60 }];
+  const busy = [{ fromMin: nine + 60, toMin: nine + 120 }];
+  it('is where it was wanted if that is free, else the nearest place beside, the earlier of two', () => {
+    const near = (startMin: number) => nearestStart(open, busy, { minutes: 60, startMin });
+    expect([near(nine), near(nine + 60), near(nine + 75)]).toEqual([nine, nine, nine + 120]);
+    expect(nearestStart(open, busy, { minutes: 90, startMin: nine })).toBeNull();
+  });
 });
 
 describe('proposeSlots', () => {

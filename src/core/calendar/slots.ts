@@ -90,6 +90,17 @@ export function freePlaces(open: readonly DaySpan[], busy: readonly DaySpan[], m
   });
 }
 
+/** The free start nearest to one that is wanted, the earlier of two; null where the day has none. */
+export function nearestStart(
+  open: readonly DaySpan[],
+  busy: readonly DaySpan[],
+  { minutes, startMin }: { readonly minutes: number; readonly startMin: number },
+): number | null {
+  const away = (s: number): number => Math.abs(s - startMin);
+  const starts = freePlaces(open, busy, minutes).map((p) => p.startMin);
+  return starts.sort((a, b) => away(a) - away(b) || a - b)[0] ?? null;
+}
+
 const isHole = (min: number): boolean => min > 0 && min < USELESS_MIN;
 
 interface Candidate extends Slot {

@@ -56,6 +56,12 @@ export function TodayView({ today }: { readonly today: Today }) {
           {COUNT[visits.length] ?? plural(visits.length, 'visit')}
           {home} · {dayMonth(today.date)}
         </p>
+        <nav className={styles.rooms} aria-label="Day or week">
+          <Link href="/" aria-current="page">
+            Day
+          </Link>
+          <Link href="/week">Week</Link>
+        </nav>
       </div>
       <WaitingHere />
       {visits.length === 0 ? (

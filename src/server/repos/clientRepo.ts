@@ -184,6 +184,27 @@ export const clashingBooking = (
 export const bookingsOfClient = (db: DbOrTx, clientId: string): BookingRow[] =>
   db.select().from(bookings).where(eq(bookings.clientId, clientId)).orderBy(desc(bookings.startsAtMs)).all();
 
+/** False where the version is no longer the one that was read. */
+export const updateBooking = (
+  db: DbOrTx,
+  id: string,
+  version: number,
+  change: Partial<Pick<BookingRow, 'startsAtMs' | 'minutes' | 'personId' | 'status'>>,
+): boolean =>
+  db
+    .update(bookings)
+    .set({ ...change, version: version + 1 })
+    .where(and(eq(bookings.id, id), eq(bookings.version, version)))
+    .run().changes === 1;
+/** Booked and missed of a span, in the order of time. */
+export const weekBookings = (db: DbOrTx, fromMs: number, toMs: number): BookingRow[] =>
+  db
+    .select()
+    .from(bookings)
+    .where(and(gte(bookings.startsAtMs, fromMs), lt(bookings.startsAtMs, toMs), ne(bookings.status, 'cancelled')))
+    .orderBy(asc(bookings.startsAtMs))
+    .all();
+
 export const cancelBooking = (db: DbOrTx, id: string): void => {
   db.update(bookings)
     .set({ status: 'cancelled', version: sql`${bookings.version} + 1` })

@@ -1,0 +1,71 @@
+'use client';
+
+import { Button, Popconfirm } from 'antd';
+import Link from 'next/link';
+import { useState } from 'react';
+import type { WeekBooking } from '@/server/services/week';
+import { sendJson } from '@/ui/sendJson';
+import { dayMonth, timeOfDay, weekday } from '@/ui/words';
+import { OpenVisitButton } from './OpenVisitButton.client';
+import styles from './Week.module.css';
+
+interface Props {
+  readonly booking: WeekBooking;
+  readonly timeZone: string;
+  readonly onSaid: (words: string) => void;
+}
+
+const STATES = { booked: '', missed: 'Did not come.', open: 'The visit is open.', done: 'Done.' } as const;
+
+/** What can be done with one booking. */
+export function BookingPanel({ booking, timeZone, onSaid }: Props) {
+  const [fault, setFault] = useState<string | null>(null);
+  const { id, version, clientName, state } = booking;
+  const set = async (status: 'booked' | 'cancelled' | 'missed', words: string): Promise<void> => {
+    const sent = await sendJson('PUT', `/api/bookings/${id}`, { version, status }, crypto.randomUUID());
+    if (sent.ok) onSaid(words);
+    else setFault(sent.error.message);
+  };
+  return (
+    <div className={styles.panel}>
+      <h2>
+        <Link href={`/clients/${booking.clientId}`}>{clientName}</Link>
+      </h2>
+      <p>
+        {weekday(booking.on)} {dayMonth(booking.on)}, {timeOfDay(booking.startsAtMs, timeZone)}, {booking.minutes} min
+      </p>
+      <p className="quiet">{booking.what || 'Zones are chosen at the visit.'}</p>
+      {STATES[state] ? <p>{STATES[state]}</p> : null}
+      {fault ? (
+        <p role="alert" className={styles.bad}>
+          {fault}
+        </p>
+      ) : null}
+      {state === 'missed' ? null : (
+        <OpenVisitButton
+          bookingId={id}
+          visitId={null}
+          label={state === 'done' ? 'Look at it' : 'Open the visit'}
+          quiet
+        />
+      )}
+      {state === 'booked' ? (
+        <>
+          <p className="quiet">Drag it, or press M on it and move it by the arrows.</p>
+          <Button onClick={() => void set('missed', `${clientName} did not come.`)}>Did not come</Button>
+          <Popconfirm
+            title={`Give up ${clientName}’s booking?`}
+            okText="Give it up"
+            cancelText="Keep it"
+            onConfirm={() => void set('cancelled', `${clientName}’s booking was given up.`)}
+          >
+            <Button>Cancel the booking</Button>
+          </Popconfirm>
+        </>
+      ) : null}
+      {state === 'missed' ? (
+        <Button onClick={() => void set('booked', `${clientName} came after all.`)}>Came after all</Button>
+      ) : null}
+    </div>
+  );
+}

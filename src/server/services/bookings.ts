@@ -1,0 +1,136 @@
+// Booking ahead: made, moved, given up, not come. What clashes is refused with the nearest place that is free.
+
+import 'server-only';
+import { randomUUID } from 'node:crypto';
+import { nearestStart, openOn, USUAL_HOURS } from '../../core/calendar';
+import { addDays, ok } from '../../core/shared';
+import { civilDateAt, instantAt, timeInWords } from '../clock';
+import { atomically } from '../db/atomically';
+import type { Db } from '../db/openDatabase';
+import { notFound, refused, stale, type ServiceResult } from '../errors';
+import {
+  bookingsBetween,
+  bookingsOfClient,
+  clashingBooking,
+  clientName,
+  insertBooking,
+  readBooking,
+  readClient,
+  updateBooking,
+  type BookingRow,
+} from '../repos/clientRepo';
+import { readPerson, readStudio } from '../repos/studioRepo';
+import { chartsOf, closedVisits, visitOfBooking } from '../repos/visitRepo';
+import { bookingOnWall } from './week';
+
+export interface NewBooking {
+  readonly clientId: string;
+  readonly personId: string;
+  readonly startsAtMs: number;
+  readonly minutes?: number | undefined;
+}
+
+export interface Booked {
+  readonly id: string;
+  readonly startsAtMs: number;
+}
+
+/** Where a booking is wanted. */
+type Wanted = Pick<BookingRow, 'personId' | 'startsAtMs' | 'minutes'>;
+
+const USUAL_MINUTES = 30;
+
+/** The start nearest to the one that is wanted, on that day with that person; null where the day is full. */
+function nearestTo(db: Db, { personId, startsAtMs, minutes }: Wanted, but: string): number | null {
+  const studio = readStudio(db);
+  if (!studio) return null;
+  const { timeZone, settings } = studio;
+  const on = civilDateAt(startsAtMs, timeZone);
+  const day = bookingsBetween(db, instantAt(on, 0, 0, timeZone), instantAt(addDays(on, 1), 0, 0, timeZone));
+  const busy = day
+    .filter((b) => b.personId === personId && b.id !== but)
+    .map((b) => {
+      const { startMin } = bookingOnWall(b, timeZone);
+      return { fromMin: startMin, toMin: startMin + b.minutes };
+    });
+  const wantedMin = Math.round((startsAtMs - instantAt(on, 0, 0, timeZone)) / 60_000);
+  const open = openOn(settings.hours ?? USUAL_HOURS, settings.closed ?? [], on);
+  const start = nearestStart(open, busy, { minutes, startMin: wantedMin });
+  return start === null ? null : instantAt(on, Math.floor(start / 60), start % 60, timeZone);
+}
+
+/** Why a booking cannot be there; the nearest free start stands with it. Null where it can. */
+function placeFault(
+  db: Db,
+  wanted: Wanted,
+  { nowMs, but = '' }: { nowMs: number; but?: string },
+): ServiceResult<never> | null {
+  if (!readPerson(db, wanted.personId)) return notFound('person');
+  if (wanted.startsAtMs <= nowMs) return refused('A booking lies ahead: that time is past.', 'startsAtMs');
+  const taken = clashingBooking(db, wanted, but);
+  if (!taken) return null;
+  const timeZone = readStudio(db)?.timeZone ?? 'UTC';
+  const nearest = nearestTo(db, wanted, but);
+  const free = nearest !== null && nearest > nowMs ? `${timeInWords(nearest, timeZone)} is free.` : 'The day is full.';
+  const who = clientName(db, taken.clientId).split(' ')[0] ?? '';
+  const at = timeInWords(wanted.startsAtMs, timeZone);
+  return {
+    ok: false,
+    error: {
+      code: 'refused',
+      message: `${at} meets ${who}’s visit. ${free}`,
+      details: [{ path: 'startsAtMs', message: nearest !== null && nearest > nowMs ? String(nearest) : '' }],
+    },
+  };
+}
+
+/** What the client last came for, and for how long. */
+function lastTime(db: Db, clientId: string): Pick<BookingRow, 'zones' | 'minutes'> | null {
+  const [booking] = bookingsOfClient(db, clientId);
+  if (booking) return { zones: booking.zones, minutes: booking.minutes };
+  const [visit] = closedVisits(db, clientId, 1);
+  if (!visit) return null;
+  // zones are checked on the way in
+  const zones = chartsOf(db, visit.id).map(({ zone, side }) => ({ zone, side })) as unknown as BookingRow['zones'];
+  return { zones, minutes: USUAL_MINUTES };
+}
+
+/** Books a client who is on file, for what they last came for. */
+export function book(db: Db, body: NewBooking, nowMs: number): ServiceResult<Booked> {
+  return atomically(db, () => {
+    if (!readClient(db, body.clientId)) return notFound('client');
+    const last = lastTime(db, body.clientId);
+    const { personId, startsAtMs } = body;
+    const minutes = body.minutes ?? last?.minutes ?? USUAL_MINUTES;
+    const fault = placeFault(db, { personId, startsAtMs, minutes }, { nowMs });
+    if (fault) return fault;
+    const id = randomUUID();
+    insertBooking(db, { id, clientId: body.clientId, personId, startsAtMs, minutes, zones: last?.zones ?? [] });
+    return ok({ id, startsAtMs });
+  });
+}
+
+export type ChangeBooking =
+  | { readonly version: number; readonly personId: string; readonly startsAtMs: number; readonly minutes: number }
+  | { readonly version: number; readonly status: BookingRow['status'] };
+
+/** Moves a booking, gives it up, or says that nobody came; one whose visit was opened stays where it is. */
+export function changeBooking(db: Db, id: string, body: ChangeBooking, nowMs: number): ServiceResult<Booked> {
+  return atomically(db, () => {
+    const booking = readBooking(db, id);
+    if (!booking) return notFound('booking');
+    if (visitOfBooking(db, id)) return refused('Its visit was opened: it stays where it is.', 'booking');
+    if ('status' in body) {
+      const back = body.status === 'booked' && booking.status !== 'booked';
+      const taken = back ? clashingBooking(db, booking, id) : undefined;
+      if (taken) return refused('Its place has been taken meanwhile.', 'status');
+      const { version, status } = body;
+      return updateBooking(db, id, version, { status }) ? ok({ id, startsAtMs: booking.startsAtMs }) : stale(null);
+    }
+    if (booking.status !== 'booked') return refused('This booking was given up.', 'booking');
+    const { version, ...to } = body;
+    const fault = placeFault(db, to, { nowMs, but: id });
+    if (fault) return fault;
+    return updateBooking(db, id, version, to) ? ok({ id, startsAtMs: to.startsAtMs }) : stale(null);
+  });
+}

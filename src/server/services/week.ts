@@ -1,0 +1,79 @@
+// The week: who works on whom when, within the studio's hours.
+
+import 'server-only';
+import { openOn, USUAL_HOURS, type DaySpan } from '../../core/calendar';
+import { addDays, ok } from '../../core/shared';
+import { weekdayOf } from '../../core/calendar';
+import { civilDateAt, instantAt, wallTimeAt } from '../clock';
+import type { Db } from '../db/openDatabase';
+import { notFound, type ServiceResult } from '../errors';
+import { clientName, weekBookings, type BookingRow } from '../repos/clientRepo';
+import { readPeople, readStudio } from '../repos/studioRepo';
+import { visitOfBooking } from '../repos/visitRepo';
+import { zonesInWords } from './today';
+
+export interface WeekBooking extends Pick<
+  BookingRow,
+  'id' | 'clientId' | 'personId' | 'startsAtMs' | 'minutes' | 'version'
+> {
+  readonly clientName: string;
+  readonly what: string;
+  readonly on: string;
+  readonly startMin: number;
+  readonly state: 'booked' | 'missed' | 'open' | 'done';
+}
+
+export interface Week {
+  /** Monday. */
+  readonly fromOn: string;
+  readonly today: string;
+  readonly nowMs: number;
+  readonly timeZone: string;
+  readonly days: readonly { readonly on: string; readonly open: readonly DaySpan[]; readonly why: string }[];
+  readonly people: readonly { readonly id: string; readonly name: string }[];
+  readonly bookings: readonly WeekBooking[];
+}
+
+export function bookingOnWall(row: BookingRow, timeZone: string): { readonly on: string; readonly startMin: number } {
+  const { hour, minute } = wallTimeAt(row.startsAtMs, timeZone);
+  return { on: civilDateAt(row.startsAtMs, timeZone), startMin: 60 * hour + minute };
+}
+
+function stateOf(db: Db, row: BookingRow): WeekBooking['state'] {
+  if (row.status === 'missed') return 'missed';
+  const visit = visitOfBooking(db, row.id);
+  if (!visit) return 'booked';
+  return visit.status === 'closed' ? 'done' : 'open';
+}
+
+/** @param on any day of the week; absent = this week */
+export function loadWeek(db: Db, on: string | undefined, nowMs: number): ServiceResult<Week> {
+  const studio = readStudio(db);
+  if (!studio) return notFound('studio');
+  const { timeZone, settings } = studio;
+  const today = civilDateAt(nowMs, timeZone);
+  const day = on ?? today;
+  const fromOn = addDays(day, -weekdayOf(day));
+  const { hours = USUAL_HOURS, closed = [] } = settings;
+  const days = Array.from({ length: 7 }, (_, i) => addDays(fromOn, i));
+  const [fromMs, toMs] = [instantAt(fromOn, 0, 0, timeZone), instantAt(addDays(fromOn, 7), 0, 0, timeZone)];
+  return ok({
+    fromOn,
+    today,
+    nowMs,
+    timeZone,
+    days: days.map((d) => ({
+      on: d,
+      open: openOn(hours, closed, d),
+      why: closed.find((c) => c.from <= d && d <= c.to)?.why ?? '',
+    })),
+    people: readPeople(db).map(({ id, name }) => ({ id, name })),
+    bookings: weekBookings(db, fromMs, toMs).map((row) => ({
+      ...{ id: row.id, clientId: row.clientId, personId: row.personId, startsAtMs: row.startsAtMs },
+      ...{ minutes: row.minutes, version: row.version, ...bookingOnWall(row, timeZone) },
+      clientName: clientName(db, row.clientId),
+      what: zonesInWords(row.zones),
+      state: stateOf(db, row),
+    })),
+  });
+}
