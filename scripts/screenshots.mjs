@@ -35,8 +35,6 @@ await page.goto(`${base}/clients/saoirse`);
 await shot('client');
 await page.goto(`${base}/rules`);
 await shot('rules');
-await page.goto(`${base}/prices`);
-await shot('prices');
 await page.goto(`${base}/products`);
 await shot('products');
 await page.goto(base);
@@ -124,7 +122,10 @@ while (await page.getByRole('button', { name: /^Next: / }).isVisible()) {
 }
 await page.getByRole('link', { name: 'On to the return' }).click();
 await page.waitForURL(/return/);
+await page.getByRole('list', { name: 'Free places' }).waitFor();
 await shot('return');
+await page.goto(`${base}/week`);
+await shot('week');
 // a leg that is stopped: first aid
 const send = async (method, url, data) => {
   const answer = await page.request.fetch(`${base}${url}`, { method, data });
@@ -149,6 +150,8 @@ for (let k = 0; k < 6 && (await act()) !== 'pull'; k++) await onward();
 await page.keyboard.press('0');
 await page.waitForTimeout(800);
 await shot('incident');
+await page.goto(`${base}/pots`);
+await shot('pots');
 // the client's form last: it locks this browser
 const { visitId } = await (
   await page.request.post(`${base}/api/visits`, { data: { bookingId: 'demo-booking-lucia' } })
@@ -165,23 +168,5 @@ await tap(/A peel or an acid/);
 await page.getByLabel('When last?').selectOption('3 days ago');
 await shot('form');
 await next('Next');
-for (let k = 0; k < 13; k++) {
-  await next(/^(None of these|No)$/);
-  await next('Next');
-}
-const tapOn = async (figure, x, y) => {
-  const [px, py] = await page.locator(`svg[data-figure=${figure}]`).evaluate(
-    (svg, at) => {
-      const point = new DOMPoint(...at).matrixTransform(svg.getScreenCTM());
-      return [point.x, point.y];
-    },
-    [x, y],
-  );
-  await page.mouse.click(px, py);
-};
-await tapOn('front', 69, 52);
-await page.getByRole('radio', { name: /Mole/ }).click();
-await tapOn('face', 44, 80);
-await shot('body-map');
 await browser.close();
 console.log(`Pictures are in ${folder}`);

@@ -148,6 +148,12 @@ function useSending(move: Move, step: (e: MoveEvent) => void, timeZone: string, 
   });
 }
 
+/** Where the week is wider than the screen, today stands in it. */
+const intoView = (head: HTMLElement | null): void => {
+  const box = head?.parentElement;
+  if (head && box) box.scrollLeft = head.offsetLeft - box.offsetLeft - box.clientWidth / 3;
+};
+
 function Heads({ week, columns }: { readonly week: Week; readonly columns: readonly Column[] }) {
   const days = [...new Set(columns.map((c) => c.on))];
   const each = columns.length / Math.max(1, days.length);
@@ -158,6 +164,7 @@ function Heads({ week, columns }: { readonly week: Week; readonly columns: reado
           key={on}
           className={styles.day}
           data-today={on === week.today}
+          ref={on === week.today ? intoView : null}
           style={{ gridColumn: `${2 + i * each} / span ${each}` }}
         >
           {weekday(on).slice(0, 3)} {Number(on.slice(8))}

@@ -18,8 +18,9 @@ export function finding(week: Week, move: Move): string {
 }
 
 export function hint(move: Move, said: string): string {
-  if (move.kind === 'refused')
-    {return move.free === null ? 'Carry it on, or Escape.' : 'Enter takes the free place; Escape leaves it.';}
+  if (move.kind === 'refused') {
+    return move.free === null ? 'Carry it on, or Escape.' : 'Enter takes the free place; Escape leaves it.';
+  }
   if (move.kind === 'held') return 'Let go there, or press Enter; Escape leaves it.';
   return said;
 }

@@ -26,6 +26,8 @@ export function CareByClock({ bench, nowMs, nextMs }: Props) {
   return (
     <section className={styles.clock}>
       <h2>After-care, by the clock</h2>
+      {/* what cannot wait stands where nothing hides it */}
+      <p className={styles.ring}>{CARE_TEXTS.ring}</p>
       <dl>
         {after.map((l) => (
           <div key={l.when}>
@@ -37,7 +39,6 @@ export function CareByClock({ bench, nowMs, nextMs }: Props) {
         <strong>{CARE_TEXTS.noShaving}</strong>
         {ready ? ` The hair is ready from about ${dayMonth(ready.on)}.` : ''}
       </p>
-      <p className={styles.ring}>{CARE_TEXTS.ring}</p>
       {before.length > 0 ? (
         <>
           <h3>Before the next</h3>

@@ -9,7 +9,7 @@ import type { FamilyLine } from './regrowthLines';
 import styles from './Return.module.css';
 
 const [W, H] = [880, 366];
-const [LEFT, RIGHT, TOP, SKIN] = [50, 34, 44, 306];
+const [LEFT, RIGHT, TOP, SKIN] = [66, 34, 44, 306];
 /** Room of one week's hairs, px. */
 const CLUMP = 58;
 const WORDS: Readonly<Record<string, string>> = { hard: 'hard wax', soft: 'soft wax', sugar: 'sugar' };
