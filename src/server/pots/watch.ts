@@ -13,7 +13,7 @@ import { startSensor } from './sensor';
 
 const LOOK_MS = 5_000;
 /** After a change of the day or of a plan; many come at once. */
-const AFTER_CHANGE_MS = 2_000;
+const AFTER_CHANGE_MS = 4_000;
 /** The next visit is another one as the day goes on. */
 const NEXT_MS = 60_000;
 const KEPT_MS = 8 * 24 * 3_600_000;

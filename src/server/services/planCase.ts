@@ -284,6 +284,13 @@ export function planCase(db: Db, parts: CaseParts, nowMs: number, use: PlanUse):
   }
 }
 
+/** The plan of the parts if it is on the shelf; none is made for this. */
+export function shelvedCase(db: Db, parts: CaseParts): PlannedCase | undefined {
+  const { hash } = caseOf(parts);
+  const plan = parts.zones.length === 0 ? undefined : shelvedPlan(db, hash);
+  return plan && { plan, hash, faults: [], coming: null };
+}
+
 /** What the screening says, which needs no planning. */
 export function screeningOf(visitCase: VisitCase): Plan['screening'] {
   const { outcome, earliestOn, reasons, ruleSet } = judgeCase(visitCase);

@@ -6,6 +6,7 @@ import { lastSeq, listen, toldAfter, cursorOf } from '../events';
 import { forgetProbe, heardHeat, keepHeats, livePots, setNextWindows, tellPots } from '../pots/live';
 import type { LivePot } from '../pots/livePot';
 import { insertPotNote, lastPotHeat } from '../repos/potRepo';
+import { loadBench } from './bench';
 import { nextPots } from './nextPots';
 import { openVisit } from './openVisit';
 import { addPot, changePot, loadPots, notePot, simulatedChannel, type PotsView } from './pots';
@@ -140,7 +141,10 @@ describe('what a probe tells', () => {
 
 describe('nextPots', () => {
   it('is the window in the pot of the first visit that is open or ahead, by product', () => {
-    openVisit(open.db, { bookingId: 'demo-booking-ottilie' }, NOW);
+    const made = openVisit(open.db, { bookingId: 'demo-booking-ottilie' }, NOW);
+    // nothing is planned for the pots' sake
+    expect(nextPots(open.db, NOW).size).toBe(0);
+    expect(made.ok && loadBench(open.db, made.value.visitId, NOW).ok).toBe(true);
     const film = nextPots(open.db, NOW).get('film-hard');
     expect(film).toBeDefined();
     // the pot is warmer than the stick at touch, and the window is a few degrees wide (trade: 50–60 °C for film)

@@ -25,7 +25,7 @@ import { clientMarks, startingChart, zonePasts } from './history';
 import { studioHold } from './studioHold';
 import { workedBefore } from './workedBefore';
 import { startingConsult } from './openVisit';
-import { planCase, zoneName, type PlannedCase } from './planCase';
+import { planCase, shelvedCase, zoneName, type PlannedCase } from './planCase';
 
 export interface TodayVisit {
   readonly bookingId: string;
@@ -80,10 +80,11 @@ function forecast(
   client: ClientRow,
   visit: VisitRow | undefined,
   { studio, products, rules, hold, nowMs }: DayFacts,
+  plan: typeof planCase = planCase,
 ): PlannedCase | undefined {
   const known = visit && partsOf(db, visit);
   if (visit && known) {
-    return planCase(db, known.parts, nowMs, { owner: { kind: 'visit', id: visit.id }, priority: 'day' });
+    return plan(db, known.parts, nowMs, { owner: { kind: 'visit', id: visit.id }, priority: 'day' });
   }
   const person = readPerson(db, booking.personId);
   if (!person) return undefined;
@@ -99,7 +100,7 @@ function forecast(
   }));
   // before the client is there, consent is not the question: what is on file is asked for in words
   const consult = { ...startingConsult(client, on, undefined), consent: true };
-  return planCase(
+  return plan(
     db,
     {
       on,
@@ -204,6 +205,10 @@ function damagedLine(db: Db, booking: BookingRow): TodayVisit[] {
   ];
 }
 
+/** The plan that is there, else an empty one. */
+const onShelf: typeof planCase = (db, parts, nowMs, use) =>
+  shelvedCase(db, parts) ?? planCase(db, { ...parts, zones: [] }, nowMs, use);
+
 /** The bookings of the day, and what they have in common. */
 function theDay(db: Db, studio: StudioRow, nowMs: number) {
   const date = civilDateAt(nowMs, studio.timeZone);
@@ -217,8 +222,8 @@ function theDay(db: Db, studio: StudioRow, nowMs: number) {
 }
 
 /**
- * Plans of the visits of today that are open or still ahead, as far as they are made, in their order; what is damaged
- * is passed over.
+ * Plans of the visits of today that are open or still ahead, as far as they are made, in their order; none is made for
+ * this, and what is damaged is passed over.
  */
 export function plansOfDay(
   db: Db,
@@ -234,8 +239,10 @@ export function plansOfDay(
   );
   return ahead.slice(0, most).flatMap(({ booking, visit }) => {
     const client = readClient(db, booking.clientId);
-    const planned = client && readable(() => forecast(db, booking, client, visit, day), undefined);
-    return planned && planned.coming === null ? [{ startsAtMs: booking.startsAtMs, plan: planned.plan }] : [];
+    const planned = client && readable(() => forecast(db, booking, client, visit, day, onShelf), undefined);
+    return planned && planned.coming === null && planned.hash !== ''
+      ? [{ startsAtMs: booking.startsAtMs, plan: planned.plan }]
+      : [];
   });
 }
 
