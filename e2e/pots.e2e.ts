@@ -71,19 +71,23 @@ test('a load from too warm a pot is warned of, wants the wrist or a second press
   await ready(page);
   await prepared(page);
   await expect(page.getByText(/Pot 66°, by hand: the wrist decides/)).toBeVisible();
-  await page.waitForTimeout(900);
-  await mainKey(page).click();
-  await expect(page.getByRole('heading', { name: /^Lay 1$/ })).toBeVisible();
+  // a key that is locked a moment longer, because the machine stalls, is pressed again
+  await expect(async () => {
+    if ((await actNow(page)) === 'wrist') await mainKey(page).click();
+    await expect(page.getByRole('heading', { name: /^Lay 1$/ })).toBeVisible({ timeout: 2000 });
+  }).toPass();
   const warning = page.getByText(/^Pot 66°, over \d\d°: stir, cool, wrist anew\.$/);
   await expect(warning).toBeVisible();
   expect((await new AxeBuilder({ page }).withTags(WCAG).analyze()).violations).toEqual([]);
-  // the wrist has said yes a moment ago: it decides, and one press lays
-  await page.waitForTimeout(6000);
-  await mainKey(page).click();
-  await expect.poll(() => actNow(page)).not.toBe('step');
   const journal = async (): Promise<readonly { kind: string; pot?: { tempC: number; from: string } }[]> =>
     ((await (await request.get(`/api/visits/${id}`)).json()) as { journal: { kind: string }[] }).journal;
-  await expect.poll(async () => (await journal()).filter((e) => e.kind === 'laid').length).toBe(1);
+  const laid = async () => (await journal()).filter((e) => e.kind === 'laid').length;
+  // the wrist has said yes a moment ago: it decides, and no second press is wanted
+  await expect(async () => {
+    if ((await laid()) === 0) await mainKey(page).click();
+    await expect(page.getByText('Press once more')).toHaveCount(0);
+    await expect.poll(laid, { timeout: 2000 }).toBe(1);
+  }).toPass();
   const events = await journal();
   expect(events.find((e) => e.kind === 'wrist')?.pot).toEqual({ tempC: 66, from: 'hand' });
   expect(events.find((e) => e.kind === 'laid')?.pot).toEqual({ tempC: 66, from: 'hand' });

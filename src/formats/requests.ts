@@ -308,56 +308,6 @@ export const moneyRequest = Joi.object({
     priceMinor: Joi.object().pattern(id, minor).max(200).required(),
   }).required(),
 }).required();
-const bookingMinutes = Joi.number().integer().min(5).max(600).required();
-export const newBookingRequest = Joi.object({
-  clientId: id.required(),
-  personId: id.required(),
-  startsAtMs: instant.required(),
-  /** Absent: as long as last time. */
-  minutes: bookingMinutes.optional(),
-}).required();
-export const bookingRequest = Joi.alternatives(
-  Joi.object({ version, personId: id.required(), startsAtMs: instant.required(), minutes: bookingMinutes }),
-  Joi.object({ version, status: Joi.string().valid('booked', 'cancelled', 'missed').required() }),
-).required();
-const minuteOfDay = Joi.number().integer().min(0).max(1440).required();
-export const hoursRequest = Joi.object({
-  version,
-  /** Seven lists, Monday first. */
-  hours: Joi.array()
-    .length(7)
-    .items(
-      Joi.array()
-        .max(4)
-        .items(Joi.object({ fromMin: minuteOfDay, toMin: minuteOfDay })),
-    )
-    .required(),
-  closed: Joi.array()
-    .max(100)
-    .items(Joi.object({ from: civilDate.required(), to: civilDate.required(), why: words(60).required() }))
-    .required(),
-}).required();
-const potSensor = Joi.string().valid('none', 'simulated').required();
-const potWaxG = Joi.number().integer().min(20).max(5000).required();
-export const newPotRequest = Joi.object({
-  productId: id.required(),
-  waxG: potWaxG,
-  sensor: potSensor,
-}).required();
-export const potRequest = Joi.object({
-  version,
-  waxG: potWaxG,
-  sensor: potSensor,
-  active: Joi.boolean().required(),
-}).required();
-/** A thermostat stands between a warm hand and what burns the wax; a thermometer says what it says, within reason. */
-export const potNoteRequest = Joi.alternatives(
-  Joi.object({ kind: Joi.valid('measured').required(), tempC: Joi.number().min(0).max(150).required() }),
-  Joi.object({ kind: Joi.valid('set').required(), tempC: Joi.number().min(20).max(120).allow(null).required() }),
-).required();
-export const potFaultRequest = Joi.object({
-  fault: Joi.string().valid('NONE', 'DROPOUT', 'DRIFT', 'STUCK').required(),
-}).required();
 export const choosingRequest = Joi.object({
   version,
   counts: countsSchema.required(),

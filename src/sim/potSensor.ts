@@ -65,6 +65,8 @@ const server = createServer((socket) => {
   socket.on('close', () => listeners.delete(socket));
   socket.on('error', () => listeners.delete(socket));
 });
+// nobody but its owner speaks to it
+process.umask(0o077);
 // what an earlier run has left behind; a pipe of Windows leaves nothing
 if (process.platform !== 'win32') rmSync(path, { force: true });
 server.on('error', (error) => {

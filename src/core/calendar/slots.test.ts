@@ -152,6 +152,8 @@ describe('slotOn', () => {
   it('is the best place of that day, also outside the window; none of a day off', () => {
     expect(slotOn(base, '2027-07-05')).toMatchObject({ on: '2027-07-05', startMin: nine });
     expect(slotOn(base, '2027-07-05')?.reasons[0]).toContain('not ready');
+    const regatta = [{ from: '2027-06-16', to: '2027-06-17', why: 'regatta' }];
+    expect(slotOn({ ...base, blackouts: regatta }, '2027-06-15')?.reasons[0]).toBe('too near regatta');
     expect(slotOn(base, '2027-06-13')).toBeNull();
     expect(slotOn(base, '2027-05-08')).toBeNull();
   });

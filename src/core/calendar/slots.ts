@@ -2,7 +2,7 @@
 // dates, each with its reasons. A score in days: away from the comfortable day, from the client's own day and hour,
 // holes left in the day that nobody can use. Weights from memory.
 
-import { isClear, type Blackout, type ZoneWindow } from '../care';
+import { BEST_OFFSET_DAYS, isClear, type Blackout, type ZoneWindow } from '../care';
 import { addDays, daysBetween, laterDate, type CivilDate } from '../shared';
 import { openOn, weekdayOf, type ClosedDays, type DaySpan, type WeekHours } from './hours';
 
@@ -38,8 +38,6 @@ export interface Slot {
 }
 
 const GRID_MIN = 15;
-/** Days into the window that are comfortable. */
-const INTO_DAYS = 3;
 /** A hole shorter than this is of no use to anybody, min. */
 const USELESS_MIN = 30;
 /** Cost of a day away, of a weekday that is never theirs, of an hour away, of a useless hole, of a zone not ready. */
@@ -154,8 +152,10 @@ function reasonsOf(
   const toOn = windows.reduce((d, w) => (w.toOn < d ? w.toOn : d), windows[0]?.toOn ?? on);
   const late = daysBetween(on, toOn) <= 3 && daysBetween(fromOn, on) > 7 ? 'late in the window' : 'well in the window';
   const where = daysBetween(fromOn, on) <= 7 ? 'early in the window' : late;
+  const kept = blackouts.find((b) => !isClear(on, [b]));
   const event = blackouts.find((b) => on < b.from && daysBetween(on, b.from) <= 10);
   return [
+    kept ? `too near ${kept.why || 'dates kept free'}` : '',
     habits.find(([is]) => is)?.[1] ?? '',
     unready.length === 0 ? where : `not ready: ${unready.map((w) => w.label).join(', ')}`,
     event ? `${daysBetween(on, event.from)} days before ${event.why || 'the blocked dates'}` : '',
@@ -171,13 +171,12 @@ function beside(input: SlotInput, span: { fromOn: CivilDate; toOn: CivilDate }, 
       const on = side === 'before' ? addDays(span.fromOn, -i) : addDays(span.toOn, i);
       const found = on >= input.firstOn && isClear(on, input.blackouts) ? bestOf(input, on, habit, on) : null;
       if (found) {
-        const { cost, ...slot } = found;
-        void cost;
         const why =
           side === 'before'
             ? `${i} days before the window: more hair left, more to tweeze`
             : `${i} days after the window: trim first`;
-        return { ...slot, outside: side, reasons: [why] };
+        const { startMin, minutes } = found;
+        return { on, startMin, minutes, outside: side, reasons: [why] };
       }
     }
     return null;
@@ -194,7 +193,7 @@ export function proposeSlots(input: SlotInput): readonly Slot[] {
   if (!span) return [];
   const habit = habitOf(input.past);
   const latestFrom = input.windows.reduce((d, w) => laterDate(d, w.fromOn), span.fromOn);
-  const ideal = input.about ?? addDays(latestFrom, INTO_DAYS);
+  const ideal = input.about ?? addDays(latestFrom, BEST_OFFSET_DAYS);
   const start = laterDate(span.fromOn, input.firstOn);
   const days = Array.from({ length: Math.max(0, daysBetween(start, span.toOn) + 1) }, (_, i) => addDays(start, i));
   const found = days

@@ -1,6 +1,6 @@
 export { careList } from './careList';
 export type { CareItem } from './careList';
-export { isClear, noReturnWhy, returnDate } from './returnDate';
+export { BEST_OFFSET_DAYS, isClear, noReturnWhy, returnDate } from './returnDate';
 export type { ReturnDate, ZoneWindow, Blackout } from './returnDate';
 export { postponeDates } from './postponeDates';
 export { careAfter, careBefore } from './careClock';

@@ -23,7 +23,7 @@ export interface ReturnDate {
 /** A wax belongs 2–3 days before an event, not the day before. */
 const CLEAR_BEFORE_DAYS = 2;
 /** Days into the window that are comfortable: enough hair, still early. */
-const BEST_OFFSET_DAYS = 3;
+export const BEST_OFFSET_DAYS = 3;
 
 export const isClear = (on: CivilDate, blackouts: readonly Blackout[]): boolean =>
   blackouts.every((b) => on < addDays(b.from, -CLEAR_BEFORE_DAYS + 1) || on > b.to);

@@ -98,6 +98,9 @@ function faultOf({ groupsAt, roundFault }: Admitting, journal: readonly TableEve
   switch (act.kind) {
     case 'spread':
       if (strip === undefined) return INCOMPLETE;
+      if (isSpread(liveStrips(groups, counted).get(strip))) {
+        return { code: 'act.on-the-skin', message: `Strip ${strip} is spread already: its cloth comes next.` };
+      }
       return groups.some((g) => g.jobs.some((j) => j.id === strip && j.spreads))
         ? layFault(groups, counted, strip)
         : { code: 'act.incomplete', message: `Strip ${strip} is not spread first: it is laid.` };

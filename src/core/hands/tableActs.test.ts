@@ -177,6 +177,7 @@ describe('a strip that is spread and then covered', () => {
   it('is spread before the wrist test as little as it is laid, and not at all where it is laid in one', () => {
     expect(actFault(table, [], [spread])?.code).toBe('act.wrist-first');
     expect(actFault(table, [wrist], [spread])).toBeNull();
+    expect(actFault(table, [wrist, spread], [event('spread', 21, { strip: 'a' })])?.code).toBe('act.on-the-skin');
     expect(actFault(table, [wrist], [event('spread', 20, { strip: 'b' })])?.code).toBe('act.incomplete');
     expect(actFault(table, [wrist], [event('lump', 20, { product: 'sugar-firm' })])).toBeNull();
     expect(actFault(table, [wrist], [event('lump', 20, { product: 'soft' })])?.code).toBe('act.no-such-product');

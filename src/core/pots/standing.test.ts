@@ -59,6 +59,16 @@ describe('potStanding', () => {
     // two degrees are within what a kitchen thermometer is good for
     expect(potStanding({ probe: told(57, 0), hand: { atMs: NOW - 60_000, tempC: 55 } }, NOW).apartK).toBeNull();
   });
+  it('remembers how far a probe is off for as long as the hand holds, also when the thermostat is set meanwhile', () => {
+    // a quarter of an hour ago the probe told 52 when the hand measured 57; it was set warmer since
+    const agoMs = 15 * 60_000;
+    const probe = [{ atMs: NOW - agoMs, tempC: 52 }, ...told(56, 0)];
+    const drifted = potStanding({ probe, hand: { atMs: NOW - agoMs, tempC: 57 }, setAtMs: NOW - 60_000 }, NOW);
+    expect(drifted).toMatchObject({ tempC: 61, apartK: -5 });
+    // the measure itself says nothing any more where no probe tells
+    const alone = potStanding({ probe: [], hand: { atMs: NOW - agoMs, tempC: 57 }, setAtMs: NOW - 60_000 }, NOW);
+    expect(alone.tempC).toBeNull();
+  });
   it('never goes by less than the probe or a fresh hand told at the same time (property)', () => {
     fc.assert(
       fc.property(
@@ -80,8 +90,9 @@ describe('the window in the pot', () => {
   it('is the window of the stick, warmer by what the stick loses on its way', () => {
     expect(windowInPot({ min: 52, target: 54, max: 57 }, 56.5)).toEqual({ minC: 54.5, targetC: 56.5, maxC: 59.5 });
   });
-  it('has its ends in it, with half a degree for the probe', () => {
-    expect([54.4, 54.5, 60.5, 60.6].map((c) => inWindow(c, WINDOW))).toEqual(['under', 'in', 'in', 'over']);
+  it('has its ends in it, in the whole degrees that the screens say: no pot of 60° is over 60°', () => {
+    expect([54.4, 54.5, 60.4, 60.6].map((c) => inWindow(c, WINDOW))).toEqual(['under', 'in', 'in', 'over']);
+    expect(inWindow(60.2, { minC: 54.6, maxC: 59.6 })).toBe('in');
   });
 });
 
@@ -103,10 +114,16 @@ describe('loadWarning', () => {
 
 describe('isOverSet', () => {
   const standing = (tempC: number, kMin: number) => potStanding({ probe: told(tempC, kMin), hand: null }, NOW);
+  const isOver = (of: ReturnType<typeof standing>, setC: number | null, setAgoMs = 3_600_000) =>
+    isOverSet(of, { setC, setAtMs: NOW - setAgoMs }, NOW);
   it('is a pot warmer than set by more than a thermostat plays, unless it comes down', () => {
-    expect(isOverSet(standing(62, 0.5), 57)).toBe(true);
-    expect(isOverSet(standing(59, 0.5), 57)).toBe(false);
-    expect(isOverSet(standing(62, -0.5), 57)).toBe(false);
-    expect(isOverSet(standing(62, 0.5), null)).toBe(false);
+    expect(isOver(standing(62, 0.5), 57)).toBe(true);
+    expect(isOver(standing(59, 0.5), 57)).toBe(false);
+    expect(isOver(standing(62, -0.5), 57)).toBe(false);
+    expect(isOver(standing(62, 0.5), null)).toBe(false);
+  });
+  it('is none that was set lower just now: it has to come down first', () => {
+    expect(isOver(standing(62, 0), 57, 60_000)).toBe(false);
+    expect(isOver(standing(62, 0), 57, 6 * 60_000)).toBe(true);
   });
 });

@@ -15,6 +15,8 @@ export interface PotHeard {
   readonly probe: readonly PotSample[];
   /** The last that was measured by hand. */
   readonly hand: PotSample | null;
+  /** When the thermostat was last set, epoch ms; absent = nobody has said. */
+  readonly setAtMs?: number | undefined;
 }
 
 export type PotWay = 'rising' | 'falling' | 'steady';
@@ -36,8 +38,6 @@ export interface PotStanding {
 export const SILENT_AFTER_MS = 20_000;
 /** What was measured by hand holds so long. */
 export const HAND_HOLDS_MS = 20 * 60_000;
-/** A probe is compared with the hand so long after. */
-const COMPARED_MS = 5 * 60_000;
 /** So far apart they disagree, K: a kitchen thermometer is good for one or two. */
 const APART_K = 2.5;
 /** The way is told from the last minutes, and from no less than this. */
@@ -66,16 +66,19 @@ export function wayOf(probe: readonly PotSample[], nowMs: number): PotWay | null
   return slope > 0 ? 'rising' : 'falling';
 }
 
-/** A pot as it stands. */
-export function potStanding({ probe, hand }: PotHeard, nowMs: number): PotStanding {
+/**
+ * A pot as it stands. What was measured before the thermostat was set anew says nothing of the heat any more; how far
+ * the probe was off then it still says.
+ */
+export function potStanding({ probe, hand, setAtMs = 0 }: PotHeard, nowMs: number): PotStanding {
   const last = probe.at(-1) ?? null;
   const isSilent = last !== null && nowMs - last.atMs > SILENT_AFTER_MS;
   const told = isSilent ? null : last;
-  const measured = hand !== null && nowMs - hand.atMs <= HAND_HOLDS_MS ? hand : null;
-  const beside = measured && probe.findLast((s) => Math.abs(s.atMs - measured.atMs) <= SILENT_AFTER_MS);
-  const isCompared = told !== null && measured !== null && nowMs - measured.atMs <= COMPARED_MS;
-  const apartK =
-    isCompared && beside && Math.abs(beside.tempC - measured.tempC) >= APART_K ? beside.tempC - measured.tempC : null;
+  const lately = hand !== null && nowMs - hand.atMs <= HAND_HOLDS_MS ? hand : null;
+  const measured = lately !== null && lately.atMs >= setAtMs ? lately : null;
+  const beside = lately && probe.findLast((s) => Math.abs(s.atMs - lately.atMs) <= SILENT_AFTER_MS);
+  const offK = told && lately && beside ? beside.tempC - lately.tempC : 0;
+  const apartK = Math.abs(offK) >= APART_K ? offK : null;
   // a probe that reads too little is corrected by the hand: the warmer of both counts
   const corrected = told && apartK !== null && apartK < 0 ? { ...told, tempC: told.tempC - apartK } : told;
   const by = corrected ?? measured;
@@ -98,13 +101,12 @@ export const windowInPot = (
   return { minC: touch.min + lossK, targetC: potC, maxC: touch.max + lossK };
 };
 
-/** A probe is no better than this, K: so much beside the window is in it. */
-const PROBE_K = 0.5;
-
 export type InWindow = 'under' | 'in' | 'over';
+/** Judged in whole degrees, as every screen says them and as good as a probe is: no figure argues with the verdict. */
 export function inWindow(tempC: number, { minC, maxC }: Pick<PotWindow, 'minC' | 'maxC'>): InWindow {
-  if (tempC > maxC + PROBE_K) return 'over';
-  return tempC < minC - PROBE_K ? 'under' : 'in';
+  const whole = Math.round(tempC);
+  if (whole > Math.round(maxC)) return 'over';
+  return whole < Math.round(minC) ? 'under' : 'in';
 }
 
 /** What is said before a load is taken. `over` wants the wrist anew before it is laid. */
@@ -129,5 +131,15 @@ export function loadWarning(
 
 /** Warmer than set by more than a thermostat plays: it may be stuck. */
 const STUCK_OVER_K = 3;
-export const isOverSet = (standing: PotStanding, setC: number | null): boolean =>
-  standing.tempC !== null && setC !== null && standing.tempC > setC + STUCK_OVER_K && standing.way !== 'falling';
+/** A pot that was just set lower has to come down first, ms. */
+const COMES_DOWN_MS = 5 * 60_000;
+export const isOverSet = (
+  { tempC, way }: Pick<PotStanding, 'tempC' | 'way'>,
+  { setC, setAtMs = 0 }: { readonly setC: number | null; readonly setAtMs?: number | undefined },
+  nowMs: number,
+): boolean =>
+  tempC !== null &&
+  setC !== null &&
+  nowMs - setAtMs > COMES_DOWN_MS &&
+  tempC > setC + STUCK_OVER_K &&
+  way !== 'falling';

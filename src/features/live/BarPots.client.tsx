@@ -25,7 +25,7 @@ function shortName(pot: LivePot, among: readonly LivePot[]): string {
 /** The pots in the bar: how warm, which way, and a mark for the window of the next visit. */
 export function BarPots({ first, timeZone }: { readonly first: readonly LivePot[]; readonly timeZone: string }) {
   const { pots, isOld } = usePots(first);
-  const seen = pots.filter((p) => p.tempC !== null && (p.setC !== null || p.next !== null));
+  const seen = pots.filter((p) => (p.tempC !== null || p.isSilent) && (p.setC !== null || p.next !== null));
   const shown = [...seen].sort((a, b) => rank(a) - rank(b)).slice(0, MOST);
   if (shown.length === 0) return null;
   return (

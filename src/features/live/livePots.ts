@@ -30,8 +30,10 @@ function start(): void {
   onLive((event) => {
     if (event.kind === 'pots') hear(event.pots);
     if (event.kind !== 'anew') return;
+    const askedMs = performance.now();
     void getJson<{ readonly pots: readonly LivePot[] }>('/api/pots').then((sent) => {
-      if (sent.ok) hear(sent.value.pots);
+      // what was told meanwhile is newer than the answer
+      if (sent.ok && toldAtMs <= askedMs) hear(sent.value.pots);
     });
   });
 }

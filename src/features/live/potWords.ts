@@ -9,11 +9,12 @@ const WAY_WORDS = { rising: 'getting warmer', falling: 'cooling', steady: 'stead
 /** `56°`; a dash where nothing is known. */
 export const heatFigure = (tempC: number | null): string => (tempC === null ? '–' : `${Math.round(tempC)}°`);
 
-/** Who says so: `simulated sensor`, `by hand 09:41`. */
+/** Who says so, in a word. */
 export const shortSource = ({ from, isSimulated }: LivePot): string => {
   if (from === 'hand') return 'by hand';
   return isSimulated ? 'simulated' : 'sensor';
 };
+/** Who says so: `simulated sensor`, `by hand 09:41`. */
 export function sourceWords({ from, isSimulated, atMs, isSilent }: LivePot, timeZone: string): string {
   if (from === 'probe') return isSimulated ? 'simulated sensor' : 'sensor';
   const silent = isSilent ? 'sensor silent' : '';
@@ -32,19 +33,19 @@ const AT_WORDS = { in: 'in the window', under: 'under the window', over: 'over t
 export function windowWords({ next }: LivePot, timeZone: string): string {
   if (!next) return '';
   const span = `${Math.round(next.minC)}–${Math.round(next.maxC)}°`;
-  const of = `of ${timeOfDay(next.startsAtMs, timeZone)}`;
-  return next.at === null ? `wanted at ${span}, ${of.slice(3)}` : `${AT_WORDS[next.at]} ${of}, ${span}`;
+  const time = timeOfDay(next.startsAtMs, timeZone);
+  return next.at === null ? `wanted at ${span}, ${time}` : `${AT_WORDS[next.at]} of ${time}, ${span}`;
 }
 
 /** What is wrong with it, and what to do; empty where nothing is. */
 export function faultWords({ isOverSet, isSilent, apartK, setC }: LivePot): readonly string[] {
+  const set = setC === null ? '' : heatFigure(setC);
+  const apart = apartK === null ? '' : `${heatFigure(Math.abs(apartK))} ${apartK < 0 ? 'less' : 'more'}`;
   return [
-    isOverSet && setC !== null
-      ? `Warmer than it is set (${Math.round(setC)}°): the thermostat may be stuck. Pull the plug, let it cool, test anew.`
+    isOverSet
+      ? `Warmer than it is set (${set}): the thermostat may be stuck. Pull the plug, let it cool, test anew.`
       : '',
-    apartK === null
-      ? ''
-      : `The sensor tells ${Math.abs(Math.round(apartK))}° ${apartK < 0 ? 'less' : 'more'} than was measured by hand: the warmer counts. Look at the probe.`,
+    apart === '' ? '' : `The sensor tells ${apart} than was measured by hand: the warmer counts. Look at the probe.`,
     isSilent ? 'The sensor tells nothing: look at its plug, measure by hand meanwhile.' : '',
   ].filter(Boolean);
 }

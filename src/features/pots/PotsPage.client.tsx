@@ -33,8 +33,8 @@ export function PotsPage({ first, timeZone }: { readonly first: PotsView; readon
   return (
     <section className={styles.page}>
       <div className={styles.head}>
-        <h1>{finding(pots, timeZone)}</h1>
-        {heard.isOld ? <p role="alert">Nothing was heard for a while: these figures are old.</p> : null}
+        <h1>{heard.isOld ? 'Nothing heard of the pots for a while' : finding(pots, timeZone)}</h1>
+        {heard.isOld ? <p role="alert">These figures are old: measure before a load.</p> : null}
       </div>
       {said ? (
         <p role={said.bad ? 'alert' : 'status'} className={said.bad ? styles.bad : 'quiet'}>

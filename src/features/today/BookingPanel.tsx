@@ -12,13 +12,15 @@ import styles from './Week.module.css';
 interface Props {
   readonly booking: WeekBooking;
   readonly timeZone: string;
+  readonly nowMs: number;
   readonly onSaid: (words: string) => void;
 }
 
 const STATES = { booked: '', missed: 'Did not come.', open: 'The visit is open.', done: 'Done.' } as const;
 
 /** What can be done with one booking. */
-export function BookingPanel({ booking, timeZone, onSaid }: Props) {
+export function BookingPanel({ booking, timeZone, nowMs, onSaid }: Props) {
+  const isPast = booking.startsAtMs <= nowMs;
   const [fault, setFault] = useState<string | null>(null);
   const { id, version, clientName, state } = booking;
   const set = async (status: 'booked' | 'cancelled' | 'missed', words: string): Promise<void> => {
@@ -52,7 +54,9 @@ export function BookingPanel({ booking, timeZone, onSaid }: Props) {
       {state === 'booked' ? (
         <>
           <p className="quiet">Drag it, or press M on it and move it by the arrows.</p>
-          <Button onClick={() => void set('missed', `${clientName} did not come.`)}>Did not come</Button>
+          {isPast ? (
+            <Button onClick={() => void set('missed', `${clientName} did not come.`)}>Did not come</Button>
+          ) : null}
           <Popconfirm
             title={`Give up ${clientName}’s booking?`}
             okText="Give it up"

@@ -116,6 +116,9 @@ const KEYS: Readonly<Record<string, readonly [columns: number, minutes: number]>
   ArrowRight: [1, 0],
 };
 
+const nameOf = ({ clientName, what, on, startMin, minutes }: WeekBooking): string =>
+  [clientName, what, `${weekday(on)} ${clockText(startMin)}`, `${minutes} minutes`].join(', ');
+
 /** A booking: tapped it is chosen, dragged it moves, by keys M takes it up. */
 function Card({ booking, top, isChosen, isMoving, move, fromMin, onChoose, step }: CardProps) {
   const from = useRef<{ readonly x: number; readonly y: number; readonly off: number; moved: boolean } | null>(null);
@@ -173,7 +176,7 @@ function Card({ booking, top, isChosen, isMoving, move, fromMin, onChoose, step 
       data-state={booking.state}
       data-moving={isMoving}
       aria-pressed={isChosen}
-      aria-label={`${booking.clientName}, ${booking.what}, ${weekday(booking.on)} ${clockText(booking.startMin)}, ${booking.minutes} minutes`}
+      aria-label={nameOf(booking)}
       aria-keyshortcuts="M"
       style={{ top, height: Math.max(22, booking.minutes * PX_PER_MIN - 2) }}
       onPointerDown={down}

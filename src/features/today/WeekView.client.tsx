@@ -97,6 +97,7 @@ export function WeekView({ first }: { readonly first: Week }) {
               key={booking.id}
               booking={booking}
               timeZone={week.timeZone}
+              nowMs={week.nowMs}
               onSaid={(words) => {
                 setSaid(words);
                 void look();

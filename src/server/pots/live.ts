@@ -24,8 +24,8 @@ interface Heard {
   readonly keptAtMs: Map<string, number>;
 }
 
-/** Older samples say nothing about now. */
-const KEPT_MS = 4 * 60_000;
+/** As long as what a hand measured is compared with what the probe told then. */
+const KEPT_MS = 21 * 60_000;
 /** Pages hear at least so often, ms: they call a heat old that they have not heard for longer. */
 const BEAT_MS = 25_000;
 /** So often a heat is written down. */
@@ -53,14 +53,13 @@ export const setNextWindows = (windows: ReadonlyMap<string, NextWindow>): void =
   heard().windows = windows;
 };
 
-/** What a hand measured before the thermostat was set anew holds no longer. */
-function standingOf(db: Db, pot: PotRow, nowMs: number): PotStanding {
+function standingOf(db: Db, pot: PotRow, setAtMs: number | undefined, nowMs: number): PotStanding {
   const note = lastMeasured(db, pot.id);
-  const setAtMs = lastSet(db, pot.id)?.atMs ?? 0;
   return potStanding(
     {
       probe: pot.sensor === 'none' ? [] : (heard().probes.get(pot.channel) ?? []),
-      hand: note && note.tempC !== null && note.atMs >= setAtMs ? { atMs: note.atMs, tempC: note.tempC } : null,
+      hand: note && note.tempC !== null ? { atMs: note.atMs, tempC: note.tempC } : null,
+      setAtMs,
     },
     nowMs,
   );
@@ -72,7 +71,8 @@ const tenths = (value: number | null): number | null => (value === null ? null :
 export function livePots(db: Db, nowMs: number): readonly LivePot[] {
   const { windows } = heard();
   return readPots(db).map(({ pot, product }) => {
-    const standing = standingOf(db, pot, nowMs);
+    const setAtMs = lastSet(db, pot.id)?.atMs;
+    const standing = standingOf(db, pot, setAtMs, nowMs);
     const next = windows.get(pot.productId);
     return {
       id: pot.id,
@@ -86,7 +86,7 @@ export function livePots(db: Db, nowMs: number): readonly LivePot[] {
       isSilent: standing.isSilent,
       apartK: tenths(standing.apartK),
       setC: pot.setC,
-      isOverSet: isOverSet(standing, pot.setC),
+      isOverSet: isOverSet(standing, { setC: pot.setC, setAtMs }, nowMs),
       next: next
         ? {
             startsAtMs: next.startsAtMs,

@@ -59,6 +59,16 @@ describe('booking ahead', () => {
     expect(book(open.db, { ...wanted, clientId: 'hedda', startsAtMs: at(12, 10, 45) }, NOW).ok).toBe(true);
     expect(book(open.db, { ...wanted, clientId: 'hedda', personId: 'bao' }, NOW).ok).toBe(true);
   });
+  it('offers no place of today that is past already', () => {
+    made({ ...wanted, minutes: 120 });
+    const later = { ...wanted, clientId: 'hedda', startsAtMs: at(12, 10, 30), minutes: 30 };
+    const offered = (nowMs: number) => {
+      const refused = book(open.db, later, nowMs);
+      return refused.ok ? null : Number(refused.error.details[0]?.message);
+    };
+    // half past nine is nearer than noon, as long as it is ahead
+    expect([offered(NOW), offered(at(12, 10, 20))]).toEqual([at(12, 9, 30), at(12, 12)]);
+  });
   it('refuses the past and who is not on file', () => {
     expect(book(open.db, { ...wanted, startsAtMs: NOW - 1 }, NOW)).toMatchObject({ error: { code: 'refused' } });
     expect(book(open.db, { ...wanted, clientId: 'nobody' }, NOW)).toMatchObject({ error: { code: 'not-found' } });
@@ -82,7 +92,9 @@ describe('booking ahead', () => {
   });
   it('gives up, notes that nobody came, and takes that back unless the place is taken', () => {
     const id = made();
-    expect(changeBooking(open.db, id, { version: 1, status: 'missed' }, NOW).ok).toBe(true);
+    const missed = { version: 1, status: 'missed' } as const;
+    expect(changeBooking(open.db, id, missed, NOW)).toMatchObject({ error: { code: 'refused' } });
+    expect(changeBooking(open.db, id, missed, at(12, 10, 20)).ok).toBe(true);
     expect(of(id, '2027-05-12').state).toBe('missed');
     const other = made({ ...wanted, clientId: 'hedda' });
     expect(changeBooking(open.db, id, { version: 2, status: 'booked' }, NOW)).toMatchObject({

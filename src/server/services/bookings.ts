@@ -4,7 +4,7 @@ import 'server-only';
 import { randomUUID } from 'node:crypto';
 import { nearestStart, openOn, USUAL_HOURS } from '../../core/calendar';
 import { addDays, ok } from '../../core/shared';
-import { civilDateAt, instantAt, timeInWords } from '../clock';
+import { civilDateAt, instantAt, timeInWords, wallTimeAt } from '../clock';
 import { atomically } from '../db/atomically';
 import type { Db } from '../db/openDatabase';
 import { notFound, refused, stale, type ServiceResult } from '../errors';
@@ -40,8 +40,12 @@ type Wanted = Pick<BookingRow, 'personId' | 'startsAtMs' | 'minutes'>;
 
 const USUAL_MINUTES = 30;
 
-/** The start nearest to the one that is wanted, on that day with that person; null where the day is full. */
-function nearestTo(db: Db, { personId, startsAtMs, minutes }: Wanted, but: string): number | null {
+/** The start nearest to the one that is wanted, still ahead, on that day with that person; null where there is none. */
+function nearestTo(
+  db: Db,
+  { personId, startsAtMs, minutes }: Wanted,
+  { nowMs, but }: { readonly nowMs: number; readonly but: string },
+): number | null {
   const studio = readStudio(db);
   if (!studio) return null;
   const { timeZone, settings } = studio;
@@ -53,9 +57,14 @@ function nearestTo(db: Db, { personId, startsAtMs, minutes }: Wanted, but: strin
       const { startMin } = bookingOnWall(b, timeZone);
       return { fromMin: startMin, toMin: startMin + b.minutes };
     });
-  const wantedMin = Math.round((startsAtMs - instantAt(on, 0, 0, timeZone)) / 60_000);
+  const minuteAt = (atMs: number): number => {
+    const { hour, minute } = wallTimeAt(atMs, timeZone);
+    return 60 * hour + minute;
+  };
+  // what is past of today is as good as taken
+  const past = civilDateAt(nowMs, timeZone) === on ? [{ fromMin: 0, toMin: minuteAt(nowMs) + 1 }] : [];
   const open = openOn(settings.hours ?? USUAL_HOURS, settings.closed ?? [], on);
-  const start = nearestStart(open, busy, { minutes, startMin: wantedMin });
+  const start = nearestStart(open, [...past, ...busy], { minutes, startMin: minuteAt(startsAtMs) });
   return start === null ? null : instantAt(on, Math.floor(start / 60), start % 60, timeZone);
 }
 
@@ -70,8 +79,8 @@ function placeFault(
   const taken = clashingBooking(db, wanted, but);
   if (!taken) return null;
   const timeZone = readStudio(db)?.timeZone ?? 'UTC';
-  const nearest = nearestTo(db, wanted, but);
-  const free = nearest !== null && nearest > nowMs ? `${timeInWords(nearest, timeZone)} is free.` : 'The day is full.';
+  const nearest = nearestTo(db, wanted, { nowMs, but });
+  const free = nearest === null ? 'Nothing is free that day.' : `${timeInWords(nearest, timeZone)} is free.`;
   const who = clientName(db, taken.clientId).split(' ')[0] ?? '';
   const at = timeInWords(wanted.startsAtMs, timeZone);
   return {
@@ -79,7 +88,7 @@ function placeFault(
     error: {
       code: 'refused',
       message: `${at} meets ${who}’s visit. ${free}`,
-      details: [{ path: 'startsAtMs', message: nearest !== null && nearest > nowMs ? String(nearest) : '' }],
+      details: [{ path: 'startsAtMs', message: nearest === null ? '' : String(nearest) }],
     },
   };
 }
@@ -121,6 +130,9 @@ export function changeBooking(db: Db, id: string, body: ChangeBooking, nowMs: nu
     if (!booking) return notFound('booking');
     if (visitOfBooking(db, id)) return refused('Its visit was opened: it stays where it is.', 'booking');
     if ('status' in body) {
+      if (body.status === 'missed' && booking.startsAtMs > nowMs) {
+        return refused('It has not begun yet: nobody can have missed it.', 'status');
+      }
       const back = body.status === 'booked' && booking.status !== 'booked';
       const taken = back ? clashingBooking(db, booking, id) : undefined;
       if (taken) return refused('Its place has been taken meanwhile.', 'status');

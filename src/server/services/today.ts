@@ -80,7 +80,7 @@ function forecast(
   client: ClientRow,
   visit: VisitRow | undefined,
   { studio, products, rules, hold, nowMs }: DayFacts,
-  plan: typeof planCase = planCase,
+  plan: (...of: Parameters<typeof planCase>) => PlannedCase | undefined = planCase,
 ): PlannedCase | undefined {
   const known = visit && partsOf(db, visit);
   if (visit && known) {
@@ -205,10 +205,6 @@ function damagedLine(db: Db, booking: BookingRow): TodayVisit[] {
   ];
 }
 
-/** The plan that is there, else an empty one. */
-const onShelf: typeof planCase = (db, parts, nowMs, use) =>
-  shelvedCase(db, parts) ?? planCase(db, { ...parts, zones: [] }, nowMs, use);
-
 /** The bookings of the day, and what they have in common. */
 function theDay(db: Db, studio: StudioRow, nowMs: number) {
   const date = civilDateAt(nowMs, studio.timeZone);
@@ -239,10 +235,8 @@ export function plansOfDay(
   );
   return ahead.slice(0, most).flatMap(({ booking, visit }) => {
     const client = readClient(db, booking.clientId);
-    const planned = client && readable(() => forecast(db, booking, client, visit, day, onShelf), undefined);
-    return planned && planned.coming === null && planned.hash !== ''
-      ? [{ startsAtMs: booking.startsAtMs, plan: planned.plan }]
-      : [];
+    const planned = client && readable(() => forecast(db, booking, client, visit, day, shelvedCase), undefined);
+    return planned ? [{ startsAtMs: booking.startsAtMs, plan: planned.plan }] : [];
   });
 }
 

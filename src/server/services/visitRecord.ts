@@ -82,7 +82,9 @@ export function visitRecord(db: Db, visitId: string): ServiceResult<readonly Rec
   const counted = standing(journal);
   const ids = (kind: TableEvent['kind']): ReadonlySet<string> =>
     new Set(counted.flatMap((e) => (e.kind === kind && e.strip !== undefined ? [e.strip] : [])));
-  const off = ids('pulled');
+  // what was spread and wiped off after a stop was no strip
+  const laid = ids('laid');
+  const off = new Set([...ids('pulled')].filter((id) => laid.has(id)));
   const worked = planAtTable(fixed, journal);
   const zones = worked.zones.filter((z) => z.strips.length > 0);
   const read = new Map(readingsOf(db, visitId).map((r) => [zoneKey(r), readWords(r.data)]));
@@ -98,7 +100,7 @@ export function visitRecord(db: Db, visitId: string): ServiceResult<readonly Rec
     ...zones.flatMap((z) => zoneBlocks(z, { off, read: read.get(zoneKey(z)) ?? 'not read.' })),
     block('heading', 'At the table'),
     block('line', partsWords(counted)),
-    block('line', gramsWords(zones, ids('laid'))),
+    block('line', gramsWords(zones, laid)),
     block('line', lumpsWords(worked, counted)),
     ...tableWords(journal, studio.timeZone).map((w) => block('line', w)),
     ...(care.length > 0 ? [block('heading', 'Told for home'), ...care.map((c) => block('line', `· ${c.text}`))] : []),

@@ -12,5 +12,8 @@ export const dynamic = 'force-dynamic';
 export default function Page() {
   const studio = readStudio(getDb());
   const view = loadPots(getDb(), nowMs());
-  return studio && view.ok ? <PotsPage first={view.value} timeZone={studio.timeZone} /> : <NoStudio />;
+  if (!studio || !view.ok) return <NoStudio />;
+  // another tablet has put one up or away: the page begins anew with those that are there
+  const key = view.value.pots.map((p) => p.id).join(' ');
+  return <PotsPage key={key} first={view.value} timeZone={studio.timeZone} />;
 }

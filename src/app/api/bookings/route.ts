@@ -1,4 +1,4 @@
-import { newBookingRequest } from '@/formats/requests';
+import { newBookingRequest } from '@/formats/deskRequests';
 import { nowMs } from '@/server/clock';
 import { getDb } from '@/server/db/client';
 import { route } from '@/server/http/route';

@@ -1,4 +1,4 @@
-import { hoursRequest } from '@/formats/requests';
+import { hoursRequest } from '@/formats/deskRequests';
 import { getDb } from '@/server/db/client';
 import { route } from '@/server/http/route';
 import { write } from '@/server/http/write';

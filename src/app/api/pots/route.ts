@@ -1,4 +1,4 @@
-import { newPotRequest } from '@/formats/requests';
+import { newPotRequest } from '@/formats/deskRequests';
 import { nowMs } from '@/server/clock';
 import { getDb } from '@/server/db/client';
 import { toResponse } from '@/server/http/answers';

@@ -1,9 +1,25 @@
+import { zoneKey } from '@/core/anatomy';
 import { careAfter, careBefore, CARE_TEXTS } from '@/core/care';
 import { deeds, standing } from '@/core/hands';
+import { laterDate } from '@/core/shared';
 import type { Bench } from '@/server/services/bench';
 import { dayMonth } from '@/ui/words';
 import { careLines } from './careWords';
 import styles from './Return.module.css';
+
+/** From when all that was worked is ready again for what it was worked with; null where some of it never is. */
+function readyFrom(plan: Bench['plan']): string | null {
+  const days = plan.zones.flatMap((z) => {
+    if (!z.choice) return [];
+    const { family } = z.choice;
+    const regrowth = plan.regrowth.find((r) => zoneKey(r) === zoneKey(z));
+    return [regrowth?.ready.find((r) => r.family === family)?.fromOn ?? null];
+  });
+  return days.reduce<string | null>(
+    (late, d) => (late === null || d === null ? null : laterDate(late, d)),
+    days[0] ?? null,
+  );
+}
 
 interface Props {
   readonly bench: Bench;
@@ -22,7 +38,7 @@ export function CareByClock({ bench, nowMs, nextMs }: Props) {
   const finishedMs = deeds(standing(journal)).at(-1)?.atMs ?? nowMs;
   const after = careLines(careAfter(zones, families), finishedMs, { nowMs, timeZone });
   const before = nextMs === null ? [] : careLines(careBefore(), nextMs, { nowMs, timeZone });
-  const ready = plan.returnOn;
+  const readyOn = readyFrom(plan);
   return (
     <section className={styles.clock}>
       <h2>After-care, by the clock</h2>
@@ -37,7 +53,7 @@ export function CareByClock({ bench, nowMs, nextMs }: Props) {
       </dl>
       <p>
         <strong>{CARE_TEXTS.noShaving}</strong>
-        {ready ? ` The hair is ready from about ${dayMonth(ready.on)}.` : ''}
+        {readyOn === null ? '' : ` The hair is ready from about ${dayMonth(readyOn)}.`}
       </p>
       {before.length > 0 ? (
         <>

@@ -4,6 +4,7 @@ import { zoneKey } from '@/core/anatomy';
 import { Button, Checkbox, Input } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
+import { BEST_OFFSET_DAYS } from '@/core/care';
 import { addDays, daysBetween } from '@/core/shared';
 import type { PlanZone } from '@/core/plan';
 import type { BenchZone } from '@/server/services/bench';
@@ -37,9 +38,6 @@ export function ReturnStation() {
   return <Returning zone={zone} planned={planned} />;
 }
 
-/** Days into the window that are comfortable. */
-const INTO_DAYS = 3;
-
 /** A place as it was chosen: offered, or given by hand. */
 type Chosen = Pick<OfferedSlot, 'on' | 'startsAtMs'>;
 
@@ -71,7 +69,13 @@ function Returning({ zone, planned }: { readonly zone: BenchZone; readonly plann
     <>
       <HowItGrows zone={zone} growth={growth} regrowth={regrowth} family={planned.choice?.family} />
       {own && window ? (
-        <ShorterSeries model={growth.model} own={own} planned={planned} idealDay={window.from + INTO_DAYS} />
+        <ShorterSeries
+          model={growth.model}
+          own={own}
+          planned={planned}
+          idealDay={window.from + BEST_OFFSET_DAYS}
+          isCrossed={planned.choice?.family === 'hard' && studio.settings.schools.shortHair === 'crossed'}
+        />
       ) : null}
     </>
   );

@@ -13,13 +13,15 @@ interface Props {
   readonly own: FamilyLine;
   readonly planned: PlanZone;
   readonly idealDay: number;
+  /** The house lays crossed where hair is short. */
+  readonly isCrossed: boolean;
 }
 
 /** For who cannot bear the regrowth: sooner, with what it costs, beside the ideal. */
-export function ShorterSeries({ model, own, planned, idealDay }: Props) {
+export function ShorterSeries({ model, own, planned, idealDay, isCrossed }: Props) {
   const hairs = planned.hairs;
   const range = { shortestMm: own.shortestMm, longestMm: own.longestMm };
-  const crossed = { ...range, shortestMm: own.shortestMm * (own.family === 'hard' ? CROSSED_FACTOR : 1) };
+  const crossed = { ...range, shortestMm: own.shortestMm * (isCrossed ? CROSSED_FACTOR : 1) };
   const rows = [
     ...SOONER.filter((d) => d < idealDay).map((d) => visitEvery(model, d, { range: crossed, hairs, idealDay })),
     visitEvery(model, idealDay, { range, hairs, idealDay }),
@@ -28,7 +30,7 @@ export function ShorterSeries({ model, own, planned, idealDay }: Props) {
     <details className={styles.sooner}>
       <summary>Cannot bear the regrowth?</summary>
       <p className="quiet">
-        {ZONES[planned.zone].name}, sooner{own.family === 'hard' ? ' and laid crossed' : ''}: what it costs.
+        {ZONES[planned.zone].name}, sooner{isCrossed ? ' and laid crossed' : ''}: what it costs.
       </p>
       <table>
         <thead>

@@ -43,19 +43,21 @@ function words({
 }: Omit<Props, 'onEvent' | 'eventOn'> & { readonly eventOn: string }): string {
   const before = chosenOn === null ? null : daysBetween(chosenOn, eventOn);
   if (before !== null && before >= 2 && before <= smoothDays) {
-    return `${dayMonth(chosenOn ?? '')} fits: ${plural(before, 'day')} before, so smooth on the day and no redness. Later than ${dayMonth(addDays(eventOn, -2))} is too close.`;
+    const latest = dayMonth(addDays(eventOn, -2));
+    const how = `${plural(before, 'day')} before, so likely smooth on the day and redness usually gone`;
+    return `${dayMonth(chosenOn ?? '')} fits: ${how}. Later than ${latest} is too close.`;
   }
   const series = answer?.smooth;
   if (series === undefined || answer === null) return 'Working it out …';
   if (series === null) return 'Too near: no wax is two days off by then.';
   if (series.visits.length === 0) {
-    return `Today’s wax is still smooth on ${dayMonth(eventOn)}: ${plural(daysBetween(visitOn, eventOn), 'day')}.`;
+    return `Today’s wax is likely still smooth on ${dayMonth(eventOn)}, after ${plural(daysBetween(visitOn, eventOn), 'day')}.`;
   }
   const days = series.visits.map(dayMonth).join(', ');
   const last = series.visits.at(-1) ?? eventOn;
   const gap = Math.max(...series.gapDays);
   const how = series.isReady
-    ? `every ${gap} days, the last ${plural(daysBetween(last, eventOn), 'day')} before`
+    ? `about every ${gap} days, the last ${plural(daysBetween(last, eventOn), 'day')} before`
     : 'the nearest there is: not all hair is long enough then, more is tweezed';
-  return `${series.visits.length === 1 ? 'Come on' : 'Come on these days:'} ${days} (${how}).`;
+  return `${series.visits.length === 1 ? 'Come about' : 'Come about these days:'} ${days} (${how}).`;
 }

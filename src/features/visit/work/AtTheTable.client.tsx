@@ -6,6 +6,7 @@ import { ZONES } from '@/core/anatomy';
 import { bandOf, signalOf, standing } from '@/core/hands';
 import { CurtainButton } from '@/ui/Curtain.client';
 import { RoomButton } from '@/ui/Room.client';
+import { loadWords } from '@/features/live/potWords';
 import { useKeys } from '@/ui/useKeys';
 import { useBench } from '../BenchContext.client';
 import { productName } from '../stations';
@@ -16,6 +17,7 @@ import { Band } from './Band';
 import { BelowKey } from './BelowKey';
 import { faultAsked } from './faultAsked';
 import { FaultList } from './FaultList';
+import { lettersOf } from './lettersOf';
 import { FullScreenButton } from './FullScreenButton';
 import { MARKS, MarksBar } from './MarksBar.client';
 import { OtherStrip } from './OtherStrip';
@@ -27,12 +29,6 @@ import { useTable } from './useTable';
 import { useWakeLock } from './useWakeLock';
 import { WorkSheet } from './WorkSheet';
 import styles from './Work.module.css';
-
-/** How many usual letters wide a word is: an M is wider, an I narrower. */
-function lettersOf(word: string): number {
-  const count = (of: RegExp): number => word.match(of)?.length ?? 0;
-  return Math.min(6, Math.round(word.length + (count(/[MW]/g) - count(/I/g)) / 2));
-}
 
 /** The table as a signal: one word, one number, one drawing, one key. */
 export function AtTheTable() {
@@ -278,6 +274,10 @@ export function AtTheTable() {
           onPulled={(id) => {
             setPanel(null);
             t.pulled(id);
+          }}
+          warningOf={(id) => {
+            const warning = t.potOf(id)?.warning;
+            return warning ? loadWords(warning) : null;
           }}
           onClose={() => setPanel(null)}
         />

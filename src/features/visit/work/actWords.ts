@@ -163,7 +163,8 @@ const AGAIN = {
 
 function wristWords(act: Extract<Act, { kind: 'wrist' }>, context: ActContext): ActWords {
   const { plan, found, productName, pot } = context;
-  const by = pot && `Pot ${heatFigure(pot.tempC)}, ${shortSource(pot.pot)}:`;
+  const known = pot && pot.tempC !== null ? `Pot ${heatFigure(pot.tempC)}, ${shortSource(pot.pot)}:` : null;
+  const by = pot && known === null ? 'The sensor is silent:' : known;
   const first = found.get(act.firstStrip);
   const zone = first?.zone ?? plan.zones.find((z) => z.choice?.product === act.product);
   const touchC = first && first.strip.pass > 1 ? first.strip.touchC : zone?.heat?.workingC.target;

@@ -23,7 +23,7 @@ import { lumpsUsed, planAtTable, tableGroups, type Plan, type PlanStrip, type Pl
 import { tabletNow } from '@/ui/tabletClock';
 import { usePots } from '@/features/live/livePots';
 import { useBench } from '../BenchContext.client';
-import { potHere, potSaid, type PotHere } from './potHere';
+import { potFor, potHere, potSaid, type PotHere } from './potHere';
 
 const TICK_MS = 250;
 
@@ -43,6 +43,8 @@ export interface Table {
   readonly act: Act;
   /** The pot that the act takes its wax from; null where it takes none or nothing is known of it. */
   readonly pot: PotHere | null;
+  /** The same of any strip, chosen out of turn. */
+  readonly potOf: (strip: string) => PotHere | null;
   /** Epoch ms; 0 before the clock is known. */
   readonly nowMs: number;
   readonly found: ReadonlyMap<string, FoundStrip>;
@@ -96,7 +98,13 @@ export function useTable(): Table {
     return () => clearInterval(timer);
   }, []);
   const act = interrupted(table, groups, nowMs);
-  const pot = potHere(usePots(null), act, found);
+  const heard = usePots(null);
+  const pot = potHere(heard, act, found);
+  /** The pot that this strip's wax would come from, chosen out of turn. */
+  const potOf = (strip: string): PotHere | null => {
+    const info = found.get(strip);
+    return info ? potFor(heard, info.zone.choice?.product, info) : null;
+  };
   const isTooWarm = act.kind === 'lay' && pot?.warning?.kind === 'over';
   const emit = (...acts: readonly Omit<TableEvent, 'id' | 'atMs'>[]): void => {
     const atMs = tabletNow();
@@ -147,7 +155,11 @@ export function useTable(): Table {
     mark: (kind) => {
       if (table.lastPulled) emit({ kind: 'mark', strip: table.lastPulled, mark: kind });
     },
-    laid: (strip) => emit({ kind: 'laid', strip }),
+    laid: (strip) => {
+      const from = potOf(strip);
+      emit({ kind: 'laid', strip, ...(from?.warning?.kind === 'over' ? potSaid(from) : {}) });
+    },
+    potOf,
     pulled: (...strips) =>
       // after a stop it is eased off: that is no pull before its time
       emit(

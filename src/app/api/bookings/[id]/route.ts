@@ -1,4 +1,4 @@
-import { bookingRequest } from '@/formats/requests';
+import { bookingRequest } from '@/formats/deskRequests';
 import { nowMs } from '@/server/clock';
 import { getDb } from '@/server/db/client';
 import { route } from '@/server/http/route';

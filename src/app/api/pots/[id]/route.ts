@@ -1,4 +1,4 @@
-import { potRequest } from '@/formats/requests';
+import { potRequest } from '@/formats/deskRequests';
 import { nowMs } from '@/server/clock';
 import { getDb } from '@/server/db/client';
 import { route } from '@/server/http/route';
@@ -20,5 +20,6 @@ export const { GET, POST, PUT, PATCH, DELETE } = route<{ id: string }>({
         tellPots(getDb(), nowMs());
         return loadPots(getDb(), nowMs());
       },
+      tells: () => [{ kind: 'day' }],
     }),
 });

@@ -1,4 +1,4 @@
-import { potFaultRequest } from '@/formats/requests';
+import { potFaultRequest } from '@/formats/deskRequests';
 import { getDb } from '@/server/db/client';
 import { route } from '@/server/http/route';
 import { write } from '@/server/http/write';

@@ -1,4 +1,4 @@
-import { potNoteRequest } from '@/formats/requests';
+import { potNoteRequest } from '@/formats/deskRequests';
 import { actingPerson } from '@/server/acting';
 import { nowMs } from '@/server/clock';
 import { getDb } from '@/server/db/client';
