@@ -8,7 +8,7 @@ import { existsSync } from 'node:fs';
 import type BetterSqlite3 from 'better-sqlite3';
 import Database from 'better-sqlite3';
 import { liveGroups } from '../src/core/plan';
-import { addDays, seededRandom } from '../src/core/shared';
+import { addDays, daysBetween, seededRandom } from '../src/core/shared';
 import { loadDemo } from '../src/demo/loadDemo';
 import { civilDateAt, instantAt } from '../src/server/clock';
 import { openDatabase, type Db } from '../src/server/db/openDatabase';
@@ -90,6 +90,15 @@ function writer(raw: BetterSqlite3.Database, table: string): (row: Row) => void 
   };
 }
 
+/** Dates of what was worked, as far from this visit as from the one that it is a copy of. */
+function movedTo(row: Row, on: string): Row {
+  const was = row['planned_on'];
+  if (typeof was !== 'string') return {};
+  const days = daysBetween(was, on);
+  const moved = (date: Row[string] | undefined): string | null => (typeof date === 'string' ? addDays(date, days) : null);
+  return { planned_on: on, ready_from: moved(row['ready_from']), ready_to: moved(row['ready_to']) };
+}
+
 export function grow(file: string, share: number, nowMs: number): void {
   if (existsSync(file)) throw new Error(`${file} is there already`);
   const { db, close } = openDatabase(file);
@@ -122,7 +131,7 @@ export function grow(file: string, share: number, nowMs: number): void {
     put['visits']?.({ ...t.visit, id, client_id: clientId, on_date: on, ...closed });
     for (const row of t.charts) put['charts']?.({ ...row, ...own });
     for (const row of t.readings) put['readings']?.({ ...row, ...own });
-    for (const row of t.worked) put['worked']?.({ ...row, ...own });
+    for (const row of t.worked) put['worked']?.({ ...row, ...own, ...movedTo(row, on) });
     if (hash === null) return;
     t.acts.forEach(({ kind, atMs: offset, data }, i) =>
       put['table_journal']?.({ id: `${id}-${i}`, visit_id: id, at_ms: atMs + offset, kind, data }),

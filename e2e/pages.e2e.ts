@@ -15,6 +15,7 @@ test('every page passes axe and has no sideways scroll at 360 px', async ({ page
     '/studio',
     '/prices',
     '/pots',
+    '/ready',
     '/week',
     '/hours',
     '/products',

@@ -71,19 +71,19 @@ export function buildIfChanged() {
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted && existsSync(join('.next', 'BUILD_ID'))) return;
   console.log('Building …');
   must('Building', process.execPath, [join('node_modules', 'next', 'dist', 'bin', 'next'), 'build']);
-  buildThread();
+  buildThreads();
   mkdirSync('.next', { recursive: true });
   writeFileSync(stamp, wanted);
 }
 
-/** The thread in which plans are made, as one file: a thread of the server loads no sources. */
-function buildThread() {
+/** Threads as one file each: a thread of the server loads no sources. */
+function buildThreads() {
   const options = ['--bundle', '--platform=node', '--format=esm', '--target=node20', '--log-level=warning'];
-  const files = [
-    join('src', 'server', 'planning', 'plan.thread.ts'),
-    `--outfile=${join('.next', 'strickle', 'plan.thread.mjs')}`,
-  ];
-  must('Building the planner', join('node_modules', '.bin', 'esbuild'), [...files, ...options]);
+  for (const name of ['plan', 'forecast']) {
+    const source = join('src', 'server', 'planning', `${name}.thread.ts`);
+    const outfile = `--outfile=${join('.next', 'strickle', `${name}.thread.mjs`)}`;
+    must(`Building the thread of ${name}s`, join('node_modules', '.bin', 'esbuild'), [source, outfile, ...options]);
+  }
 }
 
 /** Debian's Chromium for the browser tests; installed by apt where it is missing. */

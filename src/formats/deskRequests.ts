@@ -17,17 +17,20 @@ export const bookingRequest = Joi.alternatives(
   Joi.object({ version, status: Joi.string().valid('booked', 'cancelled', 'missed').required() }),
 ).required();
 const minuteOfDay = Joi.number().integer().min(0).max(1440).required();
+/** Seven lists, Monday first. */
+const weekHours = Joi.array()
+  .length(7)
+  .items(
+    Joi.array()
+      .max(4)
+      .items(Joi.object({ fromMin: minuteOfDay, toMin: minuteOfDay })),
+  )
+  .required();
 export const hoursRequest = Joi.object({
   version,
-  /** Seven lists, Monday first. */
-  hours: Joi.array()
-    .length(7)
-    .items(
-      Joi.array()
-        .max(4)
-        .items(Joi.object({ fromMin: minuteOfDay, toMin: minuteOfDay })),
-    )
-    .required(),
+  hours: weekHours,
+  /** Whose week differs from the studio's. */
+  hoursOf: Joi.object().pattern(id, weekHours).max(100).optional(),
   closed: Joi.array()
     .max(100)
     .items(Joi.object({ from: civilDate.required(), to: civilDate.required(), why: words(60).required() }))
@@ -53,4 +56,25 @@ export const potNoteRequest = Joi.alternatives(
 ).required();
 export const potFaultRequest = Joi.object({
   fault: Joi.string().valid('NONE', 'DROPOUT', 'DRIFT', 'STUCK').required(),
+}).required();
+
+export const absenceRequest = Joi.object({
+  personId: id.required(),
+  fromMs: instant.required(),
+  toMs: instant.required(),
+  why: Joi.string().trim().min(1).max(60).required(),
+}).required();
+const LONGEST_CALENDAR = 2_000_000;
+export const calendarRequest = Joi.object({
+  text: Joi.string().max(LONGEST_CALENDAR).required(),
+  write: Joi.boolean().required(),
+}).required();
+export const feedRequest = Joi.object({ open: Joi.boolean().required() }).required();
+export const waitingRequest = Joi.object({
+  clientId: id.required(),
+  personId: id.allow(null).required(),
+  weekdays: Joi.array().items(Joi.number().integer().min(0).max(6)).unique().min(1).max(7).required(),
+  fromMin: minuteOfDay,
+  toMin: minuteOfDay,
+  words: words(120).required(),
 }).required();

@@ -20,7 +20,7 @@ const PLACES = [
 
 /** The place that a page belongs to. */
 function placeOf(path: string): string {
-  if (path.startsWith('/clients')) return '/clients';
+  if (/^\/(clients|ready)/.test(path)) return '/clients';
   if (path.startsWith('/pots')) return '/pots';
   if (/^\/(studio|products|rules|prices|hours)/.test(path)) return '/studio';
   return path === '/' || /^\/(visits|week)/.test(path) ? '/' : '';

@@ -36,6 +36,9 @@ export const dateAndTime = (atMs: number, timeZone: string): string =>
     minute: '2-digit',
     timeZone,
   }).format(atMs);
+/** `Wed 2 Dec, 14:00`, for narrow places. */
+export const shortDateTime = (atMs: number, timeZone: string): string =>
+  `${formatOf({ weekday: 'short', day: 'numeric', month: 'short', timeZone }).format(atMs).replace(',', '')}, ${timeOfDay(atMs, timeZone)}`;
 export const degrees = (tempC: number): string => `${Math.round(tempC)} °C`;
 /** `12–28 July` or `28 June – 3 July`. */
 export function span(from: string, to: string): string {

@@ -4,3 +4,7 @@ export { freePlaces, nearestStart, proposeSlots, slotOn } from './slots';
 export type { Busy, Slot, SlotInput } from './slots';
 export { smoothDaysFor, smoothSeries } from './smoothOn';
 export type { SmoothInput, SmoothSeries } from './smoothOn';
+export { visitLength } from './visitLength';
+export type { TimedVisit, VisitLength } from './visitLength';
+export { lateAnswer } from './late';
+export type { LateZone } from './late';

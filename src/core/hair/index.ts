@@ -20,6 +20,8 @@ export {
   VISIBLE_MM,
   MEDIAN_PERSON,
 } from './regrowth';
+export { readyBy, readyTable } from './readyTable';
+export type { ReadyTable } from './readyTable';
 export { visitEvery } from './shorterSeries';
 export type { ShorterVisit } from './shorterSeries';
 export type { PersonalGrowth, RegrowthDay, RegrowthModel, ReadyWindow } from './regrowth';

@@ -192,15 +192,19 @@ export function learnGrowth(
   const most = Math.max(...cells.map((c) => c.logWeight));
   const weights = cells.map((c) => Math.exp(c.logWeight - most));
   const total = weights.reduce((a, b) => a + b, 0);
-  const along = (values: readonly number[], of: (c: Cell) => number): readonly number[] =>
-    values.map((_, i) => cells.reduce((s, c, n) => (of(c) === i ? s + (weights[n] ?? 0) : s), 0));
-  const rateWeights = along(factors, (c) => c.rate);
-  const meanOf = (values: readonly number[], of: (c: Cell) => number): number =>
-    along(values, of).reduce((s, w, i) => s + w * (values[i] ?? 0), 0) / total;
+  const rateWeights = factors.map(() => 0);
+  const lagWeights = lagShifts.map(() => 0);
+  cells.forEach((c, n) => {
+    const weight = weights[n] ?? 0;
+    rateWeights[c.rate] = (rateWeights[c.rate] ?? 0) + weight;
+    lagWeights[c.lag] = (lagWeights[c.lag] ?? 0) + weight;
+  });
+  const meanOf = (values: readonly number[], by: readonly number[]): number =>
+    by.reduce((s, w, i) => s + w * (values[i] ?? 0), 0) / total;
   const doubts = doubtsOf(observations, cells, weights);
   const point = (p: number): number => quantileOf(factors, rateWeights, p * total);
   return {
-    person: { rateFactor: meanOf(factors, (c) => c.rate), lagShiftDays: meanOf(lagShifts, (c) => c.lag) },
+    person: { rateFactor: meanOf(factors, rateWeights), lagShiftDays: meanOf(lagShifts, lagWeights) },
     rateBand: [point(0.05), point(0.25), point(0.75), point(0.95)],
     visits: observations.length - doubts.length,
     doubts,

@@ -203,6 +203,8 @@ export interface PlanRegrowth {
   /** Lengths of earlier visits, or today's, that do not fit the others. */
   readonly doubts: readonly DoubtedLength[];
   readonly rateFactor: number;
+  /** Added to the lag before hair starts again, days; absent in plans of before it was kept. */
+  readonly lagShiftDays?: number;
 }
 
 /** A round of the work with its words. */

@@ -30,5 +30,6 @@ export function planRegrowth(
     learnedFrom: learned.visits,
     doubts: learned.doubts,
     rateFactor: roundTo(learned.person.rateFactor, 3),
+    lagShiftDays: roundTo(learned.person.lagShiftDays, 2),
   };
 }

@@ -3,13 +3,20 @@
 import { Alert, Button, Checkbox, Input } from 'antd';
 import Link from 'next/link';
 import { useEffect, useRef, useState } from 'react';
-import type { ClientLine } from '@/server/services/clients';
+import type { ClientLine } from '@/server/services/clientSearch';
 import { ImportClients } from './ImportClients.client';
+import { DueWords } from './DueWords';
 import { NewClient } from './NewClient.client';
 import styles from './Clients.module.css';
 
 /** Search as you type over name, byline, phone and note. */
-export function ClientSearch({ first }: { readonly first: readonly ClientLine[] }) {
+export function ClientSearch({
+  first,
+  timeZone,
+}: {
+  readonly first: readonly ClientLine[];
+  readonly timeZone: string;
+}) {
   const [query, setQuery] = useState('');
   const [lines, setLines] = useState(first);
   const [away, setAway] = useState(false);
@@ -54,6 +61,7 @@ export function ClientSearch({ first }: { readonly first: readonly ClientLine[] 
             New client
           </Button>
           <Button onClick={() => setImporting(true)}>Import</Button>
+          <Button href="/ready">Who is ready when</Button>
           <Button href="/api/clients/export">Export</Button>
         </span>
       </div>
@@ -94,6 +102,7 @@ export function ClientSearch({ first }: { readonly first: readonly ClientLine[] 
                   ))}
                   {c.alerts.length > 2 ? <em>and {c.alerts.length - 2} more</em> : null}
                 </span>
+                <DueWords due={c.due} timeZone={timeZone} />
                 <span className="quiet">{c.phone}</span>
               </Link>
             </li>

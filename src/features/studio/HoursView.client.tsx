@@ -1,11 +1,12 @@
 'use client';
 
-import { Button, Input, Switch } from 'antd';
+import { Button, Checkbox, Input, Radio, Switch } from 'antd';
 import { useState } from 'react';
 import type { ClosedDays, DaySpan } from '@/core/calendar';
 import type { StudioHours } from '@/server/services/hours';
 import { DateField } from '@/ui/DateField.client';
 import { sendJson } from '@/ui/sendJson';
+import { PersonCalendar } from './PersonCalendar.client';
 import styles from './Studio.module.css';
 
 const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
@@ -24,13 +25,25 @@ export function HoursView({ first }: { readonly first: StudioHours }) {
   const [saved, setSaved] = useState(first);
   const [hours, setHours] = useState(first.hours);
   const [closed, setClosed] = useState(first.closed);
+  const [hoursOf, setHoursOf] = useState(first.hoursOf);
+  const [whose, setWhose] = useState('');
   const [said, setSaid] = useState<{ readonly text: string; readonly bad: boolean } | null>(null);
   const isChanged =
-    JSON.stringify(hours) !== JSON.stringify(saved.hours) || JSON.stringify(closed) !== JSON.stringify(saved.closed);
-  const setDay = (day: number, spans: readonly DaySpan[]): void =>
-    setHours(hours.map((s, i) => (i === day ? spans : s)));
+    JSON.stringify([hours, closed, hoursOf]) !== JSON.stringify([saved.hours, saved.closed, saved.hoursOf]);
+  const own = hoursOf[whose];
+  const shown = own ?? hours;
+  const setDay = (day: number, spans: readonly DaySpan[]): void => {
+    const week = shown.map((s, i) => (i === day ? spans : s));
+    if (whose === '') setHours(week);
+    else setHoursOf({ ...hoursOf, [whose]: week });
+  };
+  const asStudio = (is: boolean): void => {
+    const others = Object.fromEntries(Object.entries(hoursOf).filter(([id]) => id !== whose));
+    setHoursOf(is ? others : { ...others, [whose]: hours });
+  };
+  const person = saved.people.find((p) => p.id === whose);
   const save = async (): Promise<void> => {
-    const body = { version: saved.studioVersion, hours, closed };
+    const body = { version: saved.studioVersion, hours, closed, hoursOf };
     const sent = await sendJson<StudioHours>('PUT', '/api/hours', body);
     if (sent.ok) {
       setSaved(sent.value);
@@ -54,12 +67,29 @@ export function HoursView({ first }: { readonly first: StudioHours }) {
           {said.text}
         </p>
       ) : null}
-      <ul className={styles.week}>
-        {DAYS.map((name, day) => (
-          <DayRow key={name} name={name} spans={hours[day] ?? []} onChange={(spans) => setDay(day, spans)} />
-        ))}
-      </ul>
-      <Closed closed={closed} onChange={setClosed} />
+      <Radio.Group
+        value={whose}
+        onChange={(e) => setWhose(e.target.value as string)}
+        optionType="button"
+        aria-label="Whose hours"
+        options={[
+          { value: '', label: 'The studio' },
+          ...saved.people.map(({ id, name }) => ({ value: id, label: `${name}${hoursOf[id] ? ', own hours' : ''}` })),
+        ]}
+      />
+      {person ? (
+        <Checkbox checked={own === undefined} onChange={(e) => asStudio(e.target.checked)}>
+          {person.name} works as the studio is open
+        </Checkbox>
+      ) : null}
+      {person && own === undefined ? null : (
+        <ul className={styles.week}>
+          {DAYS.map((name, day) => (
+            <DayRow key={name} name={name} spans={shown[day] ?? []} onChange={(spans) => setDay(day, spans)} />
+          ))}
+        </ul>
+      )}
+      {person ? <PersonCalendar key={person.id} person={person} /> : <Closed closed={closed} onChange={setClosed} />}
       <div>
         <Button type="primary" size="large" disabled={!isChanged} onClick={() => void save()}>
           Save the hours

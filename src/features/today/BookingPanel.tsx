@@ -6,6 +6,7 @@ import { useState } from 'react';
 import type { WeekBooking } from '@/server/services/week';
 import { sendJson } from '@/ui/sendJson';
 import { dayMonth, timeOfDay, weekday } from '@/ui/words';
+import { LateBox } from './LateBox';
 import { OpenVisitButton } from './OpenVisitButton.client';
 import styles from './Week.module.css';
 
@@ -51,6 +52,7 @@ export function BookingPanel({ booking, timeZone, nowMs, onSaid }: Props) {
           quiet
         />
       )}
+      {state === 'booked' || state === 'open' ? <LateBox bookingId={id} /> : null}
       {state === 'booked' ? (
         <>
           <p className="quiet">Drag it, or press M on it and move it by the arrows.</p>

@@ -1,50 +1,32 @@
 'use client';
 
-import { Button, Select } from 'antd';
+import { Button, Input, Radio, Select } from 'antd';
 import { useState } from 'react';
+import type { Away } from '@/server/services/absences';
 import type { Week } from '@/server/services/week';
 import { sendJson } from '@/ui/sendJson';
 import { dayMonth, weekday } from '@/ui/words';
 import { clockText, instantOfPlace } from './weekTime';
+import { findClients, type Found } from './findClients';
+import { ReadyToBook, type Wish } from './ReadyToBook';
 import type { Place } from './weekMove';
 import styles from './Week.module.css';
 
 interface Props {
   readonly wanted: Place | null;
   readonly week: Week;
+  /** Who was taken from the list of those who are ready. */
+  readonly wish: Wish | null;
+  readonly onWish: (wish: Wish | null) => void;
   readonly onSaid: (words: string) => void;
 }
 
-interface Found {
-  readonly id: string;
-  readonly name: string;
-  readonly byline: string;
-}
-
-/** Clients whose name begins so; words to look for never stand in an address. */
-async function find(query: string): Promise<readonly Found[]> {
-  try {
-    const response = await fetch('/api/clients', { headers: { 'x-search': encodeURIComponent(query) } });
-    // our own route's answer
-    return response.ok ? ((await response.json()) as { clients: readonly Found[] }).clients : [];
-  } catch {
-    return [];
-  }
-}
-
 /** Books a client for the place that was tapped, for what they last came for. */
-export function NewBookingPanel({ wanted, week, onSaid }: Props) {
-  const [found, setFound] = useState<readonly Found[]>([]);
-  const [clientId, setClientId] = useState<string | null>(null);
+export function NewBookingPanel({ wanted, week, wish, onWish, onSaid }: Props) {
+  const [found, setFound] = useState<readonly Found[]>(wish ? [{ ...wish, byline: '' }] : []);
+  const [clientId, setClientId] = useState<string | null>(wish?.id ?? null);
   const [fault, setFault] = useState<string | null>(null);
-  if (!wanted) {
-    return (
-      <div className={styles.panel}>
-        <h2>Book ahead</h2>
-        <p className="quiet">Tap a free place in the week; tap a booking to see it, drag it to move it.</p>
-      </div>
-    );
-  }
+  if (!wanted) return <ReadyToBook week={week} wish={wish} onWish={onWish} />;
   const person = week.people.find((p) => p.id === wanted.personId)?.name ?? '';
   const when = `${weekday(wanted.on)} ${dayMonth(wanted.on)}, ${clockText(wanted.startMin)}`;
   const book = async (): Promise<void> => {
@@ -61,10 +43,10 @@ export function NewBookingPanel({ wanted, week, onSaid }: Props) {
       <p className="quiet">with {person}</p>
       <Select
         aria-label="Client to book"
-        showSearch={{ filterOption: false, onSearch: (query) => void find(query).then(setFound) }}
+        showSearch={{ filterOption: false, onSearch: (query) => void findClients(query).then(setFound) }}
         placeholder="name of the client"
         value={clientId}
-        onFocus={() => void find('').then(setFound)}
+        onFocus={() => void findClients('').then(setFound)}
         onChange={(id: string) => setClientId(id)}
         options={found.map((c) => ({ value: c.id, label: `${c.name}${c.byline ? `, ${c.byline}` : ''}` }))}
       />
@@ -76,7 +58,67 @@ export function NewBookingPanel({ wanted, week, onSaid }: Props) {
       <Button type="primary" disabled={clientId === null} onClick={() => void book()}>
         Book {clockText(wanted.startMin)}
       </Button>
+      <NotHere wanted={wanted} person={person} timeZone={week.timeZone} onSaid={onSaid} />
       <p className="quiet">For what they last came for, and as long; both can be changed at the visit.</p>
     </div>
+  );
+}
+
+const AWAY_HOURS = [1, 2, 4, 9] as const;
+
+/** The person of the place that was tapped is away from then on. */
+function NotHere({
+  wanted,
+  person,
+  timeZone,
+  onSaid,
+}: {
+  readonly wanted: Place;
+  readonly person: string;
+  readonly timeZone: string;
+  readonly onSaid: (words: string) => void;
+}) {
+  const [why, setWhy] = useState('');
+  const [hours, setHours] = useState<number>(1);
+  const [fault, setFault] = useState('');
+  const send = async (): Promise<void> => {
+    const fromMs = instantOfPlace(wanted, timeZone);
+    const body = { personId: wanted.personId, fromMs, toMs: fromMs + hours * 3_600_000, why: why.trim() };
+    const sent = await sendJson<Away>('POST', '/api/absences', body, crypto.randomUUID());
+    if (!sent.ok) {
+      setFault(sent.error.message);
+      return;
+    }
+    const meets = sent.value.meets.length > 0 ? ` Booked there already: ${sent.value.meets.join('; ')}.` : '';
+    onSaid(`${person} is away from ${clockText(wanted.startMin)}.${meets}`);
+  };
+  return (
+    <details>
+      <summary>{person} is not here then</summary>
+      <div className={styles.panel}>
+        <Input
+          value={why}
+          onChange={(e) => setWhy(e.target.value)}
+          maxLength={60}
+          placeholder="why: school, dentist"
+          aria-label="Why away"
+        />
+        <Radio.Group
+          value={hours}
+          onChange={(e) => setHours(e.target.value as number)}
+          optionType="button"
+          aria-label="For how long"
+          options={AWAY_HOURS.map((h) => ({ value: h, label: `${h} h` }))}
+        />
+        {fault === '' ? null : (
+          <p role="alert" className={styles.bad}>
+            {fault}
+          </p>
+        )}
+        <Button disabled={why.trim() === ''} onClick={() => void send()}>
+          Keep it free
+        </Button>
+      </div>
+    </details>
   );
 }

@@ -42,11 +42,11 @@ export function Track({ week, column, hours, move, chosen, wanted, onChoose, onW
     <div
       className={styles.track}
       data-column={`${on} ${personId}`}
-      data-closed={day?.open.length === 0}
+      data-closed={(day?.works[personId] ?? []).length === 0}
       style={{ height }}
       onPointerUp={tap}
     >
-      {(day?.open ?? []).map((o) => (
+      {(day?.works[personId] ?? []).map((o) => (
         <i
           key={o.fromMin}
           className={styles.open}
@@ -54,6 +54,24 @@ export function Track({ week, column, hours, move, chosen, wanted, onChoose, onW
         />
       ))}
       {day?.why ? <em className={styles.why}>{day.why}</em> : null}
+      {week.away.filter(isHere).map((a) => {
+        const from = Math.max(a.fromMin, hours.fromMin);
+        const to = Math.min(a.toMin, hours.toMin);
+        if (to <= from) return null;
+        return (
+          <button
+            key={`${a.id} ${a.on}`}
+            type="button"
+            className={styles.away}
+            style={{ top: top(from), height: top(to) - top(from) }}
+            aria-pressed={a.id === chosen}
+            aria-label={`Away: ${a.why}, ${weekday(on)} ${clockText(a.fromMin)} to ${clockText(a.toMin)}`}
+            onClick={() => onChoose(a.id)}
+          >
+            {a.why}
+          </button>
+        );
+      })}
       {week.bookings
         .filter((b) => isHere(b))
         .map((b) => (

@@ -8,8 +8,11 @@ import type { Week } from '@/server/services/week';
 import { getJson, sendJson } from '@/ui/sendJson';
 import { weekday } from '@/ui/words';
 import { clockText, instantOfPlace } from './weekTime';
+import { AwayPanel } from './AwayPanel';
 import { BookingPanel } from './BookingPanel';
 import { NewBookingPanel } from './NewBookingPanel';
+import type { Wish } from './ReadyToBook';
+import { WaitingList } from './WaitingList';
 import { columnsOf, finding, hint, hoursOf, PX_PER_MIN, type ShownHours } from './weekLayout';
 import { IDLE, moved, type Column, type Move, type MoveEvent, type Place } from './weekMove';
 import { Track } from './WeekTrack.client';
@@ -22,6 +25,7 @@ export function WeekView({ first }: { readonly first: Week }) {
   const [week, setWeek] = useState(first);
   const [chosen, setChosen] = useState<string | null>(null);
   const [wanted, setWanted] = useState<Place | null>(null);
+  const [wish, setWish] = useState<Wish | null>(null);
   const [said, setSaid] = useState('');
   const columns = useMemo(() => columnsOf(week), [week]);
   const [move, step] = useReducer((m: Move, e: MoveEvent) => moved(columns, m, e), IDLE);
@@ -49,6 +53,11 @@ export function WeekView({ first }: { readonly first: Week }) {
     void look();
   });
   const booking = week.bookings.find((b) => b.id === chosen) ?? null;
+  const away = week.away.find((a) => a.id === chosen) ?? null;
+  const say = (words: string): void => {
+    setSaid(words);
+    void look();
+  };
   const choose = (id: string | null): void => {
     setChosen(id);
     setWanted(null);
@@ -93,28 +102,32 @@ export function WeekView({ first }: { readonly first: Week }) {
             <Link href={`/week?on=${addDays(week.fromOn, 7)}`}>Week after</Link>
           </nav>
           {booking ? (
-            <BookingPanel
-              key={booking.id}
-              booking={booking}
-              timeZone={week.timeZone}
-              nowMs={week.nowMs}
-              onSaid={(words) => {
-                setSaid(words);
-                void look();
-              }}
+            <BookingPanel key={booking.id} booking={booking} timeZone={week.timeZone} nowMs={week.nowMs} onSaid={say} />
+          ) : null}
+          {away ? (
+            <AwayPanel
+              key={away.id}
+              away={away}
+              person={week.people.find((p) => p.id === away.personId)?.name ?? ''}
+              onSaid={say}
             />
-          ) : (
+          ) : null}
+          {booking || away || wanted || week.waiting.length === 0 ? null : <WaitingList week={week} onSaid={say} />}
+          {booking || away ? null : (
             <NewBookingPanel
               key={wanted ? `${wanted.on} ${wanted.startMin} ${wanted.personId}` : 'none'}
               wanted={wanted}
               week={week}
+              wish={wish}
+              onWish={setWish}
               onSaid={(words) => {
-                setSaid(words);
+                setWish(null);
                 setWanted(null);
-                void look();
+                say(words);
               }}
             />
           )}
+          {booking || away || wanted || week.waiting.length > 0 ? null : <WaitingList week={week} onSaid={say} />}
         </aside>
       </div>
     </section>

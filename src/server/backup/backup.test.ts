@@ -6,7 +6,8 @@ import { demoStudio } from '../../demo/studioForTests';
 import { openDatabase } from '../db/openDatabase';
 import { holdFile } from '../db/oneServer';
 import { EMPTY_PROFILE } from '../db/upSteps';
-import { createClient, searchClients } from '../services/clients';
+import { createClient } from '../services/clients';
+import { searchClients } from '../services/clientSearch';
 import { backUp, backupFolder, checkFile, dailyBackup, restore } from './backup';
 
 const NOW = Date.UTC(2027, 4, 8, 8, 0);

@@ -224,3 +224,38 @@ export function putCare(
       .run(),
   );
 }
+
+const TIMED_OWN = 12;
+const TIMED_OTHERS = 40;
+const isTimed = () =>
+  and(eq(visits.status, 'closed'), isNull(visits.endedAs), isNotNull(visits.plannedMin), isNotNull(visits.tableMin));
+export interface TimedRow {
+  readonly id: string;
+  readonly plannedMin: number;
+  readonly tableMin: number;
+}
+const timed = { id: visits.id, plannedMin: visits.plannedMin, tableMin: visits.tableMin };
+const whole = (rows: readonly { id: string; plannedMin: number | null; tableMin: number | null }[]): TimedRow[] =>
+  rows.map((r) => ({ id: r.id, plannedMin: r.plannedMin ?? 0, tableMin: r.tableMin ?? 0 }));
+/** The latest visits of a client of which it is known how long they took, oldest first. */
+export const timedOfClient = (db: DbOrTx, clientId: string): TimedRow[] =>
+  whole(
+    db
+      .select(timed)
+      .from(visits)
+      .where(and(eq(visits.clientId, clientId), isTimed()))
+      .orderBy(desc(visits.onDate), desc(visits.createdAtMs))
+      .limit(TIMED_OWN)
+      .all(),
+  ).reverse();
+/** The latest of a practitioner with other clients. */
+export const timedOfPerson = (db: DbOrTx, personId: string, butClient: string): TimedRow[] =>
+  whole(
+    db
+      .select(timed)
+      .from(visits)
+      .where(and(eq(visits.personId, personId), ne(visits.clientId, butClient), isTimed()))
+      .orderBy(desc(visits.closedAtMs))
+      .limit(TIMED_OTHERS)
+      .all(),
+  );

@@ -2,6 +2,7 @@
 
 import { and, asc, desc, eq, exists, inArray, isNotNull, isNull, lt, ne, sql } from 'drizzle-orm';
 import type { ReadZone } from '../../core/matching';
+import { zoneKey } from '../../core/anatomy';
 import type { Plan } from '../../core/plan';
 import { PRODUCT_BODIES } from '../../core/products';
 import type { DbOrTx } from '../db/openDatabase';
@@ -14,6 +15,22 @@ export type WorkedRow = typeof worked.$inferSelect;
 
 /** Plans of before the limit was kept with them have 0 there. */
 const orNull = (celsius: number): number | null => (celsius > 0 ? celsius : null);
+
+/** When the hair of a zone is ready again for what it was worked with, and how this person's hair grows. */
+function readyAgain(
+  plan: Pick<Plan, 'regrowth'>,
+  zone: Plan['zones'][number],
+): Pick<WorkedRow, 'family' | 'readyFrom' | 'readyTo' | 'rateFactor' | 'lagShift'> {
+  const regrowth = plan.regrowth.find((r) => zoneKey(r) === zoneKey(zone));
+  const window = regrowth?.ready.find((r) => r.family === zone.choice?.family);
+  return {
+    family: zone.choice?.family ?? null,
+    readyFrom: window?.fromOn ?? null,
+    readyTo: window?.toOn ?? null,
+    rateFactor: regrowth?.rateFactor ?? null,
+    lagShift: regrowth?.lagShiftDays ?? null,
+  };
+}
 
 /** Writes what was chosen in the plan by which a visit was worked. */
 export function putWorked(db: DbOrTx, visitId: string, plan: Plan, sensitivity: number): void {
@@ -40,6 +57,7 @@ export function putWorked(db: DbOrTx, visitId: string, plan: Plan, sensitivity: 
       passes: option?.passes ?? null,
       expectedLeft: option ? 1 - option.removedShare : null,
       holdShift: option?.holdShift ?? null,
+      ...readyAgain(plan, z),
     };
     db.insert(worked).values(row).onConflictDoNothing().run();
   });
@@ -164,6 +182,36 @@ const zonesRead = prepared((db) =>
     .limit(sql.placeholder('most'))
     .prepare(),
 );
+
+/** Visits whose zones were written down before it was kept when the hair is ready again. */
+export const workedWithoutReady = (
+  db: DbOrTx,
+  most: number,
+): { readonly visitId: string; readonly planHash: string }[] =>
+  db
+    .selectDistinct({ visitId: worked.visitId, planHash: visits.planHash })
+    .from(worked)
+    .innerJoin(visits, eq(visits.id, worked.visitId))
+    .where(and(isNull(worked.family), ne(worked.product, ''), isNotNull(visits.planHash)))
+    .limit(most)
+    .all()
+    .flatMap((r) => (r.planHash === null ? [] : [{ visitId: r.visitId, planHash: r.planHash }]));
+
+/** Writes down when the hair is ready again; without a plan that it is not known, so that it is not asked again. */
+export function putReady(db: DbOrTx, visitId: string, plan: Plan | undefined): void {
+  const zones = plan?.zones ?? [];
+  db.update(worked)
+    .set({ family: '' })
+    .where(and(eq(worked.visitId, visitId), isNull(worked.family)))
+    .run();
+  zones.forEach((z, place) => {
+    if (!z.choice || !plan) return;
+    db.update(worked)
+      .set(readyAgain(plan, z))
+      .where(and(eq(worked.visitId, visitId), eq(worked.place, place)))
+      .run();
+  });
+}
 
 /** Marks a visit whose plan chose nothing, or cannot be read, so that it is not looked at again. */
 export const markRead = (db: DbOrTx, visitId: string): void => {

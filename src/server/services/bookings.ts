@@ -2,14 +2,13 @@
 
 import 'server-only';
 import { randomUUID } from 'node:crypto';
-import { nearestStart, openOn, USUAL_HOURS } from '../../core/calendar';
-import { addDays, ok } from '../../core/shared';
-import { civilDateAt, instantAt, timeInWords, wallTimeAt } from '../clock';
+import { nearestStart } from '../../core/calendar';
+import { ok } from '../../core/shared';
+import { civilDateAt, instantAt, timeInWords } from '../clock';
 import { atomically } from '../db/atomically';
 import type { Db } from '../db/openDatabase';
 import { notFound, refused, stale, type ServiceResult } from '../errors';
 import {
-  bookingsBetween,
   bookingsOfClient,
   clashingBooking,
   clientName,
@@ -19,9 +18,10 @@ import {
   updateBooking,
   type BookingRow,
 } from '../repos/clientRepo';
+import { absencesBetween } from '../repos/deskRepo';
 import { readPerson, readStudio } from '../repos/studioRepo';
 import { chartsOf, closedVisits, visitOfBooking } from '../repos/visitRepo';
-import { bookingOnWall } from './week';
+import { busyOf, minuteAt, workedOn } from './freeTime';
 
 export interface NewBooking {
   readonly clientId: string;
@@ -48,23 +48,16 @@ function nearestTo(
 ): number | null {
   const studio = readStudio(db);
   if (!studio) return null;
-  const { timeZone, settings } = studio;
+  const { timeZone } = studio;
   const on = civilDateAt(startsAtMs, timeZone);
-  const day = bookingsBetween(db, instantAt(on, 0, 0, timeZone), instantAt(addDays(on, 1), 0, 0, timeZone));
-  const busy = day
-    .filter((b) => b.personId === personId && b.id !== but)
-    .map((b) => {
-      const { startMin } = bookingOnWall(b, timeZone);
-      return { fromMin: startMin, toMin: startMin + b.minutes };
-    });
-  const minuteAt = (atMs: number): number => {
-    const { hour, minute } = wallTimeAt(atMs, timeZone);
-    return 60 * hour + minute;
-  };
+  const busy = busyOf(db, { personId, fromOn: on, toOn: on, but }, timeZone);
   // what is past of today is as good as taken
-  const past = civilDateAt(nowMs, timeZone) === on ? [{ fromMin: 0, toMin: minuteAt(nowMs) + 1 }] : [];
-  const open = openOn(settings.hours ?? USUAL_HOURS, settings.closed ?? [], on);
-  const start = nearestStart(open, [...past, ...busy], { minutes, startMin: minuteAt(startsAtMs) });
+  const past = civilDateAt(nowMs, timeZone) === on ? [{ fromMin: 0, toMin: minuteAt(nowMs, timeZone) + 1 }] : [];
+  const taken = [...past, ...busy.filter((b) => b.on === on)];
+  const start = nearestStart(workedOn(studio, personId, on), taken, {
+    minutes,
+    startMin: minuteAt(startsAtMs, timeZone),
+  });
   return start === null ? null : instantAt(on, Math.floor(start / 60), start % 60, timeZone);
 }
 
@@ -76,21 +69,28 @@ function placeFault(
 ): ServiceResult<never> | null {
   if (!readPerson(db, wanted.personId)) return notFound('person');
   if (wanted.startsAtMs <= nowMs) return refused('A booking lies ahead: that time is past.', 'startsAtMs');
-  const taken = clashingBooking(db, wanted, but);
-  if (!taken) return null;
   const timeZone = readStudio(db)?.timeZone ?? 'UTC';
+  const why = clashWords(db, wanted, but);
+  if (why === null) return null;
   const nearest = nearestTo(db, wanted, { nowMs, but });
   const free = nearest === null ? 'Nothing is free that day.' : `${timeInWords(nearest, timeZone)} is free.`;
-  const who = clientName(db, taken.clientId).split(' ')[0] ?? '';
-  const at = timeInWords(wanted.startsAtMs, timeZone);
   return {
     ok: false,
     error: {
       code: 'refused',
-      message: `${at} meets ${who}’s visit. ${free}`,
+      message: `${timeInWords(wanted.startsAtMs, timeZone)} ${why}. ${free}`,
       details: [{ path: 'startsAtMs', message: nearest === null ? '' : String(nearest) }],
     },
   };
+}
+
+/** What a place meets; null where nothing. */
+function clashWords(db: Db, wanted: Wanted, but: string): string | null {
+  const { personId, startsAtMs, minutes } = wanted;
+  const taken = clashingBooking(db, wanted, but);
+  if (taken) return `meets ${clientName(db, taken.clientId).split(' ')[0] ?? ''}’s visit`;
+  const [away] = absencesBetween(db, startsAtMs, startsAtMs + minutes * 60_000, personId);
+  return away ? `is away time of ${readPerson(db, personId)?.name ?? ''}: ${away.why}` : null;
 }
 
 /** What the client last came for, and for how long. */

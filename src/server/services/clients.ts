@@ -5,7 +5,6 @@ import { randomUUID } from 'node:crypto';
 import {
   bookingsOfClient,
   editsOf,
-  findClients,
   insertClient,
   insertEdit,
   readClient,
@@ -34,29 +33,6 @@ import { learnedGrowth } from './learned';
 import { lessonsOf } from './lessons';
 import { trialsOf } from './trials';
 import { zoneName } from './planCase';
-
-export interface ClientLine {
-  readonly id: string;
-  readonly name: string;
-  readonly byline: string;
-  readonly phone: string;
-  readonly alerts: readonly string[];
-}
-
-const MOST_LINES = 60;
-const DAMAGED_CARD = 'This card is damaged in the data file: a backup has it whole.';
-
-/** @param archived looks among the cards that were put away instead */
-export function searchClients(db: Db, query: string, nowMs: number, archived = false): readonly ClientLine[] {
-  const on = civilDateAt(nowMs, readStudio(db)?.timeZone ?? 'UTC');
-  return findClients(db, query, MOST_LINES, archived).map((c) => ({
-    id: c.id,
-    name: c.name,
-    byline: c.byline,
-    phone: c.phone,
-    alerts: c.isDamaged ? [DAMAGED_CARD] : alertsOf(c, on),
-  }));
-}
 
 export interface ClientFields {
   readonly name: string;

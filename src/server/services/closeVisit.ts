@@ -10,11 +10,13 @@ import type { Db } from '../db/openDatabase';
 import { notFound, refused, stale, type ServiceResult } from '../errors';
 import { shelvedPlan } from '../planning/planner';
 import { clashingBooking, insertBooking, updateClient } from '../repos/clientRepo';
+import { journalOf } from '../repos/journalRepo';
 import { prunePlans } from '../repos/planRepo';
 import { readStudio } from '../repos/studioRepo';
 import { putCare, readVisit, updateVisit, type VisitRow } from '../repos/visitRepo';
 import { putWorked } from '../repos/workedRepo';
 import { loadBench, partsOf } from './bench';
+import { plannedMinutes, tableMinutes } from './bookingLength';
 import { neededPlan, type CaseParts } from './planCase';
 import { standingAfter } from './standingAfter';
 
@@ -69,6 +71,8 @@ export function closeVisit(db: Db, visitId: string, body: CloseVisit, nowMs: num
       status: 'closed' as const,
       closedAtMs: nowMs,
       planHash: planned.hash === '' ? null : planned.hash,
+      plannedMin: plannedMinutes(planned.plan.time.parts),
+      tableMin: tableMinutes(journalOf(db, visitId)),
     };
     mustWrite(updateVisit(db, visitId, body.version, closed), 'the visit');
     putWorked(db, visitId, planned.plan, visit.consult.sensitivity);

@@ -3,7 +3,7 @@ import { addDays, daysBetween } from '../../core/shared';
 import type { ChartData } from '../db/schema';
 import { civilDateAt, instantAt } from '../clock';
 import { startingChart, type ZonePast } from './history';
-import { zonesInWords } from './today';
+import { zonesInWords } from './zonesInWords';
 
 const chart: ChartData = {
   v: 1,

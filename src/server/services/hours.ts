@@ -6,11 +6,14 @@ import { ok } from '../../core/shared';
 import { atomically } from '../db/atomically';
 import type { Db } from '../db/openDatabase';
 import { notFound, refused, stale, type ServiceResult } from '../errors';
-import { readStudio, setSettings } from '../repos/studioRepo';
+import { readPeople, readPerson, readStudio, setSettings } from '../repos/studioRepo';
 
 export interface StudioHours {
   readonly hours: WeekHours;
   readonly closed: readonly ClosedDays[];
+  /** Whose week differs from the studio's, by person. */
+  readonly hoursOf: Readonly<Record<string, WeekHours>>;
+  readonly people: readonly { readonly id: string; readonly name: string; readonly hasFeed: boolean }[];
   /** Nobody has said so yet: these are the usual ones. */
   readonly isPreset: boolean;
   readonly studioVersion: number;
@@ -19,10 +22,12 @@ export interface StudioHours {
 export function loadHours(db: Db): ServiceResult<StudioHours> {
   const studio = readStudio(db);
   if (!studio) return notFound('studio');
-  const { hours, closed } = studio.settings;
+  const { hours, closed, hoursOf } = studio.settings;
   return ok({
     hours: hours ?? USUAL_HOURS,
     closed: closed ?? [],
+    hoursOf: hoursOf ?? {},
+    people: readPeople(db).map(({ id, name, feedToken }) => ({ id, name, hasFeed: feedToken !== null })),
     isPreset: hours === undefined,
     studioVersion: studio.version,
   });
@@ -32,18 +37,26 @@ export interface SaveHours {
   readonly version: number;
   readonly hours: WeekHours;
   readonly closed: readonly ClosedDays[];
+  /** Absent = as it is. */
+  readonly hoursOf?: Readonly<Record<string, WeekHours>> | undefined;
 }
 
 /** Saves the whole week at once; bookings that lie outside it stay. */
-export function saveHours(db: Db, { version, hours, closed }: SaveHours): ServiceResult<null> {
+export function saveHours(db: Db, { version, hours, closed, hoursOf }: SaveHours): ServiceResult<null> {
   return atomically(db, () => {
     const studio = readStudio(db);
     if (!studio) return notFound('studio');
     const fault = hoursFault(hours);
     if (fault !== null) return refused(fault, 'hours');
+    for (const [personId, week] of Object.entries(hoursOf ?? {})) {
+      const own = hoursFault(week);
+      if (own !== null) return refused(own, `hoursOf.${personId}`);
+      if (!readPerson(db, personId)) return notFound('person');
+    }
     const wrong = closed.findIndex((c) => c.to < c.from);
     if (wrong >= 0) return refused('The last closed day lies before the first.', `closed[${wrong}].to`);
-    if (studio.version === version && setSettings(db, { ...studio.settings, hours, closed }, version)) return ok(null);
+    const settings = { ...studio.settings, hours, closed, ...(hoursOf ? { hoursOf } : {}) };
+    if (studio.version === version && setSettings(db, settings, version)) return ok(null);
     const newer = loadHours(db);
     return stale(newer.ok ? newer.value : null);
   });

@@ -1,24 +1,18 @@
 // Free places for the next visit of a client, offered at the end of this one, and what a date that counts asks for.
 
 import 'server-only';
-import {
-  proposeSlots,
-  slotOn,
-  smoothSeries,
-  USUAL_HOURS,
-  type Slot,
-  type SlotInput,
-  type SmoothSeries,
-} from '../../core/calendar';
+import { proposeSlots, slotOn, smoothSeries, type Slot, type SlotInput, type SmoothSeries } from '../../core/calendar';
 import { ZONES, zoneKey } from '../../core/anatomy';
 import { returnWindows, type Plan } from '../../core/plan';
 import { addDays, daysBetween, laterDate, ok } from '../../core/shared';
 import { civilDateAt, instantAt, wallTimeAt } from '../clock';
 import type { Db } from '../db/openDatabase';
 import { notFound, type ServiceResult } from '../errors';
-import { bookingsBetween, bookingsOfClient, readClient } from '../repos/clientRepo';
+import { bookingsOfClient, readClient } from '../repos/clientRepo';
 import { closedVisits } from '../repos/visitRepo';
 import { plannedBench } from './bench';
+import { lengthFor, lengthWords, plannedMinutes } from './bookingLength';
+import { busyOf, hoursOfPerson } from './freeTime';
 
 export interface OfferedSlot extends Slot {
   readonly startsAtMs: number;
@@ -30,6 +24,8 @@ export interface NextSlots {
   /** The best place of the day that was asked for; null where that day has none, or no day was asked for. */
   readonly asked: OfferedSlot | null;
   readonly minutes: number;
+  /** On what the length rests. */
+  readonly lengthWords: string;
   /** The client's own dates that are kept free. */
   readonly away: readonly { readonly from: string; readonly to: string; readonly why: string }[];
   /** What must be smooth on a date asks for; null where no date was given, or it is too near for any wax. */
@@ -43,11 +39,9 @@ export interface SlotsAsked {
   readonly smoothOn?: string | undefined;
 }
 
-const LEAST_MINUTES = 15;
 const PAST_VISITS = 8;
 /** Beyond the last window days beside it are looked at. */
 const BESIDE_DAYS = 30;
-const DAY_MIN = 1440;
 
 /** The return windows of a plan's zones. */
 export const windowsOf = (plan: Plan): ReturnType<typeof returnWindows> =>
@@ -59,23 +53,6 @@ export const windowsOf = (plan: Plan): ReturnType<typeof returnWindows> =>
     })),
     plan.zones.map((z) => plan.regrowth.find((r) => zoneKey(r) === zoneKey(z)) ?? { ready: [] }),
   );
-
-/** What a practitioner is busy with, day by day on the studio's wall clock. */
-function busyOf(
-  db: Db,
-  personId: string,
-  [fromOn, toOn]: readonly [string, string],
-  timeZone: string,
-): SlotInput['busy'] {
-  const [fromMs, toMs] = [instantAt(fromOn, 0, 0, timeZone), instantAt(addDays(toOn, 1), 0, 0, timeZone)];
-  return bookingsBetween(db, fromMs, toMs)
-    .filter((b) => b.personId === personId)
-    .map(({ startsAtMs, minutes }) => {
-      const { hour, minute } = wallTimeAt(startsAtMs, timeZone);
-      const fromMin = 60 * hour + minute;
-      return { on: civilDateAt(startsAtMs, timeZone), fromMin, toMin: Math.min(DAY_MIN, fromMin + minutes) };
-    });
-}
 
 /** When the client came before: booked visits that are past, else closed ones by when they began. */
 function pastOf(db: Db, clientId: string, nowMs: number, timeZone: string): SlotInput['past'] {
@@ -103,17 +80,28 @@ export function nextSlots(db: Db, visitId: string, asked: SlotsAsked, nowMs: num
   if (!bench.ok) return notFound('visit');
   const { plan, visit, client, studio } = bench.value;
   const { timeZone, settings } = studio;
+  const { personId } = visit;
   const windows = windowsOf(plan);
   const today = civilDateAt(nowMs, timeZone);
   const firstOn = addDays(laterDate(visit.onDate, today), 1);
   const lastOn = windows.reduce((d, w) => laterDate(d, w.toOn), laterDate(firstOn, asked.about ?? firstOn));
-  const minutes = Math.max(LEAST_MINUTES, plan.time.bookingMinutes);
+  const { parts } = plan.time;
+  const zones = plan.zones.map(({ zone, side }) => ({ zone, side }));
+  const wanted = {
+    clientId: client.id,
+    personId,
+    zones,
+    plannedMin: plannedMinutes(parts),
+    turnoverMin: parts.turnoverMin,
+  };
+  const length = lengthFor(db, wanted);
+  const { minutes } = length;
   const input: SlotInput = {
     windows,
     blackouts: readClient(db, client.id)?.profile.blackout ?? [],
-    hours: settings.hours ?? USUAL_HOURS,
+    hours: hoursOfPerson(studio, personId),
     closed: settings.closed ?? [],
-    busy: busyOf(db, visit.personId, [firstOn, addDays(lastOn, BESIDE_DAYS)], timeZone),
+    busy: busyOf(db, { personId, fromOn: firstOn, toOn: addDays(lastOn, BESIDE_DAYS) }, timeZone),
     minutes,
     past: pastOf(db, client.id, nowMs, timeZone),
     firstOn,
@@ -127,6 +115,7 @@ export function nextSlots(db: Db, visitId: string, asked: SlotsAsked, nowMs: num
     slots: proposeSlots({ ...input, about: asked.about }).map(at),
     asked: day && at(day),
     minutes,
+    lengthWords: lengthWords(length),
     away: input.blackouts,
     smooth: asked.smoothOn === undefined ? null : smoothOf(plan, visit.onDate, asked.smoothOn, windows),
   });

@@ -23,7 +23,7 @@ import { judgedNow } from './consultRules';
 import { buildCase, neededPlan, type CaseParts } from './planCase';
 import { bookNext, nextFault } from './closeVisit';
 import { standingAfter } from './standingAfter';
-import { zonesInWords } from './today';
+import { zonesInWords } from './zonesInWords';
 
 const DEFAULT_MINUTES = 30;
 

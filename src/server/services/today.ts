@@ -26,6 +26,7 @@ import { studioHold } from './studioHold';
 import { workedBefore } from './workedBefore';
 import { startingConsult } from './openVisit';
 import { planCase, shelvedCase, zoneName, type PlannedCase } from './planCase';
+import { zonesInWords } from './zonesInWords';
 
 export interface TodayVisit {
   readonly bookingId: string;
@@ -52,17 +53,6 @@ export interface Today {
   readonly nowMs: number;
   readonly people: readonly { readonly id: string; readonly name: string }[];
   readonly visits: readonly TodayVisit[];
-}
-
-/** Zones in few words: `both underarms, upper lip`. */
-export function zonesInWords(zones: BookingRow['zones']): string {
-  const names = [...new Set(zones.map((z) => z.zone))].map((zone) => {
-    const both = zones.filter((z) => z.zone === zone).length === 2;
-    const name = zoneName(zone).toLowerCase();
-    const [head = '', ...rest] = name.split(',');
-    return both ? [`both ${head}s`, ...rest].join(',') : name;
-  });
-  return names.join('; ');
 }
 
 /** What all bookings of a day have in common, read once. */
@@ -238,6 +228,16 @@ export function plansOfDay(
     const planned = client && readable(() => forecast(db, booking, client, visit, day, shelvedCase), undefined);
     return planned ? [{ startsAtMs: booking.startsAtMs, plan: planned.plan }] : [];
   });
+}
+
+/** The plan of a booking as far as it is made; undefined where it is not. */
+export function planOfBooking(db: Db, booking: BookingRow, nowMs: number): Plan | undefined {
+  const studio = readStudio(db);
+  const client = readClient(db, booking.clientId);
+  if (!studio || !client) return undefined;
+  const on = civilDateAt(booking.startsAtMs, studio.timeZone);
+  const facts = { studio, products: readProducts(db), rules: changesOf(db), hold: studioHold(db, on), nowMs };
+  return forecast(db, booking, client, visitOfBooking(db, booking.id), facts, shelvedCase)?.plan;
 }
 
 export function loadToday(db: Db, nowMs: number): ServiceResult<Today> {

@@ -8,9 +8,13 @@ import { civilDateAt, instantAt, wallTimeAt } from '../clock';
 import type { Db } from '../db/openDatabase';
 import { notFound, type ServiceResult } from '../errors';
 import { clientName, weekBookings, type BookingRow } from '../repos/clientRepo';
+import { absencesBetween } from '../repos/deskRepo';
 import { readPeople, readStudio } from '../repos/studioRepo';
 import { visitOfBooking } from '../repos/visitRepo';
-import { zonesInWords } from './today';
+import { onWall, workedOn } from './freeTime';
+import { readyList, type ReadyLine } from './outlook';
+import { waitingList, type WaitingLine } from './waiting';
+import { zonesInWords } from './zonesInWords';
 
 export interface WeekBooking extends Pick<
   BookingRow,
@@ -23,15 +27,35 @@ export interface WeekBooking extends Pick<
   readonly state: 'booked' | 'missed' | 'open' | 'done';
 }
 
+/** A time of a day at which a person is away. */
+export interface WeekAway extends DaySpan {
+  readonly id: string;
+  readonly personId: string;
+  readonly on: string;
+  readonly why: string;
+  readonly source: 'hand' | 'calendar';
+}
+
 export interface Week {
   /** Monday. */
   readonly fromOn: string;
   readonly today: string;
   readonly nowMs: number;
   readonly timeZone: string;
-  readonly days: readonly { readonly on: string; readonly open: readonly DaySpan[]; readonly why: string }[];
+  readonly days: readonly {
+    readonly on: string;
+    /** Of the studio. */
+    readonly open: readonly DaySpan[];
+    /** Of each person, by id. */
+    readonly works: Readonly<Record<string, readonly DaySpan[]>>;
+    readonly why: string;
+  }[];
+  readonly away: readonly WeekAway[];
   readonly people: readonly { readonly id: string; readonly name: string }[];
   readonly bookings: readonly WeekBooking[];
+  /** Ready by the end of the week and not booked, what closes first on top. */
+  readonly ready: readonly ReadyLine[];
+  readonly waiting: readonly WaitingLine[];
 }
 
 export function bookingOnWall(row: BookingRow, timeZone: string): { readonly on: string; readonly startMin: number } {
@@ -46,6 +70,15 @@ function stateOf(db: Db, row: BookingRow): WeekBooking['state'] {
   return visit.status === 'closed' ? 'done' : 'open';
 }
 
+const MOST_READY = 5;
+const readyToBook = (db: Db, { fromOn, nowMs }: { readonly fromOn: string; readonly nowMs: number }): Week['ready'] =>
+  readyList(db, nowMs)
+    .lines.filter(({ bookedMs, fromOn: opens, toOn, state }) => {
+      if (bookedMs !== null || opens === null || toOn === null || state === 'over') return false;
+      return opens <= addDays(fromOn, 6) && toOn >= fromOn;
+    })
+    .slice(0, MOST_READY);
+
 /** @param on any day of the week; absent = this week */
 export function loadWeek(db: Db, on: string | undefined, nowMs: number): ServiceResult<Week> {
   const studio = readStudio(db);
@@ -55,6 +88,7 @@ export function loadWeek(db: Db, on: string | undefined, nowMs: number): Service
   const day = on ?? today;
   const fromOn = addDays(day, -weekdayOf(day));
   const { hours = USUAL_HOURS, closed = [] } = settings;
+  const people = readPeople(db);
   const days = Array.from({ length: 7 }, (_, i) => addDays(fromOn, i));
   const [fromMs, toMs] = [instantAt(fromOn, 0, 0, timeZone), instantAt(addDays(fromOn, 7), 0, 0, timeZone)];
   return ok({
@@ -65,9 +99,15 @@ export function loadWeek(db: Db, on: string | undefined, nowMs: number): Service
     days: days.map((d) => ({
       on: d,
       open: openOn(hours, closed, d),
+      works: Object.fromEntries(people.map((p) => [p.id, workedOn(studio, p.id, d)])),
       why: closed.find((c) => c.from <= d && d <= c.to)?.why ?? '',
     })),
-    people: readPeople(db).map(({ id, name }) => ({ id, name })),
+    people: people.map(({ id, name }) => ({ id, name })),
+    away: absencesBetween(db, fromMs, toMs).flatMap(({ id, personId, why, source, ...span }) =>
+      onWall(Math.max(fromMs, span.fromMs), Math.min(toMs, span.toMs), timeZone).map((s) => ({
+        ...{ id, personId, why, source, ...s },
+      })),
+    ),
     bookings: weekBookings(db, fromMs, toMs).map((row) => ({
       ...{ id: row.id, clientId: row.clientId, personId: row.personId, startsAtMs: row.startsAtMs },
       ...{ minutes: row.minutes, version: row.version, ...bookingOnWall(row, timeZone) },
@@ -75,5 +115,7 @@ export function loadWeek(db: Db, on: string | undefined, nowMs: number): Service
       what: zonesInWords(row.zones),
       state: stateOf(db, row),
     })),
+    ready: readyToBook(db, { fromOn, nowMs }),
+    waiting: waitingList(db, nowMs),
   });
 }

@@ -2,10 +2,12 @@ import type { Metadata } from 'next';
 import { ClientSearch } from '@/features/clients/ClientSearch.client';
 import { nowMs } from '@/server/clock';
 import { getDb } from '@/server/db/client';
-import { searchClients } from '@/server/services/clients';
+import { readStudio } from '@/server/repos/studioRepo';
+import { searchClients } from '@/server/services/clientSearch';
 
 export const metadata: Metadata = { title: 'Clients' };
 
 export default function ClientsPage() {
-  return <ClientSearch first={searchClients(getDb(), '', nowMs())} />;
+  const timeZone = readStudio(getDb())?.timeZone ?? 'UTC';
+  return <ClientSearch first={searchClients(getDb(), '', nowMs())} timeZone={timeZone} />;
 }

@@ -5,7 +5,8 @@ import { NO_STORE } from '@/server/http/answers';
 import { route } from '@/server/http/route';
 import { write } from '@/server/http/write';
 import { decoded } from '@/server/acting';
-import { createClient, searchClients, type ClientFields } from '@/server/services/clients';
+import { createClient, type ClientFields } from '@/server/services/clients';
+import { searchClients } from '@/server/services/clientSearch';
 
 export const dynamic = 'force-dynamic';
 const LONGEST_QUERY = 100;

@@ -28,6 +28,9 @@ export interface ChartFileActs {
   readonly node: ReactNode;
 }
 
+/** A browser that is busy begins to save a good while after the tap. */
+const KEPT_MS = 60_000;
+
 /** The chart out as a drawing, and one back in: out of such a drawing or a visit case. */
 export function useChartFiles({ visitId, zone, facts, sheet, keep, onRead }: Props): ChartFileActs {
   const input = useRef<HTMLInputElement>(null);
@@ -58,7 +61,7 @@ export function useChartFiles({ visitId, zone, facts, sheet, keep, onRead }: Pro
     );
     link.download = `chart-${zone.zone}-${zone.side}.svg`;
     link.click();
-    setTimeout(() => URL.revokeObjectURL(link.href), 1000);
+    setTimeout(() => URL.revokeObjectURL(link.href), KEPT_MS);
   };
   const read = async (file: File): Promise<void> => {
     if (!sheet) return;

@@ -1,7 +1,7 @@
 // Clients and their bookings.
 
 import { sql } from 'drizzle-orm';
-import { check, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { check, index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import { json } from '../json';
 import type { ClientProfile, ZoneRef } from './documents';
 import { people } from './studio';
@@ -49,6 +49,47 @@ export const bookings = sqliteTable(
     check('bookings_minutes', sql`${t.minutes} between 5 and 600`),
     check('bookings_status', sql`${t.status} in ('booked', 'cancelled', 'missed')`),
   ],
+);
+
+/** When a practitioner is not there, by hand or out of their own calendar. */
+export const absences = sqliteTable(
+  'absences',
+  {
+    id: text('id').primaryKey(),
+    personId: text('person_id')
+      .notNull()
+      .references(() => people.id),
+    fromMs: integer('from_ms').notNull(),
+    toMs: integer('to_ms').notNull(),
+    why: text('why').notNull(),
+    source: text('source', { enum: ['hand', 'calendar'] }).notNull(),
+  },
+  (t) => [
+    index('absences_person').on(t.personId, t.fromMs),
+    check('absences_span', sql`${t.toMs} > ${t.fromMs}`),
+    check('absences_source', sql`${t.source} in ('hand', 'calendar')`),
+  ],
+);
+
+/** Who waits for a place: with whom, on which days, until when. */
+export const waiting = sqliteTable(
+  'waiting',
+  {
+    id: text('id').primaryKey(),
+    clientId: text('client_id')
+      .notNull()
+      .references(() => clients.id),
+    /** Null = with anybody. */
+    personId: text('person_id').references(() => people.id),
+    /** Weekdays that suit, 0 Monday … 6 Sunday. */
+    weekdays: json<readonly number[]>()('weekdays').notNull(),
+    /** Minutes of the day between which it suits. */
+    fromMin: integer('from_min').notNull(),
+    toMin: integer('to_min').notNull(),
+    words: text('words').notNull().default(''),
+    createdAtMs: integer('created_at_ms').notNull(),
+  },
+  (t) => [uniqueIndex('waiting_client').on(t.clientId), check('waiting_span', sql`${t.toMin} > ${t.fromMin}`)],
 );
 
 /** Who changed what on a card, and when. Append-only (drizzle/0003). */

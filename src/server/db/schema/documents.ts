@@ -24,6 +24,8 @@ export interface StudioSettings {
   /** When it is open; absent = nobody has said so: weekdays and Saturday, nine to six. */
   readonly hours?: WeekHours | undefined;
   readonly closed?: readonly ClosedDays[] | undefined;
+  /** Whose week differs from the studio's; absent = as the studio. */
+  readonly hoursOf?: Readonly<Record<string, WeekHours>> | undefined;
   /** How the studio tells that hard wax is ready. */
   readonly readySign: 'no-thread' | 'no-dent' | 'taps-hard' | 'no-catch';
 }

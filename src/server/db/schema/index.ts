@@ -1,5 +1,5 @@
 export { studio, people, products, services, ruleChanges } from './studio';
-export { clients, bookings, clientEdits } from './clients';
+export { absences, clients, bookings, clientEdits, waiting } from './clients';
 export { visits, charts, plans, tableJournal, readings, careTold, worked } from './visits';
 export { forms, consents, messages } from './forms';
 export { imports, requests, tablets } from './ground';

@@ -47,6 +47,9 @@ export const visits = sqliteTable(
     consult: json<Consult>()('consult').notNull(),
     createdAtMs: integer('created_at_ms').notNull(),
     closedAtMs: integer('closed_at_ms'),
+    /** Minutes without turnover by its plan, and from the first act at the table to the last; null = not known. */
+    plannedMin: real('planned_min'),
+    tableMin: real('table_min'),
     /** How a closed visit ended; null = done. */
     endedAs: text('ended_as', { enum: ['postponed', 'declined'] }),
     /** The plan by which the visit was worked, set when it is closed. */
@@ -62,6 +65,10 @@ export const visits = sqliteTable(
     // with what every look at a client's past asks, so that no consultation is read for it
     index('visits_past').on(t.clientId, t.status, t.endedAs, t.onDate, t.createdAtMs, t.id),
     index('visits_plan').on(t.planHash),
+    // how long a practitioner takes
+    index('visits_timed')
+      .on(t.personId, t.closedAtMs)
+      .where(sql`table_min is not null`),
     check('visits_status', sql`${t.status} in ('open', 'closed')`),
   ],
 );
@@ -149,6 +156,12 @@ export const worked = sqliteTable(
     /** Share of the hair that the plan said would be left, and the learned shift it was planned with. */
     expectedLeft: real('expected_left'),
     holdShift: real('hold_shift'),
+    /** What it was worked with, when the hair is ready for that again (civil dates), how this person's hair grows. */
+    family: text('family'),
+    readyFrom: text('ready_from'),
+    readyTo: text('ready_to'),
+    rateFactor: real('rate_factor'),
+    lagShift: real('lag_shift'),
   },
   (t) => [
     primaryKey({ columns: [t.visitId, t.place] }),

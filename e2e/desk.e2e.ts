@@ -1,0 +1,120 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Locator, type Page } from '@playwright/test';
+import { readFileSync } from 'node:fs';
+import ICAL from 'ical.js';
+import { ready } from './support';
+
+const WCAG = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
+const DAY_MS = 86_400_000;
+/** A choice by its words. */
+const label = (page: Page, name: string): Locator => page.locator('label').filter({ hasText: new RegExp(`^${name}$`) });
+/** A day of the week after next: nothing is booked there by the demo. */
+const inDays = (days: number): string => new Date(Date.now() + days * DAY_MS).toISOString().slice(0, 10);
+
+test('who is ready when: as they were worked, with sugar sooner, and from there into the week', async ({ page }) => {
+  await page.goto('/ready');
+  await ready(page);
+  const rows = page.getByRole('listitem').filter({ has: page.getByRole('link', { name: /^Wilhelmina/ }) });
+  await expect(rows).toHaveCount(1);
+  // the left edge of the bar: when it opens
+  const bar = async (): Promise<string> => {
+    const style = (await rows.locator('[style*="width"]').getAttribute('style')) ?? '';
+    return Number(/left:\s*([\d.]+)/.exec(style)?.[1]).toFixed(2);
+  };
+  const before = await bar();
+  await label(page, 'With sugar').click();
+  await expect.poll(bar).not.toBe(before);
+  await label(page, 'As last time').click();
+  await expect.poll(bar).toBe(before);
+  // keys: the radio group by arrows
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('radio', { name: 'With hard wax' })).toBeChecked();
+  await rows.getByRole('link', { name: 'Find a time' }).click();
+  await expect(page).toHaveURL(/\/week\?on=/);
+  await page.goBack();
+  await expect(page).toHaveURL(/\/ready$/);
+  await page.goto('/clients');
+  await ready(page);
+  await expect(page.getByRole('link', { name: /Wilhelmina.*last \d/s })).toBeVisible();
+});
+
+test('somebody waits, is offered the first place that suits, and is booked by one tap', async ({ page }) => {
+  await page.goto('/week');
+  await ready(page);
+  await page.getByRole('button', { name: 'Somebody waits' }).click();
+  await page.getByRole('combobox', { name: 'Client who waits' }).fill('Wilh');
+  await page
+    .getByTitle(/^Wilhelmina/)
+    .first()
+    .click();
+  await page.getByRole('textbox', { name: 'A word on it' }).fill('before the race');
+  await page.getByRole('button', { name: 'Put on the list' }).click();
+  await expect(page.getByRole('heading', { name: 'Waiting, 1' })).toBeVisible();
+  await expect(page.getByText(/before the race/)).toBeVisible();
+  const offer = page.getByRole('button', { name: /^Book \w{3} \d+ \w{3}, \d\d:\d\d, / });
+  await offer.click();
+  await expect(page.getByText(/^Wilhelmina.* is booked: /)).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Waiting', exact: true })).toBeVisible();
+  expect((await new AxeBuilder({ page }).withTags(WCAG).analyze()).violations).toEqual([]);
+});
+
+test('a calendar goes out as a file, comes in as away time, and its private address can be closed', async ({
+  page,
+  request,
+}) => {
+  await page.goto('/hours');
+  await ready(page);
+  await label(page, 'Rook').click();
+  await expect(page.getByRole('heading', { name: 'Rook’s calendar' })).toBeVisible();
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Calendar file' }).click(),
+  ]);
+  const text = readFileSync(await file.path(), 'utf8');
+  const calendar = new ICAL.Component(ICAL.parse(text) as [string, ...unknown[]]);
+  expect(calendar.getAllSubcomponents('vevent').length).toBeGreaterThan(0);
+  expect(text).not.toContain('Roux');
+  // wrong input first: nothing is taken, and it is said
+  const input = page.getByLabel('Calendar file of Rook');
+  await input.setInputFiles({ name: 'a.ics', mimeType: 'text/calendar', buffer: Buffer.from('name,phone') });
+  await expect(page.getByText('This is no iCalendar file (.ics). Nothing was changed.')).toBeVisible();
+  const on = inDays(16).replaceAll('-', '');
+  const school = ['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:-//x//y//EN', 'BEGIN:VEVENT', 'UID:s', 'SUMMARY:School']
+    .concat([`DTSTART:${on}T110000`, `DTEND:${on}T130000`, 'END:VEVENT', 'END:VCALENDAR', ''])
+    .join('\r\n');
+  await input.setInputFiles({ name: 'b.ics', mimeType: 'text/calendar', buffer: Buffer.from(school) });
+  await page.getByRole('button', { name: 'Take 1' }).click();
+  await expect(page.getByText(/1 busy time of Rook taken/)).toBeVisible();
+  await page.getByRole('button', { name: 'Private address for a calendar program' }).click();
+  const address = (await page.locator('code').innerText()).trim();
+  expect((await request.get(address)).ok()).toBe(true);
+  await page.getByRole('button', { name: 'Close the address' }).click();
+  await expect.poll(async () => (await request.get(address)).status()).toBe(404);
+  expect((await new AxeBuilder({ page }).withTags(WCAG).analyze()).violations).toEqual([]);
+});
+
+test('the hours of one person are their own; coming late says what still fits', async ({ page }) => {
+  await page.goto('/hours');
+  await ready(page);
+  await label(page, 'Bao').click();
+  await page.getByRole('checkbox', { name: /works as the studio is open/ }).uncheck();
+  await page.getByRole('switch', { name: 'Monday open' }).click();
+  await page.getByRole('button', { name: 'Save the hours' }).click();
+  await expect(page.getByText('Saved.')).toBeVisible();
+  await page.reload();
+  await ready(page);
+  await label(page, 'Bao, own hours').click();
+  await expect(page.getByRole('switch', { name: 'Monday open' })).not.toBeChecked();
+  await page.getByRole('checkbox', { name: /works as the studio is open/ }).check();
+  await page.getByRole('button', { name: 'Save the hours' }).click();
+  await expect(page.getByText('Saved.')).toBeVisible();
+  await page.goto('/week');
+  await ready(page);
+  await page
+    .getByRole('button', { name: /^Corwin Asare/ })
+    .first()
+    .click();
+  await page.getByText('Coming late').click();
+  await label(page, '20').click();
+  await expect(page.getByText(/^All of it (still fits: over at|is over at) \d\d:\d\d/)).toBeVisible();
+});
