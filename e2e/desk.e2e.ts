@@ -2,7 +2,7 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Locator, type Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import ICAL from 'ical.js';
-import { ready } from './support';
+import { openVisit, ready } from './support';
 
 const WCAG = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
 const DAY_MS = 86_400_000;
@@ -117,4 +117,39 @@ test('the hours of one person are their own; coming late says what still fits', 
   await page.getByText('Coming late').click();
   await label(page, '20').click();
   await expect(page.getByText(/^All of it (still fits: over at|is over at) \d\d:\d\d/)).toBeVisible();
+});
+
+test('the care card as a PDF and into the simulated post box; reminders written once; a message as a file', async ({
+  page,
+  request,
+}) => {
+  const visitId = await openVisit(request, 'teodora');
+  await request.get(`/api/visits/${visitId}?plan=wait`);
+  await page.goto(`/visits/${visitId}/return`);
+  await ready(page);
+  const [card] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Card, A5' }).click(),
+  ]);
+  expect(
+    readFileSync(await card.path())
+      .subarray(0, 5)
+      .toString(),
+  ).toBe('%PDF-');
+  await page.getByRole('button', { name: 'Post it' }).click();
+  await page.getByRole('link', { name: 'Simulated post box' }).click();
+  await expect(page.getByText('Simulated: nothing is sent from here.')).toBeVisible();
+  const write = page.getByRole('button', { name: /^Write \d+ reminders?$/ });
+  await write.click();
+  await expect(write).toHaveCount(0);
+  await page.reload();
+  await expect(page.getByRole('heading', { name: /messages in the post box$/ })).toBeVisible();
+  await expect(write).toHaveCount(0);
+  await page.getByText('After your wax', { exact: true }).first().click();
+  const [mail] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Export as .eml' }).first().click(),
+  ]);
+  expect(readFileSync(await mail.path(), 'utf8')).toContain('Subject: ');
+  expect((await new AxeBuilder({ page }).withTags(WCAG).analyze()).violations).toEqual([]);
 });

@@ -16,6 +16,7 @@ test('every page passes axe and has no sideways scroll at 360 px', async ({ page
     '/prices',
     '/pots',
     '/ready',
+    '/post',
     '/week',
     '/hours',
     '/products',

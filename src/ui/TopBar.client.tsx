@@ -23,7 +23,7 @@ function placeOf(path: string): string {
   if (/^\/(clients|ready)/.test(path)) return '/clients';
   if (path.startsWith('/pots')) return '/pots';
   if (/^\/(studio|products|rules|prices|hours)/.test(path)) return '/studio';
-  return path === '/' || /^\/(visits|week)/.test(path) ? '/' : '';
+  return path === '/' || /^\/(visits|week|post)/.test(path) ? '/' : '';
 }
 
 interface Props {

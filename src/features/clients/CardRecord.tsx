@@ -6,6 +6,13 @@ import { REACTION_WORDS } from './cardFields';
 import { SignatureView } from './SignatureView';
 import styles from './Clients.module.css';
 
+const MESSAGE_WORDS: Readonly<Record<ClientCard['messages'][number]['kind'], string>> = {
+  referral: 'note for the doctor',
+  postponed: 'visit put off',
+  'after-care': 'after-care',
+  reminder: 'reminder',
+};
+
 /**
  * What is written on the card: lasting facts with their time, reactions, patch tests, consents, words sent, and its
  * history.
@@ -137,7 +144,7 @@ export function CardRecord({ card }: { readonly card: ClientCard }) {
           {card.messages.map((m) => (
             <details key={m.id} className={styles.message}>
               <summary>
-                {day(m.createdAtMs)}: {m.kind === 'referral' ? 'note for the doctor' : 'visit put off'}
+                {day(m.createdAtMs)}: {MESSAGE_WORDS[m.kind]}
                 {m.postedAtMs ? ', in the simulated post box' : ''}
               </summary>
               <pre>{m.words}</pre>

@@ -100,6 +100,7 @@ export function WeekView({ first }: { readonly first: Week }) {
           <nav className={styles.weeks} aria-label="Other weeks">
             <Link href={`/week?on=${addDays(week.fromOn, -7)}`}>Week before</Link>
             <Link href={`/week?on=${addDays(week.fromOn, 7)}`}>Week after</Link>
+            <Link href="/post">Post box</Link>
           </nav>
           {booking ? (
             <BookingPanel key={booking.id} booking={booking} timeZone={week.timeZone} nowMs={week.nowMs} onSaid={say} />

@@ -1,4 +1,4 @@
-import { and, desc, eq, sql } from 'drizzle-orm';
+import { and, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
 import type { DbOrTx } from '../db/openDatabase';
 import { prepared } from '../db/prepared';
 import { consents, forms, messages } from '../db/schema';
@@ -51,3 +51,26 @@ export const insertMessage = (db: DbOrTx, row: typeof messages.$inferInsert): vo
 /** Latest first. */
 export const messagesOf = (db: DbOrTx, clientId: string): MessageRow[] =>
   db.select().from(messages).where(eq(messages.clientId, clientId)).orderBy(desc(messages.createdAtMs)).all();
+
+const MOST_MESSAGES = 200;
+/** What lies in the post box, latest first. */
+export const latestMessages = (db: DbOrTx): MessageRow[] =>
+  db
+    .select()
+    .from(messages)
+    .where(isNotNull(messages.postedAtMs))
+    .orderBy(desc(messages.postedAtMs), desc(messages.id))
+    .limit(MOST_MESSAGES)
+    .all();
+export const readMessage = (db: DbOrTx, id: string): MessageRow | undefined =>
+  db.select().from(messages).where(eq(messages.id, id)).get();
+/** Those of the bookings that a reminder was written for. */
+export const remindedBookings = (db: DbOrTx, bookingIds: readonly string[]): ReadonlySet<string> =>
+  new Set(
+    db
+      .select({ id: messages.bookingId })
+      .from(messages)
+      .where(and(eq(messages.kind, 'reminder'), inArray(messages.bookingId, [...bookingIds])))
+      .all()
+      .flatMap((r) => (r.id === null ? [] : [r.id])),
+  );

@@ -141,7 +141,7 @@ export interface ClientCard {
   }[];
   readonly messages: readonly {
     readonly id: string;
-    readonly kind: 'postponed' | 'referral';
+    readonly kind: 'postponed' | 'referral' | 'after-care' | 'reminder';
     readonly words: string;
     readonly createdAtMs: number;
     readonly postedAtMs: number | null;

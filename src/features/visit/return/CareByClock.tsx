@@ -2,9 +2,10 @@ import { zoneKey } from '@/core/anatomy';
 import { careAfter, careBefore, CARE_TEXTS } from '@/core/care';
 import { deeds, standing } from '@/core/hands';
 import { laterDate } from '@/core/shared';
+import { careLines } from '@/formats/careCard';
 import type { Bench } from '@/server/services/bench';
 import { dayMonth } from '@/ui/words';
-import { careLines } from './careWords';
+import { GiveCare } from './GiveCare';
 import styles from './Return.module.css';
 
 /** From when all that was worked is ready again for what it was worked with; null where some of it never is. */
@@ -55,6 +56,7 @@ export function CareByClock({ bench, nowMs, nextMs }: Props) {
         <strong>{CARE_TEXTS.noShaving}</strong>
         {readyOn === null ? '' : ` The hair is ready from about ${dayMonth(readyOn)}.`}
       </p>
+      {zones.length > 0 ? <GiveCare visitId={bench.visit.id} /> : null}
       {before.length > 0 ? (
         <>
           <h3>Before the next</h3>

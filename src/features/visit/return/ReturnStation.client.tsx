@@ -118,6 +118,11 @@ function Returning({ zone, planned }: { readonly zone: BenchZone; readonly plann
             timeZone={timeZone}
             onChoose={pick}
           />
+          {answer ? (
+            <p className={styles.rests}>
+              {answer.minutes} min to book. {answer.lengthWords}
+            </p>
+          ) : null}
           <div className={styles.under}>
             <SmoothOn
               eventOn={eventOn}

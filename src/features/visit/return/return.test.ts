@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { ZONES } from '@/core/anatomy';
 import { careAfter } from '@/core/care';
 import { regrowthModel } from '@/core/hair';
-import { careLines, momentWords } from './careWords';
+import { careLines, momentWords } from '@/formats/careCard';
 import { HAIRS, lengthsOn, quantileMm } from './growingHairs';
 
 const LONDON = 'Europe/London';

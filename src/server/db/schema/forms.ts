@@ -3,7 +3,7 @@
 import { sql } from 'drizzle-orm';
 import { check, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import { json } from '../json';
-import { clients } from './clients';
+import { bookings, clients } from './clients';
 import type { FormData, Signature } from './documents';
 import { visits } from './visits';
 
@@ -66,10 +66,10 @@ export const messages = sqliteTable(
     clientId: text('client_id')
       .notNull()
       .references(() => clients.id),
-    visitId: text('visit_id')
-      .notNull()
-      .references(() => visits.id),
-    kind: text('kind', { enum: ['postponed', 'referral'] }).notNull(),
+    /** Null for what concerns a booking that no visit was opened for. */
+    visitId: text('visit_id').references(() => visits.id),
+    bookingId: text('booking_id').references(() => bookings.id),
+    kind: text('kind', { enum: ['postponed', 'referral', 'after-care', 'reminder'] }).notNull(),
     words: text('words').notNull(),
     createdAtMs: integer('created_at_ms').notNull(),
     /** Put into the simulated post box; nothing leaves the machine. */
@@ -77,6 +77,7 @@ export const messages = sqliteTable(
   },
   (t) => [
     index('messages_client').on(t.clientId, t.createdAtMs),
-    check('messages_kind', sql`${t.kind} in ('postponed', 'referral')`),
+    check('messages_kind', sql`${t.kind} in ('postponed', 'referral', 'after-care', 'reminder')`),
+    index('messages_booking').on(t.bookingId),
   ],
 );

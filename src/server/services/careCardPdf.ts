@@ -1,0 +1,119 @@
+// The care card on paper: A5, black and one ink, clock times, the hair on a line by weeks, the next date framed.
+
+import 'server-only';
+import { join } from 'node:path';
+import { Readable } from 'node:stream';
+import PDFDocument from 'pdfkit';
+import { CARE_TEXTS } from '../../core/care';
+import type { CareCard, CareLine } from '../../formats/careCard';
+
+const FONTS = join(process.cwd(), 'node_modules', 'dejavu-fonts-ttf', 'ttf');
+const BLACK = '#111111';
+const INK = '#8A4A06';
+const RULE = '#BBBBBB';
+const MARGIN = 34;
+const WHEN = 118;
+const HAIR_HEIGHT = 38;
+/** Length drawn at full height, mm. */
+const FULL_MM = 10;
+/** Hairs of one week lean and differ a little, pt and share. */
+const HAIRS: readonly (readonly [dx: number, lean: number, share: number])[] = [
+  [-7, 3, 0.7],
+  [-3, 4, 1],
+  [1, 3, 0.85],
+  [5, 5, 1.1],
+];
+
+function rows(doc: PDFKit.PDFDocument, lines: readonly CareLine[]): void {
+  const width = doc.page.width - 2 * MARGIN;
+  for (const { when, what } of lines) {
+    const y = doc.y;
+    doc.font('bold').fontSize(9.5).fillColor(BLACK).text(when, MARGIN, y, { width: WHEN });
+    const left = doc.y;
+    doc.font('text').text(what, MARGIN + WHEN, y, { width: width - WHEN });
+    doc.y = Math.max(left, doc.y) + 4;
+    doc
+      .moveTo(MARGIN, doc.y)
+      .lineTo(MARGIN + width, doc.y)
+      .lineWidth(0.5)
+      .stroke(RULE);
+    doc.y += 4;
+  }
+}
+
+function hairLine(doc: PDFKit.PDFDocument, weeksMm: readonly number[]): void {
+  const width = doc.page.width - 2 * MARGIN;
+  const foot = doc.y + HAIR_HEIGHT + 6;
+  const step = width / weeksMm.length;
+  weeksMm.forEach((mm, week) => {
+    const x = MARGIN + step * (week + 0.5);
+    for (const [dx, lean, share] of HAIRS) {
+      const height = (HAIR_HEIGHT * Math.min(FULL_MM, mm * share)) / FULL_MM;
+      if (height < 1) continue;
+      doc
+        .moveTo(x + dx, foot)
+        .lineTo(x + dx + lean, foot - height)
+        .lineWidth(1.2)
+        .stroke(INK);
+    }
+    const label = week === 0 ? 'now' : `${week} wk`;
+    doc
+      .font('text')
+      .fontSize(8)
+      .fillColor(BLACK)
+      .text(label, x - 18, foot + 4, { width: 36, align: 'center' });
+  });
+  doc
+    .moveTo(MARGIN, foot)
+    .lineTo(MARGIN + width, foot)
+    .lineWidth(1)
+    .stroke(BLACK);
+  doc.x = MARGIN;
+  doc.y = foot + 20;
+}
+
+function nextDate(doc: PDFKit.PDFDocument, next: NonNullable<CareCard['next']>): void {
+  const width = doc.page.width - 2 * MARGIN;
+  const top = doc.y + 2;
+  doc.rect(MARGIN, top, width, 46).lineWidth(1).stroke(INK);
+  doc
+    .font('bold')
+    .fontSize(13)
+    .fillColor(INK)
+    .text(next.when, MARGIN + 12, top + 8, { width: width - 24 });
+  doc
+    .font('text')
+    .fontSize(9)
+    .fillColor(BLACK)
+    .text(`${next.who}, ${next.minutes} minutes`, MARGIN + 12, top + 27);
+  doc.x = MARGIN;
+  doc.y = top + 56;
+}
+
+/** One page where it fits; what is to be done before the next visit may go over to a second. */
+export function careCardPdf(card: CareCard): ReadableStream<Uint8Array> {
+  const info = { Title: 'After your wax', Producer: 'Strickle', Creator: 'Strickle' };
+  const doc = new PDFDocument({ size: 'A5', margin: MARGIN, info });
+  doc.registerFont('text', join(FONTS, 'DejaVuSans.ttf')).registerFont('bold', join(FONTS, 'DejaVuSans-Bold.ttf'));
+  doc.font('bold').fontSize(18).fillColor(BLACK).text('After your wax');
+  const zones = card.zones.charAt(0).toUpperCase() + card.zones.slice(1);
+  doc.font('text').fontSize(9).text(`${zones}. Finished ${card.finished}.`).moveDown(0.6);
+  rows(doc, card.after);
+  hairLine(doc, card.weeksMm);
+  doc
+    .font('bold')
+    .fontSize(9.5)
+    .fillColor(BLACK)
+    .text(CARE_TEXTS.noShaving, { continued: card.readyFrom !== null });
+  if (card.readyFrom !== null) doc.font('text').text(` The hair is ready from about ${card.readyFrom}.`);
+  doc.moveDown(0.5);
+  if (card.next) nextDate(doc, card.next);
+  doc.font('bold').fontSize(9.5).fillColor(BLACK).text(CARE_TEXTS.ring);
+  if (card.before.length > 0) {
+    doc.moveDown(0.6).font('bold').fontSize(11).text('Before it').moveDown(0.3);
+    rows(doc, card.before);
+  }
+  doc.end();
+  // pdfkit's document is a Node stream of buffers
+  return Readable.toWeb(Readable.from(doc)) as ReadableStream<Uint8Array>;
+}
