@@ -153,3 +153,53 @@ test('the care card as a PDF and into the simulated post box; reminders written 
   expect(readFileSync(await mail.path(), 'utf8')).toContain('Subject: ');
   expect((await new AxeBuilder({ page }).withTags(WCAG).analyze()).violations).toEqual([]);
 });
+
+test('the day: pots under the visits, a remedy one tap away, the tray ticked off and kept, other days by arrows', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await ready(page);
+  await expect(page.getByRole('heading', { level: 1 })).not.toBeEmpty();
+  // the curve of each pot is worked out beside the page; a lane says in words what it shows
+  const lane = page.getByRole('img', { name: /^Film hard wax.*: / });
+  await expect(lane).toBeVisible();
+  await expect(page.getByText('working it out …')).toHaveCount(0);
+  const marit = page.getByRole('listitem').filter({ hasText: 'Marit Ovesen' }).filter({ hasText: 'Nothing holds' });
+  await expect(marit.getByRole('button', { name: /^Move to \w{3} \d+ \w{3}, \d\d:\d\d$/ })).toBeVisible();
+  const jory = page.getByRole('listitem').filter({ hasText: 'guardian' });
+  await expect(jory.getByRole('button', { name: 'To the form' })).toBeVisible();
+  expect((await new AxeBuilder({ page }).withTags(WCAG).analyze()).violations).toEqual([]);
+  await page.getByRole('link', { name: 'The day after' }).click();
+  await expect(page).toHaveURL(/\?on=/);
+  await page.goBack();
+  await expect(page).toHaveURL(/\/$/);
+  const tomorrow = new Date(Date.now() + 2 * DAY_MS).toISOString().slice(0, 10);
+  await page.goto(`/?on=${tomorrow}`);
+  await ready(page);
+  const first = page.getByRole('checkbox').first();
+  const key = await page.getByText(/^0 of \d+$/).innerText();
+  await first.focus();
+  await page.keyboard.press('Space');
+  await expect(page.getByText(key.replace('0 of', '1 of'))).toBeVisible();
+  await page.reload();
+  await ready(page);
+  await expect(first).toBeChecked();
+  const [card] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Tray card, A5' }).click(),
+  ]);
+  expect(
+    readFileSync(await card.path())
+      .subarray(0, 5)
+      .toString(),
+  ).toBe('%PDF-');
+  // a tall screen and a phone: nothing runs out at the side
+  const over: number[] = [];
+  for (const width of [820, 360]) {
+    await page.setViewportSize({ width, height: 1000 });
+    await page.goto('/');
+    await ready(page);
+    over.push(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth));
+  }
+  expect(over).toEqual([0, 0]);
+});

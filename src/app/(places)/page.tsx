@@ -1,13 +1,24 @@
 import type { Metadata } from 'next';
-import { TodayView } from '@/features/today/TodayView';
+import { isCivilDate } from '@/core/shared';
+import { TodayView } from '@/features/today/TodayView.client';
 import { nowMs } from '@/server/clock';
 import { getDb } from '@/server/db/client';
 import { loadToday } from '@/server/services/today';
+import { todayPots } from '@/server/services/todayPots';
 import { NoStudio } from '@/ui/NoStudio';
 
 export const metadata: Metadata = { title: 'Today' };
+export const dynamic = 'force-dynamic';
 
-export default function TodayPage() {
-  const today = loadToday(getDb(), nowMs());
-  return today.ok ? <TodayView today={today.value} /> : <NoStudio />;
+export default async function TodayPage({
+  searchParams,
+}: {
+  readonly searchParams: Promise<{ readonly on?: string }>;
+}) {
+  const { on } = await searchParams;
+  const atMs = nowMs();
+  const day = loadToday(getDb(), atMs, typeof on === 'string' && isCivilDate(on) ? on : undefined);
+  if (!day.ok) return <NoStudio />;
+  const { date, today } = day.value;
+  return <TodayView today={day.value} pots={date === today ? todayPots(getDb(), date, atMs) : null} />;
 }

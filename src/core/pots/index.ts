@@ -5,3 +5,5 @@ export type { HeatingInput, PotWindow, Refilled, SwitchDown } from './ready';
 export { pulsesFromCold } from './microwave';
 export { inWindow, isOverSet, loadWarning, potStanding, windowInPot } from './standing';
 export type { InWindow, LoadWarning, PotHeard, PotSample, PotStanding, PotWay } from './standing';
+export { potDay } from './potDay';
+export type { PotDay, PotDayInput, PotVisit } from './potDay';

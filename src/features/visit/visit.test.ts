@@ -333,6 +333,8 @@ describe('the ribbon of the day', () => {
     product: '',
     words: [],
     tray: [],
+    pots: [],
+    version: 1,
     isComing: false,
     parts: { prepareMin: 6, layPullMin: 12, readMin: 2, finishMin: 3, turnoverMin: 8 },
   });

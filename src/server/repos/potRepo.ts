@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, lt, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gte, lt, sql } from 'drizzle-orm';
 import type { Product } from '../../core/products';
 import type { DbOrTx } from '../db/openDatabase';
 import { prepared } from '../db/prepared';
@@ -68,3 +68,12 @@ export const lastPotHeat = (db: DbOrTx, potId: string): typeof potHeats.$inferSe
 export const dropPotHeatsBefore = (db: DbOrTx, atMs: number): void => {
   db.delete(potHeats).where(lt(potHeats.atMs, atMs)).run();
 };
+/** Heats of a span as they were written down, oldest first. */
+export const potHeatsBetween = (db: DbOrTx, potId: string, fromMs: number, toMs: number): PotHeatRow[] =>
+  db
+    .select()
+    .from(potHeats)
+    .where(and(eq(potHeats.potId, potId), gte(potHeats.atMs, fromMs), lt(potHeats.atMs, toMs)))
+    .orderBy(asc(potHeats.atMs))
+    .all();
+type PotHeatRow = typeof potHeats.$inferSelect;

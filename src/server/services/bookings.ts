@@ -2,9 +2,8 @@
 
 import 'server-only';
 import { randomUUID } from 'node:crypto';
-import { nearestStart } from '../../core/calendar';
 import { ok } from '../../core/shared';
-import { civilDateAt, instantAt, timeInWords } from '../clock';
+import { civilDateAt, timeInWords } from '../clock';
 import { atomically } from '../db/atomically';
 import type { Db } from '../db/openDatabase';
 import { notFound, refused, stale, type ServiceResult } from '../errors';
@@ -21,7 +20,7 @@ import {
 import { absencesBetween } from '../repos/deskRepo';
 import { readPerson, readStudio } from '../repos/studioRepo';
 import { chartsOf, closedVisits, visitOfBooking } from '../repos/visitRepo';
-import { busyOf, minuteAt, workedOn } from './freeTime';
+import { sameHourOn } from './freeTime';
 
 export interface NewBooking {
   readonly clientId: string;
@@ -40,27 +39,6 @@ type Wanted = Pick<BookingRow, 'personId' | 'startsAtMs' | 'minutes'>;
 
 const USUAL_MINUTES = 30;
 
-/** The start nearest to the one that is wanted, still ahead, on that day with that person; null where there is none. */
-function nearestTo(
-  db: Db,
-  { personId, startsAtMs, minutes }: Wanted,
-  { nowMs, but }: { readonly nowMs: number; readonly but: string },
-): number | null {
-  const studio = readStudio(db);
-  if (!studio) return null;
-  const { timeZone } = studio;
-  const on = civilDateAt(startsAtMs, timeZone);
-  const busy = busyOf(db, { personId, fromOn: on, toOn: on, but }, timeZone);
-  // what is past of today is as good as taken
-  const past = civilDateAt(nowMs, timeZone) === on ? [{ fromMin: 0, toMin: minuteAt(nowMs, timeZone) + 1 }] : [];
-  const taken = [...past, ...busy.filter((b) => b.on === on)];
-  const start = nearestStart(workedOn(studio, personId, on), taken, {
-    minutes,
-    startMin: minuteAt(startsAtMs, timeZone),
-  });
-  return start === null ? null : instantAt(on, Math.floor(start / 60), start % 60, timeZone);
-}
-
 /** Why a booking cannot be there; the nearest free start stands with it. Null where it can. */
 function placeFault(
   db: Db,
@@ -72,7 +50,8 @@ function placeFault(
   const timeZone = readStudio(db)?.timeZone ?? 'UTC';
   const why = clashWords(db, wanted, but);
   if (why === null) return null;
-  const nearest = nearestTo(db, wanted, { nowMs, but });
+  const on = civilDateAt(wanted.startsAtMs, timeZone);
+  const nearest = sameHourOn(db, { ...wanted, id: but }, on, nowMs);
   const free = nearest === null ? 'Nothing is free that day.' : `${timeInWords(nearest, timeZone)} is free.`;
   return {
     ok: false,

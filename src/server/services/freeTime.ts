@@ -1,13 +1,13 @@
 // When a practitioner works, and what keeps them busy: the hours of the studio or their own, bookings, absences.
 
 import 'server-only';
-import { openOn, USUAL_HOURS, type Busy, type DaySpan, type WeekHours } from '../../core/calendar';
+import { nearestStart, openOn, USUAL_HOURS, type Busy, type DaySpan, type WeekHours } from '../../core/calendar';
 import { addDays, laterDate } from '../../core/shared';
 import { civilDateAt, instantAt, wallTimeAt } from '../clock';
 import type { DbOrTx } from '../db/openDatabase';
-import { bookingsBetween } from '../repos/clientRepo';
+import { bookingsBetween, type BookingRow } from '../repos/clientRepo';
 import { absencesBetween } from '../repos/deskRepo';
-import type { StudioRow } from '../repos/studioRepo';
+import { readStudio, type StudioRow } from '../repos/studioRepo';
 
 const DAY_MIN = 1440;
 
@@ -57,4 +57,29 @@ export function busyOf(db: DbOrTx, { personId, fromOn, toOn, but }: BusyQuestion
     });
   const away = absencesBetween(db, fromMs, toMs, personId).flatMap((a) => onWall(a.fromMs, a.toMs, timeZone));
   return [...booked, ...away];
+}
+
+/** The free place of a day that is nearest to the hour of a booking; null where that day has none. */
+export function sameHourOn(
+  db: DbOrTx,
+  { id, personId, startsAtMs, minutes }: Pick<BookingRow, 'id' | 'personId' | 'startsAtMs' | 'minutes'>,
+  on: string,
+  nowMs: number,
+): number | null {
+  const studio = readStudio(db);
+  if (!studio) return null;
+  const { timeZone } = studio;
+  const busy = busyOf(db, { personId, fromOn: on, toOn: on, but: id }, timeZone).filter((b) => b.on === on);
+  // what is past of today is as good as taken
+  const past = civilDateAt(nowMs, timeZone) === on ? [{ fromMin: 0, toMin: minuteAt(nowMs, timeZone) + 1 }] : [];
+  const startMin = minuteAt(startsAtMs, timeZone);
+  const endMin = startMin + minutes;
+  const open = workedOn(studio, personId, on);
+  const taken = [...past, ...busy];
+  const isFree =
+    open.some((o) => o.fromMin <= startMin && endMin <= o.toMin) &&
+    !taken.some((b) => b.fromMin < endMin && startMin < b.toMin);
+  // the very hour, else the nearest of the grid
+  const start = isFree ? startMin : nearestStart(open, taken, { minutes, startMin });
+  return start === null ? null : instantAt(on, Math.floor(start / 60), start % 60, timeZone);
 }

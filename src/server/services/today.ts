@@ -3,11 +3,12 @@
 
 import { zoneKey } from '../../core/anatomy';
 import 'server-only';
-import type { Hold } from '../../core/matching';
-import type { Plan } from '../../core/plan';
+import { holdsFrom, type Hold } from '../../core/matching';
+import { potWindows, type Plan } from '../../core/plan';
+import type { PotWindow } from '../../core/pots';
 import type { Product } from '../../core/products';
 import type { RuleChange } from '../../core/screening';
-import { addDays, ok } from '../../core/shared';
+import { addDays, laterDate, ok } from '../../core/shared';
 import { civilDateAt, instantAt } from '../clock';
 import type { Db } from '../db/openDatabase';
 import { notFound, type ServiceResult } from '../errors';
@@ -20,6 +21,7 @@ import { alertsOf } from './alerts';
 import { partsOf } from './bench';
 import { changesOf } from './consultRules';
 import { feltBefore } from './feltBefore';
+import { sameHourOn } from './freeTime';
 import { knownProducts } from './knownProducts';
 import { clientMarks, startingChart, zonePasts } from './history';
 import { studioHold } from './studioHold';
@@ -27,6 +29,16 @@ import { workedBefore } from './workedBefore';
 import { startingConsult } from './openVisit';
 import { planCase, shelvedCase, zoneName, type PlannedCase } from './planCase';
 import { zonesInWords } from './zonesInWords';
+
+/** What needs a word, with what can be done about it. */
+export interface TodayWord {
+  readonly text: string;
+  readonly weight: 'stop' | 'note';
+  /** Two or three words for the band. */
+  readonly short: string;
+  readonly remedy?:
+    { readonly kind: 'form' } | { readonly kind: 'move'; readonly startsAtMs: number; readonly on: string } | undefined;
+}
 
 export interface TodayVisit {
   readonly bookingId: string;
@@ -40,10 +52,13 @@ export interface TodayVisit {
   readonly what: string;
   readonly product: string;
   readonly parts: Plan['time']['parts'];
-  readonly words: readonly { readonly text: string; readonly weight: 'stop' | 'note' }[];
+  readonly words: readonly TodayWord[];
   /** True while its plan is being made: parts, words and tray come with it. */
   readonly isComing: boolean;
   readonly tray: readonly { readonly item: string; readonly amount: number; readonly unit: string }[];
+  /** What it wants of each pot. */
+  readonly pots: readonly (PotWindow & { readonly productId: string; readonly grams: number })[];
+  readonly version: number;
 }
 
 export interface Today {
@@ -53,6 +68,8 @@ export interface Today {
   readonly nowMs: number;
   readonly people: readonly { readonly id: string; readonly name: string }[];
   readonly visits: readonly TodayVisit[];
+  /** The day that it is, where another one is shown. */
+  readonly today: string;
 }
 
 /** What all bookings of a day have in common, read once. */
@@ -110,29 +127,75 @@ function forecast(
   );
 }
 
-function wordsFor(plan: Plan | undefined, client: ClientRow, on: string): TodayVisit['words'] {
+interface WordsFor {
+  readonly plan: Plan | undefined;
+  readonly client: ClientRow;
+  readonly booking: BookingRow;
+}
+
+/** So many days after the first on which the hair is long enough a place is looked for. */
+const LOOK_DAYS = 14;
+
+/** The first free place once the hair is long enough, about the hour that was booked. */
+function moveTo(db: Db, plan: Plan, booking: BookingRow, nowMs: number): TodayWord['remedy'] {
+  const waits = plan.zones.filter((z) => z.choice === null).map((z) => holdsFrom(z.options));
+  const first = waits.reduce<string | null>(
+    (late, d) => (late === null || d === null ? null : laterDate(late, d)),
+    waits[0] ?? null,
+  );
+  if (first === null) return undefined;
+  for (let k = 0; k < LOOK_DAYS; k++) {
+    const on = addDays(first, k);
+    const startsAtMs = sameHourOn(db, booking, on, nowMs);
+    if (startsAtMs !== null) return { kind: 'move', startsAtMs, on };
+  }
+  return undefined;
+}
+
+function wordsFor(
+  db: Db,
+  { plan, client, booking }: WordsFor,
+  { studio, nowMs }: Pick<DayFacts, 'studio' | 'nowMs'>,
+): TodayVisit['words'] {
+  const on = civilDateAt(booking.startsAtMs, studio.timeZone);
   const minor = alertsOf(client, on).filter((a) => a.startsWith('Under 18'));
   const open = alertsOf(client, on).filter((a) => a.startsWith('No consent'));
-  const alerts = (minor.length > 0 ? minor : open).map((text) => ({ text, weight: 'stop' as const }));
+  const alerts = (minor.length > 0 ? minor : open).map((text): TodayWord => ({
+    text,
+    weight: 'stop',
+    short: 'no consent',
+    remedy: { kind: 'form' },
+  }));
   if (!plan) return alerts;
-  const stopped =
-    minor.length === 0 && (plan.screening.outcome === 'postpone' || plan.screening.outcome === 'decline')
-      ? [
-          {
-            text:
-              plan.screening.reasons.find((r) => r.outcome === plan.screening.outcome)?.text ??
-              'Screening stops this visit.',
-            weight: 'stop' as const,
-          },
-        ]
-      : [];
-  const short = plan.zones
-    .filter((z) => z.choice === null && z.outcome !== 'postpone' && z.outcome !== 'decline')
-    .map((z) => ({ text: `${zoneName(z.zone)}: ${z.reasons[0] ?? ''}`, weight: 'stop' as const }));
-  const trims = plan.zones
+  const { screening, zones } = plan;
+  const isStopped = minor.length === 0 && (screening.outcome === 'postpone' || screening.outcome === 'decline');
+  const why = screening.reasons.find((r) => r.outcome === screening.outcome)?.text ?? 'Screening stops this visit.';
+  const stopped: readonly TodayWord[] = isStopped ? [{ text: why, weight: 'stop', short: 'not today' }] : [];
+  const waiting = zones.filter((z) => z.choice === null && z.outcome !== 'postpone' && z.outcome !== 'decline');
+  const short = waiting.map((z, i): TodayWord => {
+    const text = `${zoneName(z.zone)}: ${z.reasons[0] ?? ''}`;
+    // the remedy is for the whole visit: said once, where nothing of it can be worked
+    const remedy = i === 0 && waiting.length === zones.length ? moveTo(db, plan, booking, nowMs) : undefined;
+    return { text, weight: 'stop', short: 'hair too short', remedy };
+  });
+  const trims = zones
     .filter((z) => z.options.find((o) => o.product === z.choice?.product && o.way === z.choice.way)?.trimFirst)
-    .map((z) => ({ text: `${zoneName(z.zone)}: likely too long, trim to about 6 mm first.`, weight: 'note' as const }));
+    .map((z): TodayWord => ({
+      text: `${zoneName(z.zone)}: likely too long, trim to about 6 mm first.`,
+      weight: 'note',
+      short: 'trim first',
+    }));
   return [...alerts, ...stopped, ...short, ...trims];
+}
+
+/** Windows and grams that a plan wants of each pot. */
+function potsOf(plan: Plan | undefined): TodayVisit['pots'] {
+  if (!plan) return [];
+  return [...potWindows(plan)].map(([productId, window]) => ({
+    ...window,
+    productId,
+    grams: plan.materials.find((m) => m.item === productId)?.amount ?? 0,
+  }));
 }
 
 function stateOf(visit: VisitRow | undefined, acts: number): TodayVisit['state'] {
@@ -164,10 +227,11 @@ function lineOf(db: Db, booking: BookingRow, day: DayFacts): TodayVisit[] {
       what: zonesInWords(booking.zones),
       product: products.join(', '),
       parts: plan?.time.parts ?? { prepareMin: 0, layPullMin: 0, readMin: 0, finishMin: 0, turnoverMin: 0 },
-      words:
-        visit?.status === 'closed' ? [] : wordsFor(plan, client, civilDateAt(booking.startsAtMs, day.studio.timeZone)),
+      words: visit?.status === 'closed' ? [] : wordsFor(db, { plan, client, booking }, day),
       isComing,
       tray: plan?.materials.map(({ item, amount, unit }) => ({ item, amount, unit })) ?? [],
+      pots: visit?.status === 'closed' ? [] : potsOf(plan),
+      version: booking.version,
     },
   ];
 }
@@ -188,16 +252,24 @@ function damagedLine(db: Db, booking: BookingRow): TodayVisit[] {
       what: '',
       product: '',
       parts: { prepareMin: 0, layPullMin: 0, readMin: 0, finishMin: 0, turnoverMin: 0 },
-      words: [{ text: 'Something of this record is damaged in the data file: a backup has it whole.', weight: 'stop' }],
+      words: [
+        {
+          text: 'Something of this record is damaged in the data file: a backup has it whole.',
+          weight: 'stop',
+          short: 'damaged',
+        },
+      ],
       isComing: false,
       tray: [],
+      pots: [],
+      version: booking.version,
     },
   ];
 }
 
 /** The bookings of the day, and what they have in common. */
-function theDay(db: Db, studio: StudioRow, nowMs: number) {
-  const date = civilDateAt(nowMs, studio.timeZone);
+function theDay(db: Db, studio: StudioRow, nowMs: number, on?: string) {
+  const date = on ?? civilDateAt(nowMs, studio.timeZone);
   const rows = bookingsBetween(
     db,
     instantAt(date, 0, 0, studio.timeZone),
@@ -240,11 +312,13 @@ export function planOfBooking(db: Db, booking: BookingRow, nowMs: number): Plan 
   return forecast(db, booking, client, visitOfBooking(db, booking.id), facts, shelvedCase)?.plan;
 }
 
-export function loadToday(db: Db, nowMs: number): ServiceResult<Today> {
+/** @param on another day; absent = today */
+export function loadToday(db: Db, nowMs: number, on?: string): ServiceResult<Today> {
   const studio = readStudio(db);
   if (!studio) return notFound('studio');
-  const { date, rows, day } = theDay(db, studio, nowMs);
+  const { date, rows, day } = theDay(db, studio, nowMs, on);
   return ok({
+    today: civilDateAt(nowMs, studio.timeZone),
     studioName: studio.name,
     timeZone: studio.timeZone,
     date,

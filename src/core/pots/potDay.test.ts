@@ -1,0 +1,105 @@
+import { describe, expect, it } from 'vitest';
+import { SHIPPED_PRODUCTS } from '../products';
+import { seededRandom } from '../shared';
+import { potDay, type PotDayInput, type PotVisit } from './potDay';
+import { USUAL_POT } from './pot';
+
+const film = SHIPPED_PRODUCTS.find((p) => p.id === 'film-hard');
+if (!film) throw new Error('no film wax');
+const HOUR = 3600;
+const window = { minC: 53, targetC: 56, maxC: 59 };
+const visit = (over: Partial<PotVisit> = {}): PotVisit => ({
+  who: 'Corwin',
+  fromS: 2 * HOUR,
+  toS: 2.5 * HOUR,
+  window,
+  grams: 60,
+  ...over,
+});
+const day = (over: Partial<PotDayInput> = {}) =>
+  potDay({
+    product: film,
+    pot: USUAL_POT,
+    roomC: 22,
+    tempC: 22,
+    setC: null,
+    visits: [visit()],
+    untilS: 4 * HOUR,
+    ...over,
+  });
+const heatAt = (curve: readonly (readonly [number, number])[], atS: number): number =>
+  curve.find(([s]) => s >= atS)?.[1] ?? NaN;
+
+describe('a pot over the day', () => {
+  it('is switched on in time, right from the first lay to the last pull, then off', () => {
+    const { acts, curve, late } = day();
+    expect(acts.map((a) => a.what)).toEqual(['on', 'off']);
+    // common practice (no source): a counter pot of hard wax needs between a quarter and an hour and a half from cold
+    const leadS = 2 * HOUR - (acts[0]?.atS ?? 0);
+    expect(leadS).toBeGreaterThan(900);
+    expect(leadS).toBeLessThan(5400);
+    expect(acts[1]?.atS).toBe(2.5 * HOUR);
+    for (const s of [2 * HOUR, 2.25 * HOUR, 2.5 * HOUR]) {
+      expect(heatAt(curve, s)).toBeGreaterThanOrEqual(window.minC - 1);
+      expect(heatAt(curve, s)).toBeLessThanOrEqual(window.maxC + 1);
+    }
+    expect(heatAt(curve, 4 * HOUR)).toBeLessThan(heatAt(curve, 2.5 * HOUR) - 3);
+    expect(late).toBeNull();
+  });
+  it('says by how much it is too late, and whom for, when it is cold half a minute before', () => {
+    const { late, acts } = day({ visits: [visit({ fromS: 30, toS: HOUR })] });
+    expect(late?.who).toBe('Corwin');
+    expect(late?.byS).toBeGreaterThan(600);
+    expect(acts[0]).toMatchObject({ atS: 0, what: 'on' });
+  });
+  it('leaves a pot alone that stands right, and goes down or up between visits that want other heats', () => {
+    const held = day({ tempC: 56, setC: day().acts[0]?.setC ?? null });
+    expect(held.acts.map((a) => a.what)).toEqual(['off']);
+    const cooler = { minC: 46, targetC: 48, maxC: 50 };
+    const two = [visit(), visit({ who: 'Marit', fromS: 3.5 * HOUR, toS: 4 * HOUR, window: cooler })];
+    expect(day({ visits: two, untilS: 5 * HOUR }).acts.map((a) => a.what)).toEqual(['on', 'down', 'off']);
+    const [warm, cool] = two as [PotVisit, PotVisit];
+    const up = [
+      { ...cool, fromS: warm.fromS, toS: warm.toS },
+      { ...warm, fromS: cool.fromS, toS: cool.toS },
+    ];
+    expect(day({ visits: up, untilS: 5 * HOUR }).acts.map((a) => a.what)).toEqual(['on', 'up', 'off']);
+  });
+  it('holds one heat for windows that meet, and names two that do not at one time', () => {
+    const near = visit({ who: 'Bram', window: { minC: 56, targetC: 60, maxC: 64 }, fromS: 2.2 * HOUR, toS: 3 * HOUR });
+    const one = day({ visits: [visit(), near] });
+    expect(one.clashes).toEqual([]);
+    expect(one.acts.map((a) => a.what)).toEqual(['on', 'off']);
+    expect(heatAt(one.curve, 2.3 * HOUR)).toBeGreaterThan(55);
+    const far = { ...near, window: { minC: 62, targetC: 64, maxC: 66 } };
+    expect(day({ visits: [visit(), far] }).clashes).toEqual([['Corwin', 'Bram']]);
+  });
+  it('says for whom the wax in it does not last', () => {
+    const three = ['A', 'B', 'C'].map((who, i) =>
+      visit({ who, grams: 150, fromS: (2 + i) * HOUR, toS: (2.5 + i) * HOUR }),
+    );
+    // 400 g: 150 and 150 leave 100, of which a stick needs 60 to dip into
+    expect(day({ visits: three }).short).toEqual({ who: 'C', needsG: 150, holdsG: 100 });
+    expect(day({ visits: three.slice(0, 2) }).short).toBeNull();
+  });
+  it('is in the window at every first lay that it has time for (property)', () => {
+    const random = seededRandom(8);
+    let lays = 0;
+    for (let k = 0; k < 12; k++) {
+      const targetC = random.between(50, 62);
+      const own = { minC: targetC - 3, targetC, maxC: targetC + 3 };
+      const fromS = 60 * random.whole(110, 220);
+      const input = {
+        tempC: random.between(20, 45),
+        pot: { ...USUAL_POT, waxG: random.whole(150, 700) },
+        visits: [visit({ window: own, fromS, toS: fromS + 1500 })],
+        untilS: fromS + 1800,
+      };
+      const { curve, late } = day(input);
+      if (late) continue;
+      lays++;
+      expect(Math.abs(heatAt(curve, fromS) - targetC)).toBeLessThanOrEqual(4.5);
+    }
+    expect(lays).toBeGreaterThan(8);
+  });
+});

@@ -1,0 +1,153 @@
+// A pot over the visits of a day: when to switch it on so that it is right at the first lay, where its thermostat
+// stands for each visit, when it may go off; the heat that follows; what does not go together. One pot has one heat.
+
+import type { Product } from '../products';
+import { evenPot, potStep, temps, type Pot, type PotState } from './pot';
+import { holdingSetC, readyAfterS, type PotWindow } from './ready';
+
+/** What one visit wants of the pot; times in seconds from now, wax on the skin from … to. */
+export interface PotVisit {
+  readonly who: string;
+  readonly fromS: number;
+  readonly toS: number;
+  readonly window: PotWindow;
+  readonly grams: number;
+}
+
+export interface PotDayInput {
+  readonly product: Product;
+  readonly pot: Pot;
+  readonly roomC: number;
+  /** As it stands now, °C; null = not known, taken as the room's. */
+  readonly tempC: number | null;
+  /** The thermostat; null = off. */
+  readonly setC: number | null;
+  readonly visits: readonly PotVisit[];
+  /** How far the curve goes, s from now. */
+  readonly untilS: number;
+}
+
+export interface PotAct {
+  readonly atS: number;
+  readonly what: 'on' | 'up' | 'down' | 'off';
+  /** Where the thermostat is set; null = off. */
+  readonly setC: number | null;
+}
+
+export interface PotDay {
+  /** Heat stirred through, by time. */
+  readonly curve: readonly (readonly [atS: number, tempC: number])[];
+  readonly acts: readonly PotAct[];
+  /** The first visit that it is not ready for, were it switched on at once; null where all is in time. */
+  readonly late: { readonly who: string; readonly byS: number } | null;
+  /** Visits at one time that want heats which do not meet. */
+  readonly clashes: readonly (readonly [string, string])[];
+  /** The first visit that what is in the pot does not last for. */
+  readonly short: { readonly who: string; readonly needsG: number; readonly holdsG: number } | null;
+}
+
+/** Ready a little before it is wanted; a stick needs something to dip into; a setting this near is left alone. */
+const MARGIN_S = 300;
+const DIP_G = 60;
+const SAME_K = 1;
+const STEP_S = 60;
+const SAMPLE_S = 300;
+
+const meets = (a: PotWindow, b: PotWindow): PotWindow | null => {
+  const [minC, maxC] = [Math.max(a.minC, b.minC), Math.min(a.maxC, b.maxC)];
+  if (minC > maxC) return null;
+  const targetC = Math.min(maxC, Math.max(minC, (a.targetC + b.targetC) / 2));
+  return { minC, targetC, maxC };
+};
+
+interface Stage {
+  readonly who: string;
+  readonly fromS: number;
+  readonly toS: number;
+  readonly window: PotWindow;
+}
+
+/** Visits one after the other whose windows meet share one heat. */
+function stagesOf(visits: readonly PotVisit[]): { stages: readonly Stage[]; clashes: PotDay['clashes'] } {
+  const stages: Stage[] = [];
+  const clashes: (readonly [string, string])[] = [];
+  for (const visit of visits) {
+    const last = stages.at(-1);
+    const shared = last ? meets(last.window, visit.window) : null;
+    if (last && shared) {
+      stages[stages.length - 1] = { ...last, toS: Math.max(last.toS, visit.toS), window: shared };
+    } else if (last && visit.fromS < last.toS) {
+      clashes.push([last.who, visit.who]);
+    } else stages.push(visit);
+  }
+  return { stages, clashes };
+}
+
+function shortOf(visits: readonly PotVisit[], waxG: number): PotDay['short'] {
+  let holdsG = waxG;
+  for (const { who, grams } of visits) {
+    if (grams > holdsG - DIP_G) return { who, needsG: Math.round(grams), holdsG: Math.round(holdsG) };
+    holdsG -= grams;
+  }
+  return null;
+}
+
+/** Needs no visit: without any it says how the pot goes on as it stands. */
+export function potDay(input: PotDayInput): PotDay {
+  const { product, pot, roomC, setC, untilS } = input;
+  const tempC = input.tempC ?? roomC;
+  const visits = input.visits.filter((v) => v.toS > 0).sort((a, b) => a.fromS - b.fromS);
+  const { stages, clashes } = stagesOf(visits);
+  const acts: PotAct[] = [];
+  let late: PotDay['late'] = null;
+  let standsC = setC;
+  let before = tempC;
+  let freeS = 0;
+  for (const stage of stages) {
+    const { window } = stage;
+    const heating = { product, pot, roomC, window };
+    const holdC = holdingSetC(heating);
+    const isRight = before >= window.minC && before <= window.maxC;
+    const isHeld = standsC !== null && Math.abs(standsC - holdC) <= SAME_K;
+    if (!(isRight && isHeld)) {
+      const leadS =
+        before > window.maxC || isRight
+          ? 0
+          : (readyAfterS({ ...heating, state: evenPot(product, pot.waxG, before), stirred: true }) ?? Infinity);
+      const wantedS = stage.fromS - leadS - MARGIN_S;
+      const atS = Number.isFinite(wantedS) ? Math.max(freeS, wantedS) : freeS;
+      if (atS + leadS > stage.fromS && late === null) {
+        late = { who: stage.who, byS: Math.round(atS + leadS - Math.max(0, stage.fromS)) };
+      }
+      if (!isHeld) acts.push({ atS, what: wayOf(standsC, holdC), setC: holdC });
+    }
+    standsC = holdC;
+    before = window.targetC;
+    freeS = stage.toS;
+  }
+  if (standsC !== null) acts.push({ atS: freeS, what: 'off', setC: null });
+  return { curve: curveOf(input, tempC, acts, untilS), acts, late, clashes, short: shortOf(visits, pot.waxG) };
+}
+
+function wayOf(fromC: number | null, toC: number): PotAct['what'] {
+  if (fromC === null) return 'on';
+  return toC > fromC ? 'up' : 'down';
+}
+
+/** The heat that follows: marched minute by minute from what stands now. */
+function curveOf(
+  { product, pot, roomC, setC }: PotDayInput,
+  tempC: number,
+  acts: readonly PotAct[],
+  untilS: number,
+): PotDay['curve'] {
+  let state: PotState = evenPot(product, pot.waxG, tempC);
+  const curve: (readonly [number, number])[] = [[0, tempC]];
+  let standsC = setC;
+  for (let atS = 0; atS < untilS; atS += STEP_S) {
+    for (const act of acts) if (act.atS >= atS && act.atS < atS + STEP_S) standsC = act.setC;
+    ({ state } = potStep(product, pot, state, standsC, roomC, STEP_S));
+    if ((atS + STEP_S) % SAMPLE_S === 0) curve.push([atS + STEP_S, temps(product, state).mixedC]);
+  }
+  return curve;
+}

@@ -1,0 +1,113 @@
+'use client';
+
+import { Button } from 'antd';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import type { Today, TodayVisit, TodayWord } from '@/server/services/today';
+import { sendJson } from '@/ui/sendJson';
+import { plural, shortDateTime, timeOfDay, withDates } from '@/ui/words';
+import { Flag } from './DayRibbon';
+import { OpenVisitButton } from './OpenVisitButton.client';
+import type { PotNeed } from './potDayWords';
+import styles from './TodayView.module.css';
+
+interface Props {
+  readonly today: Today;
+  readonly pots: readonly PotNeed[];
+}
+
+/** Who and what needs a word, each with its remedy one tap away. */
+export function NeedsYou({ today, pots }: Props) {
+  const { visits, timeZone } = today;
+  const [said, setSaid] = useState('');
+  const needs = visits.filter((v) => v.words.length > 0);
+  const coming = visits.filter((v) => v.isComing).length;
+  return (
+    <section>
+      <h2>Needs you</h2>
+      {said === '' ? null : <p role="status">{said}</p>}
+      {coming > 0 ? (
+        <p className="quiet" role="status">
+          Still planning {plural(coming, 'visit')} …
+        </p>
+      ) : null}
+      {needs.length === 0 && pots.length === 0 && coming === 0 ? (
+        <p className="quiet">Nothing. Hair, consent, cards and pots are as they should be.</p>
+      ) : (
+        <ul className={styles.words}>
+          {needs.flatMap((v) =>
+            v.words.map((w) => (
+              <li key={`${v.bookingId} ${w.text}`} data-weight={w.weight}>
+                <Flag />
+                <p>
+                  <strong>
+                    {v.clientName}, {timeOfDay(v.startsAtMs, timeZone)}
+                  </strong>
+                  <span>{withDates(w.text)}</span>
+                </p>
+                <Remedy visit={v} word={w} timeZone={timeZone} onSaid={setSaid} />
+              </li>
+            )),
+          )}
+          {pots.map((p) => (
+            <li key={`${p.potId} ${p.text}`} data-weight={p.weight}>
+              <Flag />
+              <p>
+                <strong>{p.title}</strong>
+                <span>{p.text}</span>
+              </p>
+              <PotRemedy need={p} onSaid={setSaid} />
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}
+
+interface RemedyProps {
+  readonly visit: TodayVisit;
+  readonly word: TodayWord;
+  readonly timeZone: string;
+  readonly onSaid: (words: string) => void;
+}
+
+function Remedy({ visit, word, timeZone, onSaid }: RemedyProps) {
+  const router = useRouter();
+  const { bookingId, visitId, version, personId, minutes, clientName, state } = visit;
+  const { remedy } = word;
+  const look = <OpenVisitButton bookingId={bookingId} visitId={visitId} label="Look at it" quiet />;
+  if (remedy?.kind === 'form') {
+    return <OpenVisitButton bookingId={bookingId} visitId={visitId} label="To the form" quiet />;
+  }
+  if (remedy?.kind !== 'move' || state !== 'ahead') return look;
+  const { startsAtMs } = remedy;
+  const move = async (): Promise<void> => {
+    const body = { version, personId, startsAtMs, minutes };
+    const sent = await sendJson('PUT', `/api/bookings/${bookingId}`, body, crypto.randomUUID());
+    onSaid(sent.ok ? `${clientName} is on ${shortDateTime(startsAtMs, timeZone)} now: tell them.` : sent.error.message);
+    if (sent.ok) router.refresh();
+  };
+  return (
+    <>
+      {look}
+      <Button type="primary" onClick={() => void move()}>
+        Move to {shortDateTime(startsAtMs, timeZone)}
+      </Button>
+    </>
+  );
+}
+
+function PotRemedy({ need, onSaid }: { readonly need: PotNeed; readonly onSaid: (words: string) => void }) {
+  const router = useRouter();
+  const { setC, potId, title } = need;
+  if (setC === undefined) return <Link href="/pots">To the pots</Link>;
+  const done = async (): Promise<void> => {
+    const sent = await sendJson('POST', `/api/pots/${potId}/notes`, { kind: 'set', tempC: setC }, crypto.randomUUID());
+    const words = setC === null ? 'is off' : `is set to ${setC}°`;
+    onSaid(sent.ok ? `${title} ${words}.` : sent.error.message);
+    if (sent.ok) router.refresh();
+  };
+  return <Button onClick={() => void done()}>{setC === null ? 'It is off' : `It is set to ${setC}°`}</Button>;
+}

@@ -1,0 +1,69 @@
+// What the pots ask for today, in words.
+
+import type { PotDay } from '@/core/pots';
+import { timeOfDay } from '@/ui/words';
+
+type Act = PotDay['acts'][number];
+
+const ACT: Readonly<Record<Act['what'], string>> = {
+  on: 'switch on',
+  up: 'switch up',
+  down: 'switch down',
+  off: 'off',
+};
+
+/** `switch on 08:40`. */
+export const actWords = (act: Act, fromMs: number, timeZone: string): string =>
+  `${ACT[act.what]} ${timeOfDay(fromMs + 1000 * act.atS, timeZone)}`;
+
+export interface PotNeed {
+  readonly potId: string;
+  readonly title: string;
+  readonly text: string;
+  readonly weight: 'stop' | 'note';
+  /** Where the thermostat is to be set now; null = switched off; absent = no such remedy. */
+  readonly setC?: number | null;
+}
+
+interface OnePot {
+  readonly potId: string;
+  readonly name: string;
+  readonly day: PotDay;
+  readonly fromMs: number;
+  readonly nowMs: number;
+  readonly timeZone: string;
+}
+
+/** An act this near is asked for, ms. */
+const SOON_MS = 20 * 60_000;
+
+/** What is to be done about one pot now, or cannot be. */
+export function potNeeds({ potId, name, day, fromMs, nowMs, timeZone }: OnePot): readonly PotNeed[] {
+  const needs: PotNeed[] = [];
+  const [next] = day.acts;
+  const dueMs = next ? fromMs + 1000 * next.atS : Infinity;
+  if (next && dueMs - nowMs <= SOON_MS) {
+    const setC = next.setC === null ? null : Math.round(next.setC);
+    const late = day.late
+      ? ` ${day.late.who} waits about ${Math.max(1, Math.round(day.late.byS / 60))} min for it.`
+      : '';
+    const when = dueMs <= nowMs + 60_000 ? 'now' : `at ${timeOfDay(dueMs, timeZone)}`;
+    const text =
+      setC === null ? `Off ${when}: nothing more is worked from it today.` : `Set to ${setC}° ${when}.${late}`;
+    needs.push({ potId, title: name, text, weight: day.late ? 'stop' : 'note', setC });
+  }
+  for (const [one, other] of day.clashes) {
+    needs.push({
+      ...{ potId, title: name, weight: 'stop' },
+      text: `${one} and ${other} want heats that do not meet, at one time: one pot has one heat.`,
+    });
+  }
+  if (day.short) {
+    const { who, needsG, holdsG } = day.short;
+    needs.push({
+      ...{ potId, title: name, weight: 'note' },
+      text: `${needsG} g needed for ${who}, ${holdsG} g in the pot by then: top up before.`,
+    });
+  }
+  return needs;
+}
