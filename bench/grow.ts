@@ -95,7 +95,8 @@ function movedTo(row: Row, on: string): Row {
   const was = row['planned_on'];
   if (typeof was !== 'string') return {};
   const days = daysBetween(was, on);
-  const moved = (date: Row[string] | undefined): string | null => (typeof date === 'string' ? addDays(date, days) : null);
+  const moved = (date: Row[string] | undefined): string | null =>
+    typeof date === 'string' ? addDays(date, days) : null;
   return { planned_on: on, ready_from: moved(row['ready_from']), ready_to: moved(row['ready_to']) };
 }
 

@@ -119,6 +119,7 @@ function insertPast(tx: DbOrTx, client: DemoClient, day: string, random: Random)
       consult,
       createdAtMs: atMs,
       closedAtMs: atMs + 2_400_000,
+      ...timesOf(client, i),
     });
     client.zones.forEach((zone, place) => {
       const days = client.intervals[i - 1] ?? 0;
@@ -130,12 +131,25 @@ function insertPast(tx: DbOrTx, client: DemoClient, day: string, random: Random)
             { rateFactor: client.rateFactor, lagShiftDays: 0 },
             days,
           ) * random.between(0.93, 1.07);
-      const data = chartFor(client, zone, Math.max(2, lengthMm), first ? 'first' : 'regular');
+      const drawn = chartFor(client, zone, Math.max(2, lengthMm), first ? 'first' : 'regular');
+      const density = Math.min(5, drawn.hair.density + thinning(client, i));
+      const data = { ...drawn, hair: { ...drawn.hair, density } };
       putChart(tx, visitId, zone, { place, data, version: 1 });
-      putReading(tx, visitId, zone, readingFor(random, first), 1);
+      putReading(tx, visitId, zone, { ...readingFor(random, first), pain: painOf(client, i) }, 1);
     });
   });
 }
+
+/** How far a client has come, 0 at the first visit, 1 at the last. */
+const along = ({ intervals }: DemoClient, i: number): number => i / Math.max(1, intervals.length);
+/** Each visit hurts a little less and is a little shorter. */
+const painOf = (client: DemoClient, i: number): number => Math.round(6 - 4 * along(client, i));
+const timesOf = (client: DemoClient, i: number): { plannedMin: number; tableMin: number } => {
+  const plannedMin = 16 + 11 * client.zones.length;
+  return { plannedMin, tableMin: Math.round(plannedMin * (1.3 - 0.45 * along(client, i))) };
+};
+/** And there was a little more hair before. */
+const thinning = (client: DemoClient, i: number): number => 0.25 * Math.round(4 * (1 - along(client, i)));
 
 function insertPerson(tx: DbOrTx, client: DemoClient, day: string, nowMs: number): void {
   const hadVisits = client.intervals.length > 0;

@@ -1,10 +1,12 @@
 import Link from 'next/link';
 import { OpenVisitButton } from '@/features/today/OpenVisitButton.client';
 import type { ClientCard } from '@/server/services/clients';
+import type { Progress } from '@/server/services/progress';
 import { dateAndTime, dayMonthYear, plural } from '@/ui/words';
 import { CardRecord } from './CardRecord';
 import { CardTools } from './CardTools.client';
 import { LengthThread } from './LengthThread';
+import { ProgressBoard } from './progress/ProgressBoard';
 import { WalkIn } from './WalkIn.client';
 import styles from './Clients.module.css';
 
@@ -21,7 +23,7 @@ function tweezedWords({ tweezed, cleared, isRead }: ClientCard['visits'][number]
   return cleared ? 'nothing left' : '';
 }
 
-export function ClientCardView({ card }: { readonly card: ClientCard }) {
+export function ClientCardView({ card, progress }: { readonly card: ClientCard; readonly progress: Progress | null }) {
   const { client, alerts, zones, visits, ahead, notDone, timeZone } = card;
   return (
     <section className={styles.page}>
@@ -66,6 +68,14 @@ export function ClientCardView({ card }: { readonly card: ClientCard }) {
           {card.trials.map((t) => (
             <span key={t}>{t}</span>
           ))}
+        </section>
+      ) : null}
+      {progress && progress.visits > 0 ? (
+        <section className={styles.progress} aria-label="Progress">
+          <h2>
+            Progress <Link href={`/clients/${client.id}/progress`}>Show the client</Link>
+          </h2>
+          <ProgressBoard progress={progress} />
         </section>
       ) : null}
       <div className={styles.columns}>

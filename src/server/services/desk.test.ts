@@ -198,6 +198,7 @@ describe('how long it is booked', () => {
       { zone: 'underarm', side: 'right' },
     ] as const;
     const wanted = { clientId: 'ottilie', personId: 'ines', zones, plannedMin: 30, turnoverMin: 8 };
+    open.db.update(visits).set({ plannedMin: null, tableMin: null }).run();
     const before = lengthFor(open.db, wanted);
     expect(lengthWords(before)).toBe('By the plan.');
     open.db.update(visits).set({ plannedMin: 30, tableMin: 21 }).run();
