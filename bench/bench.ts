@@ -23,7 +23,8 @@ import { randomTask } from '../src/core/hands/randomTask';
 import { compareWithMilp } from './milp';
 import { benchStudio } from './studio';
 import { benchSearch } from './search';
-import forecast, { type ForecastItem } from '../src/server/planning/forecast.thread';
+import forecast from '../src/server/planning/forecast.thread';
+import { studioForecast } from './forecast';
 
 const film = SHIPPED_PRODUCTS[0];
 const tab = film?.manners.tab;
@@ -69,14 +70,7 @@ function layoutOf(id: ZoneId, side: Side) {
   );
 }
 
-// 5 000 clients × 3 zones, as the thread is asked: the first time it makes its tables, then it has them
-const growing = seededRandom(5000);
-const forecastZones = Object.values(ZONES).slice(0, 24);
-const studioItems: readonly ForecastItem[] = Array.from({ length: 15_000 }, (_, k) => {
-  const zone = forecastZones[k % forecastZones.length] ?? ZONES.underarm;
-  const person = { rateFactor: Math.exp(0.25 * growing.normal()), lagShiftDays: 1.5 * growing.normal() };
-  return { zone: zone.id, shortestMm: 4 * zone.shortestFactor, longestMm: 13, person };
-});
+const studioItems = studioForecast();
 measure('forecast of 5 000 clients × 3 zones, tables and all', 5000, () => forecast(studioItems), 1, 0);
 measure('forecast of 5 000 clients × 3 zones, again', null, () => forecast(studioItems), 5, 1);
 

@@ -1,0 +1,19 @@
+// 5 000 clients × 3 zones, as the thread is asked for them.
+
+import { ZONES } from '../src/core/anatomy';
+import { seededRandom } from '../src/core/shared';
+import type { ForecastItem } from '../src/server/planning/forecast.thread';
+
+const ITEMS = 15_000;
+const SEED = 5000;
+const ZONES_USED = 24;
+
+export function studioForecast(): readonly ForecastItem[] {
+  const random = seededRandom(SEED);
+  const zones = Object.values(ZONES).slice(0, ZONES_USED);
+  return Array.from({ length: ITEMS }, (_, k): ForecastItem => {
+    const zone = zones[k % zones.length] ?? ZONES.underarm;
+    const person = { rateFactor: Math.exp(0.25 * random.normal()), lagShiftDays: 1.5 * random.normal() };
+    return { zone: zone.id, shortestMm: 4 * zone.shortestFactor, longestMm: 13, person };
+  });
+}
