@@ -23,8 +23,7 @@ import { randomTask } from '../src/core/hands/randomTask';
 import { compareWithMilp } from './milp';
 import { benchStudio } from './studio';
 import { benchSearch } from './search';
-import forecast from '../src/server/planning/forecast.thread';
-import { studioForecast } from './forecast';
+import { benchForecast } from './forecast';
 
 const film = SHIPPED_PRODUCTS[0];
 const tab = film?.manners.tab;
@@ -70,9 +69,7 @@ function layoutOf(id: ZoneId, side: Side) {
   );
 }
 
-const studioItems = studioForecast();
-measure('forecast of 5 000 clients × 3 zones, tables and all', 5000, () => forecast(studioItems), 1, 0);
-measure('forecast of 5 000 clients × 3 zones, again', null, () => forecast(studioItems), 5, 1);
+benchForecast(measure);
 
 const skin = ZONES.underarm.skin;
 measure(

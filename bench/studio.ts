@@ -60,6 +60,12 @@ async function pages(): Promise<readonly Timed[]> {
   return [
     await timed('Today, 24 bookings', () => get('/')),
     await timed('Clients', () => get('/clients')),
+    await timed('who is ready when', () => get('/ready')),
+    await timed('the same with sugar', () => get('/api/ready?with=sugar')),
+    await timed('week', () => get('/week')),
+    await timed('post box', () => get('/post')),
+    await timed('progress, 240 visits', () => get('/clients/c0/progress')),
+    await timed('free places, 240 visits', () => get(`/api${here}/slots`)),
     await timed('search', () => get('/api/clients', { 'x-search': 'ada br' })),
     await timed('card, 240 visits', () => get('/clients/c0')),
     ...(await inTurn(stations.map((s) => () => timed(`${s}, 240 visits`, () => get(`${here}/${s}`))))),
