@@ -5,14 +5,7 @@ import { existsSync } from 'node:fs';
 import { sheetFor, ZONES, type Side, type ZoneId } from '../src/core/anatomy';
 import { growthField, type Stroke } from '../src/core/field';
 import { learnGrowth, readyWindow, regrowthCurve, regrowthModel } from '../src/core/hair';
-import {
-  liveTable,
-  oneByOneS,
-  scheduleHands,
-  type HandsInput,
-  type StripJob,
-  type TableEvent,
-} from '../src/core/hands';
+import { liveTable, oneByOneS, scheduleHands, type StripJob, type TableEvent } from '../src/core/hands';
 import { heatTable, readHeat, solveSkinHeat, workingWindow } from '../src/core/heat';
 import { chooseVisit, choiceFlips, planVisit, type VisitCase } from '../src/core/plan';
 import { SHIPPED_PRODUCTS } from '../src/core/products';
@@ -23,6 +16,7 @@ import { randomTask } from '../src/core/hands/randomTask';
 import { compareWithMilp } from './milp';
 import { benchStudio } from './studio';
 import { benchSearch } from './search';
+import { chain } from './chain';
 import { benchForecast } from './forecast';
 
 const film = SHIPPED_PRODUCTS[0];
@@ -159,22 +153,6 @@ measure(
   20,
 );
 
-const chain = (n: number): HandsInput => ({
-  maxOnSkin: 3,
-  walkS: 6,
-  jobs: Array.from({ length: n }, (_, i): StripJob => ({
-    id: `s${i}`,
-    side: i % 2 === 0 ? 'left' : 'right',
-    layS: 10 + (i % 4),
-    coats: 1,
-    setMinS: 25,
-    setMaxS: 100,
-    pullS: 4,
-    pressS: 3,
-    needs: i >= 6 ? [i - 6] : [],
-    touches: [i - 2, i + 2].filter((t) => t >= 0 && t < n),
-  })),
-});
 measure('schedule of 30 strips', 500, () => scheduleHands(chain(30)), 5, 1);
 measure('schedule of 10 strips, proved', 300, () => scheduleHands(chain(10)), 5, 1);
 const thirty = { product: 'film-hard', ...chain(30) };
