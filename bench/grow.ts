@@ -8,6 +8,7 @@ import { existsSync } from 'node:fs';
 import type BetterSqlite3 from 'better-sqlite3';
 import Database from 'better-sqlite3';
 import { liveGroups } from '../src/core/plan';
+import { fillOutlooks } from '../src/server/repos/outlookRepo';
 import { addDays, daysBetween, seededRandom } from '../src/core/shared';
 import { loadDemo } from '../src/demo/loadDemo';
 import { civilDateAt, instantAt } from '../src/server/clock';
@@ -165,6 +166,7 @@ export function grow(file: string, share: number, nowMs: number): void {
       put['bookings']?.({ id: `g-booking-${b}`, status: 'booked', version: 1, ...booking });
     }
   })();
+  fillOutlooks(db);
   raw.exec('analyze');
   raw.close();
   close();

@@ -88,6 +88,11 @@ test('a calendar goes out as a file, comes in as away time, and its private addr
   await page.getByRole('button', { name: 'Private address for a calendar program' }).click();
   const address = (await page.locator('code').innerText()).trim();
   expect((await request.get(address)).ok()).toBe(true);
+  // a calendar program has no cookie: it is no tablet, and becomes none
+  const stranger = await fetch(address);
+  expect(stranger.headers.get('set-cookie')).toBeNull();
+  expect(await stranger.text()).toContain('BEGIN:VEVENT');
+  expect((await fetch(address.replace(/.{8}\.ics$/, 'AAAAAAAA.ics'))).status).toBe(404);
   await page.getByRole('button', { name: 'Close the address' }).click();
   await expect.poll(async () => (await request.get(address)).status()).toBe(404);
   expect((await new AxeBuilder({ page }).withTags(WCAG).analyze()).violations).toEqual([]);

@@ -78,3 +78,7 @@ export const waitingRequest = Joi.object({
   toMin: minuteOfDay,
   words: words(120).required(),
 }).required();
+/** `next`: a visit that is chosen and not booked yet, or null. */
+export const careCardRequest = Joi.object({
+  next: Joi.object({ startsAtMs: instant.required(), minutes: bookingMinutes }).allow(null).required(),
+}).required();

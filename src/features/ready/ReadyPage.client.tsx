@@ -25,7 +25,7 @@ export function ReadyPage({ first }: { readonly first: ReadyList }) {
   return (
     <section className={styles.page}>
       <div className={styles.head}>
-        <h1>{readyFinding(list.lines)}</h1>
+        <h1>{readyFinding(list)}</h1>
         <p className="quiet">What closes first stands first. Days are estimates: the comb decides.</p>
       </div>
       <div className={styles.tools}>
@@ -74,6 +74,7 @@ export function ReadyPage({ first }: { readonly first: ReadyList }) {
       {lines.length > most ? (
         <Button onClick={() => setMost(most + 5 * AT_ONCE)}>{lines.length - most} more</Button>
       ) : null}
+      {list.more > 0 ? <p className="quiet">And {list.more} whose turn comes later, or is long past.</p> : null}
     </section>
   );
 }

@@ -26,13 +26,13 @@ describe('who is ready, in words', () => {
     expect(readyWords(line({ state: 'over', toOn: '2026-11-30' }), TODAY)).toBe('closed 1 day ago');
     expect(readyWords(line({ state: 'unknown', fromOn: null, toOn: null }), TODAY)).toBe('not known');
   });
-  it('heads the list by who waits for a booking; who has one does not count', () => {
-    expect(readyFinding([])).toBe('Nobody has been waxed by a plan yet');
-    expect(readyFinding([line({ bookedMs: 5 })])).toBe('Nobody is ready and not booked');
-    expect(readyFinding([line({}), line({ state: 'over' }), line({ state: 'over' })])).toBe(
-      'One is ready and not booked, 2 are past it',
-    );
-    expect(readyFinding([line({ state: 'over' })])).toBe('One is past it');
+  it('heads the list by who waits for a booking', () => {
+    const of = (ready: number, over: number, lines = [line({})]) => readyFinding({ lines, ready, over });
+    expect(of(0, 0, [])).toBe('Nobody has been waxed by a plan yet');
+    expect(of(0, 0)).toBe('Nobody is ready and not booked');
+    expect(of(1, 2)).toBe('One is ready and not booked, 2 are past it');
+    expect(of(0, 1)).toBe('One is past it');
+    expect(of(4, 0)).toBe('4 are ready and not booked');
   });
   it('lays bars on the scale and clips them to it', () => {
     const scale = readyScale(TODAY);

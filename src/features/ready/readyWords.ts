@@ -1,7 +1,7 @@
 // What is said of one client's window.
 
 import { addDays, daysBetween } from '@/core/shared';
-import type { ReadyLine } from '@/server/services/outlook';
+import type { ReadyLine, ReadyList } from '@/server/services/outlook';
 import { dayMonth, plural, weekday } from '@/ui/words';
 
 export interface ReadyScale {
@@ -41,10 +41,7 @@ export function readyWords({ state, fromOn, toOn }: ReadyLine, today: string): s
 }
 
 /** The heading: how many wait for a booking. */
-export function readyFinding(lines: readonly ReadyLine[]): string {
-  const open = lines.filter((l) => l.bookedMs === null);
-  const ready = open.filter((l) => l.state === 'ready').length;
-  const over = open.filter((l) => l.state === 'over').length;
+export function readyFinding({ lines, ready, over }: Pick<ReadyList, 'lines' | 'ready' | 'over'>): string {
   if (lines.length === 0) return 'Nobody has been waxed by a plan yet';
   if (ready === 0 && over === 0) return 'Nobody is ready and not booked';
   const late = over === 0 ? '' : `${over === 1 ? 'one is' : `${over} are`} past it`;

@@ -59,7 +59,9 @@ export function NewBookingPanel({ wanted, week, wish, onWish, onSaid }: Props) {
         Book {clockText(wanted.startMin)}
       </Button>
       <NotHere wanted={wanted} person={person} timeZone={week.timeZone} onSaid={onSaid} />
-      <p className="quiet">For what they last came for, and as long; both can be changed at the visit.</p>
+      <p className="quiet">
+        For what they last came for, as long as their visits have taken; both can be changed at the visit.
+      </p>
     </div>
   );
 }

@@ -1,67 +1,115 @@
-// When each client's zones are ready again, as their last visits left it.
+// When each client's zones are ready again, as their last visits left it (table `outlooks`).
 
-import { and, asc, eq, gt, gte, inArray, isNull, ne, sql } from 'drizzle-orm';
-import type { Family, Side, ZoneId } from '../../core/anatomy';
+import { and, eq, gt, inArray, sql, type SQL } from 'drizzle-orm';
+import type { Side, ZoneId } from '../../core/anatomy';
 import type { DbOrTx } from '../db/openDatabase';
-import { bookings, clients, visits, worked } from '../db/schema';
+import { bookings, visits, type ZoneRef } from '../db/schema';
 
-/** One zone of a client, of the latest visit at which it was worked. */
+/** Zones of a client that were last worked at one visit, together. */
+export interface OutlookLine {
+  readonly clientId: string;
+  readonly name: string;
+  readonly visitId: string;
+  readonly lastOn: string;
+  readonly zones: readonly ZoneRef[];
+  /** When the last of them opens and the first of them closes; null where one of them is not known. */
+  readonly fromOn: string | null;
+  readonly toOn: string | null;
+}
+
+interface Asked {
+  /** Only of visits of that civil date or later. */
+  readonly since: string;
+  /** Only those that close on that date or later, the soonest first, at most so many. */
+  readonly closing?: { readonly from: string; readonly most: number } | undefined;
+  /** Only of these clients; absent = of all in use. */
+  readonly only?: readonly string[] | undefined;
+}
+
+interface RawLine extends Omit<OutlookLine, 'zones'> {
+  readonly zones: string;
+  readonly known: number;
+  readonly n: number;
+}
+
+const whereOf = ({ since, closing, only }: Asked): SQL =>
+  sql.join(
+    [
+      sql`c.archived_at_ms is null and o.last_on >= ${since}`,
+      ...(closing
+        ? [
+            sql`o.visit_id in (
+              select visit_id from outlooks where ready_to >= ${closing.from} order by ready_to limit ${closing.most})`,
+          ]
+        : []),
+      ...(only
+        ? [sql`o.client_id in (${sql.join(only.length > 0 ? only.map((id) => sql`${id}`) : [sql`null`], sql`, `)})`]
+        : []),
+    ],
+    sql` and `,
+  );
+
+export function outlookLines(db: DbOrTx, asked: Asked): readonly OutlookLine[] {
+  // a zone that has closed already closes the visit
+  const order = asked.closing ? sql`having min(o.ready_to) >= ${asked.closing.from} order by min(o.ready_to)` : sql``;
+  const rows = db.all<RawLine>(sql`
+    select o.client_id as clientId, c.name as name, o.visit_id as visitId, o.last_on as lastOn,
+      max(o.ready_from) as fromOn, min(o.ready_to) as toOn, count(o.ready_from) as known, count(*) as n,
+      group_concat(o.zone || '/' || o.side, ' ' order by o.place) as zones
+    from outlooks o join clients c on c.id = o.client_id
+    where ${whereOf(asked)} group by o.visit_id ${order}`);
+  return rows.map(({ known, n, zones, fromOn, toOn, ...line }) => {
+    const whole = known === n && fromOn !== null && toOn !== null;
+    // where windows do not meet, the last to open counts
+    const closes = whole && toOn < fromOn ? fromOn : toOn;
+    return {
+      ...line,
+      zones: zones.split(' ').map((key) => {
+        const [zone, side] = key.split('/') as [ZoneId, Side]; // zones are checked on the way in
+        return { zone, side };
+      }),
+      fromOn: whole ? fromOn : null,
+      toOn: whole ? closes : null,
+    };
+  });
+}
+
+/** One zone of a client with how their hair grows. */
 export interface OutlookRow {
   readonly clientId: string;
-  readonly clientName: string;
+  readonly name: string;
   readonly visitId: string;
   readonly lastOn: string;
   readonly zone: ZoneId;
   readonly side: Side;
-  /** Null where it was not kept: the visit was closed by an older version. */
-  readonly family: Family | null;
-  readonly readyFrom: string | null;
-  readonly readyTo: string | null;
   readonly rateFactor: number | null;
   readonly lagShift: number | null;
 }
+/** Zones of all clients in use, those of one visit together. */
+export const outlookRows = (db: DbOrTx, since: string): readonly OutlookRow[] =>
+  db.all<OutlookRow>(sql`
+    select o.client_id as clientId, c.name as name, o.visit_id as visitId, o.last_on as lastOn, o.zone as zone,
+      o.side as side, o.rate_factor as rateFactor, o.lag_shift as lagShift
+    from outlooks o join clients c on c.id = o.client_id
+    where c.archived_at_ms is null and o.last_on >= ${since} order by o.visit_id, o.place`);
 
-/** @param since only visits of that civil date or later. @param only of these clients; absent = of all in use */
-export function outlookRows(db: DbOrTx, since: string, only?: readonly string[]): readonly OutlookRow[] {
-  const rows = db
-    .select({
-      clientId: visits.clientId,
-      clientName: clients.name,
-      visitId: visits.id,
-      lastOn: visits.onDate,
-      zone: worked.zone,
-      side: worked.side,
-      family: worked.family,
-      readyFrom: worked.readyFrom,
-      readyTo: worked.readyTo,
-      rateFactor: worked.rateFactor,
-      lagShift: worked.lagShift,
-    })
-    .from(worked)
-    .innerJoin(visits, eq(visits.id, worked.visitId))
-    .innerJoin(clients, eq(clients.id, visits.clientId))
-    .where(
-      and(
-        gte(worked.plannedOn, since),
-        ne(worked.product, ''),
-        eq(visits.status, 'closed'),
-        isNull(visits.endedAs),
-        isNull(clients.archivedAtMs),
-        ...(only ? [inArray(visits.clientId, [...only])] : []),
-      ),
-    )
-    .orderBy(asc(worked.plannedOn), asc(visits.createdAtMs), asc(worked.place))
-    .all();
-  const latest = new Map<string, (typeof rows)[number]>();
-  for (const row of rows) {
-    const key = `${row.clientId} ${row.zone} ${row.side}`;
-    // set anew, so that the order is that of the latest
-    latest.delete(key);
-    latest.set(key, row);
-  }
-  // zones and families are checked on the way in
-  return [...latest.values()] as unknown as OutlookRow[];
+const COLUMNS = sql`client_id, zone, side, visit_id, place, last_on, family, ready_from, ready_to, rate_factor, lag_shift`;
+const FROM_WORKED = sql`
+  select v.client_id, w.zone, w.side, v.id, w.place, v.on_date, coalesce(w.family, ''), w.ready_from, w.ready_to,
+    w.rate_factor, w.lag_shift
+  from worked w join visits v on v.id = w.visit_id
+  where w.product <> '' and v.status = 'closed' and v.ended_as is null`;
+
+/** Writes down what a visit has left, where no later one has. */
+export function putOutlook(db: DbOrTx, visitId: string): void {
+  db.run(sql`insert or replace into outlooks (${COLUMNS}) ${FROM_WORKED} and v.id = ${visitId} and not exists (
+    select 1 from outlooks o
+    where o.client_id = v.client_id and o.zone = w.zone and o.side = w.side and o.last_on > v.on_date)`);
 }
+/** All of them anew, out of what was worked. */
+export const fillOutlooks = (db: DbOrTx): void => {
+  db.run(sql`insert or replace into outlooks (${COLUMNS}) ${FROM_WORKED} order by v.on_date, v.created_at_ms`);
+};
 
 /** The first booking ahead of each client. */
 export function bookedAhead(db: DbOrTx, nowMs: number, only?: readonly string[]): ReadonlyMap<string, number> {

@@ -7,6 +7,7 @@ import type { Plan } from '../../core/plan';
 import { PRODUCT_BODIES } from '../../core/products';
 import type { DbOrTx } from '../db/openDatabase';
 import { prepared } from '../db/prepared';
+import { putOutlook } from './outlookRepo';
 import { NO_DATE } from './pastRepo';
 import { readProduct } from './studioRepo';
 import { readings, visits, worked, type Reading } from '../db/schema';
@@ -61,6 +62,7 @@ export function putWorked(db: DbOrTx, visitId: string, plan: Plan, sensitivity: 
     };
     db.insert(worked).values(row).onConflictDoNothing().run();
   });
+  putOutlook(db, visitId);
 }
 
 /** Of all visits of a client that were done, latest visit first, its zones in their order. */
@@ -211,6 +213,7 @@ export function putReady(db: DbOrTx, visitId: string, plan: Plan | undefined): v
       .where(and(eq(worked.visitId, visitId), eq(worked.place, place)))
       .run();
   });
+  putOutlook(db, visitId);
 }
 
 /** Marks a visit whose plan chose nothing, or cannot be read, so that it is not looked at again. */

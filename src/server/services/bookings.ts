@@ -20,6 +20,7 @@ import {
 import { absencesBetween } from '../repos/deskRepo';
 import { readPerson, readStudio } from '../repos/studioRepo';
 import { chartsOf, closedVisits, visitOfBooking } from '../repos/visitRepo';
+import { lengthFor } from './bookingLength';
 import { sameHourOn } from './freeTime';
 
 export interface NewBooking {
@@ -38,6 +39,8 @@ export interface Booked {
 type Wanted = Pick<BookingRow, 'personId' | 'startsAtMs' | 'minutes'>;
 
 const USUAL_MINUTES = 30;
+/** As the plans have it. */
+const TURNOVER_MIN = 8;
 
 /** Why a booking cannot be there; the nearest free start stands with it. Null where it can. */
 function placeFault(
@@ -72,23 +75,28 @@ function clashWords(db: Db, wanted: Wanted, but: string): string | null {
   return away ? `is away time of ${readPerson(db, personId)?.name ?? ''}: ${away.why}` : null;
 }
 
-/** What the client last came for, and for how long. */
-function lastTime(db: Db, clientId: string): Pick<BookingRow, 'zones' | 'minutes'> | null {
+/** What the client last came for, and how long that takes: learned where it was ever timed, else as last booked. */
+function lastTime(db: Db, clientId: string, personId: string): Pick<BookingRow, 'zones' | 'minutes'> | null {
   const [booking] = bookingsOfClient(db, clientId);
-  if (booking) return { zones: booking.zones, minutes: booking.minutes };
   const [visit] = closedVisits(db, clientId, 1);
-  if (!visit) return null;
   // zones are checked on the way in
-  const zones = chartsOf(db, visit.id).map(({ zone, side }) => ({ zone, side })) as unknown as BookingRow['zones'];
-  return { zones, minutes: USUAL_MINUTES };
+  const charted = visit ? (chartsOf(db, visit.id).map(({ zone, side }) => ({ zone, side })) as unknown) : [];
+  const zones = booking?.zones ?? (charted as BookingRow['zones']);
+  if (!booking && !visit) return null;
+  const plannedMin = visit?.plannedMin ?? null;
+  if (plannedMin === null) return { zones, minutes: booking?.minutes ?? USUAL_MINUTES };
+  return {
+    zones,
+    minutes: lengthFor(db, { clientId, personId, zones, plannedMin, turnoverMin: TURNOVER_MIN }).minutes,
+  };
 }
 
 /** Books a client who is on file, for what they last came for. */
 export function book(db: Db, body: NewBooking, nowMs: number): ServiceResult<Booked> {
   return atomically(db, () => {
     if (!readClient(db, body.clientId)) return notFound('client');
-    const last = lastTime(db, body.clientId);
     const { personId, startsAtMs } = body;
+    const last = lastTime(db, body.clientId, personId);
     const minutes = body.minutes ?? last?.minutes ?? USUAL_MINUTES;
     const fault = placeFault(db, { personId, startsAtMs, minutes }, { nowMs });
     if (fault) return fault;

@@ -21,8 +21,14 @@ import { zonesInWords } from './zonesInWords';
 
 const WEEKS = 6;
 
+/** A next visit that is chosen and not booked yet. */
+export interface ChosenNext {
+  readonly startsAtMs: number;
+  readonly minutes: number;
+}
+
 /** Needs the plan; throws `PlanWanted` where it is still coming. */
-export function careCard(db: Db, visitId: string, nowMs: number): ServiceResult<CareCard> {
+export function careCard(db: Db, visitId: string, nowMs: number, chosen?: ChosenNext): ServiceResult<CareCard> {
   const bench = plannedBench(db, visitId, nowMs);
   if (!bench.ok) return notFound('visit');
   const { plan, visit, client, studio, journal } = bench.value;
@@ -35,9 +41,10 @@ export function careCard(db: Db, visitId: string, nowMs: number): ServiceResult<
   const zones = [...new Set(worked.map((z) => z.zone))];
   const families = [...new Set(worked.flatMap((z) => (z.choice ? [z.choice.family] : [])))];
   const finishedMs = deeds(standing(journal)).at(-1)?.atMs ?? nowMs;
-  const [next] = bookingsOfClient(db, client.id)
+  const [booked] = bookingsOfClient(db, client.id)
     .filter((b) => b.status === 'booked' && civilDateAt(b.startsAtMs, timeZone) > visit.onDate)
     .reverse();
+  const next = booked ?? (chosen ? { ...chosen, personId: visit.personId } : undefined);
   const windows = windowsOf(plan);
   const regrowth = plan.regrowth.find((r) => r.zone === first.zone && r.side === first.side);
   const person = { rateFactor: regrowth?.rateFactor ?? 1, lagShiftDays: regrowth?.lagShiftDays ?? 0 };
@@ -65,9 +72,14 @@ export function careCard(db: Db, visitId: string, nowMs: number): ServiceResult<
 }
 
 /** Puts the card into the simulated post box; nothing leaves the machine. */
-export function postCareCard(db: Db, visitId: string, nowMs: number): ServiceResult<{ readonly id: string }> {
+export function postCareCard(
+  db: Db,
+  visitId: string,
+  nowMs: number,
+  chosen?: ChosenNext,
+): ServiceResult<{ readonly id: string }> {
   return atomically(db, () => {
-    const card = careCard(db, visitId, nowMs);
+    const card = careCard(db, visitId, nowMs, chosen);
     if (!card.ok) return card;
     const bench = plannedBench(db, visitId, nowMs);
     if (!bench.ok) return notFound('visit');

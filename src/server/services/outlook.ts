@@ -4,11 +4,12 @@ import 'server-only';
 import { ZONES, type Family } from '../../core/anatomy';
 import { usualRange } from '../../core/matching';
 import { studioFacts } from '../../core/plan';
-import { addDays, daysBetween, earlierDate, laterDate } from '../../core/shared';
+import { addDays, daysBetween, laterDate } from '../../core/shared';
 import { civilDateAt } from '../clock';
 import type { Db } from '../db/openDatabase';
+import type { Forecast } from '../planning/forecast.thread';
 import { forecastBeside } from '../planning/forecastThread';
-import { bookedAhead, outlookRows, type OutlookRow } from '../repos/outlookRepo';
+import { bookedAhead, outlookLines, outlookRows, type OutlookLine, type OutlookRow } from '../repos/outlookRepo';
 import { readProducts, readStudio } from '../repos/studioRepo';
 import { zonesInWords } from './zonesInWords';
 
@@ -28,12 +29,20 @@ export interface ReadyLine {
 export interface ReadyList {
   readonly today: string;
   readonly timeZone: string;
+  /** Those that are ready, the soonest to close first; then those that will be; then those whose window is past. */
   readonly lines: readonly ReadyLine[];
+  /** Of those who are not booked, lines that are not shown among them. */
+  readonly ready: number;
+  readonly over: number;
+  /** How many there are beside the lines. */
+  readonly more: number;
 }
 
 /** Who came last longer ago than this is not on the list. */
 const SINCE_DAYS = 240;
 const AT_ONCE = 1500;
+/** So many lines go out at once. */
+const MOST_LINES = 300;
 
 function stateOf(fromOn: string | null, toOn: string | null, today: string): ReadyLine['state'] {
   if (fromOn === null || toOn === null) return 'unknown';
@@ -41,52 +50,86 @@ function stateOf(fromOn: string | null, toOn: string | null, today: string): Rea
   return fromOn <= today ? 'ready' : 'soon';
 }
 
-/** Zones that were last worked together make one line. */
-function linesOf(
-  rows: readonly OutlookRow[],
-  booked: ReadonlyMap<string, number>,
-  today: string,
-): readonly ReadyLine[] {
-  const visits = new Map<string, OutlookRow[]>();
-  for (const row of rows) {
-    const known = visits.get(row.visitId);
-    if (known) known.push(row);
-    else visits.set(row.visitId, [row]);
-  }
-  const lines = [...visits.values()].flatMap((zones): ReadyLine[] => {
-    const [first] = zones;
-    if (!first) return [];
-    const known = zones.flatMap(({ readyFrom, readyTo }) =>
-      readyFrom === null || readyTo === null ? [] : [{ readyFrom, readyTo }],
-    );
-    const whole = known.length === zones.length;
-    const fromOn = whole ? known.map((k) => k.readyFrom).reduce(laterDate) : null;
-    // where windows do not meet, the last to open counts
-    const toOn = fromOn === null ? null : laterDate(fromOn, known.map((k) => k.readyTo).reduce(earlierDate));
-    const { clientId, clientName: name, lastOn } = first;
-    return [
-      {
-        ...{ clientId, name, lastOn, fromOn, toOn, what: zonesInWords(zones), state: stateOf(fromOn, toOn, today) },
-        bookedMs: booked.get(clientId) ?? null,
-      },
-    ];
-  });
-  return lines.sort((a, b) => byClosing(a, b));
+const RANK: Readonly<Record<ReadyLine['state'], number>> = { ready: 0, soon: 1, over: 2, unknown: 3 };
+
+/** What closes first stands first; what is past stands last, the latest of it first. */
+function byUrgency(a: ReadyLine, b: ReadyLine): number {
+  const closing = (a.toOn ?? '').localeCompare(b.toOn ?? '') * (a.state === 'over' ? -1 : 1);
+  return RANK[a.state] - RANK[b.state] || closing || a.name.localeCompare(b.name);
 }
 
-const byClosing = (a: ReadyLine, b: ReadyLine): number =>
-  (a.toOn ?? '9999').localeCompare(b.toOn ?? '9999') || a.name.localeCompare(b.name);
+interface Standing {
+  readonly booked: ReadonlyMap<string, number>;
+  readonly today: string;
+}
+
+const lineOf = (
+  { zones, clientId, name, lastOn, fromOn, toOn }: OutlookLine,
+  { booked, today }: Standing,
+): ReadyLine => ({
+  ...{ clientId, name, lastOn, fromOn, toOn, what: zonesInWords(zones), state: stateOf(fromOn, toOn, today) },
+  bookedMs: booked.get(clientId) ?? null,
+});
+
+function listOf(found: readonly OutlookLine[], standing: Standing, timeZone: string): ReadyList {
+  const all = found.map((line) => lineOf(line, standing)).sort(byUrgency);
+  const free = all.filter((l) => l.bookedMs === null);
+  // who is booked already waits for nothing: they give way where there are too many
+  const shown = [...free, ...all.filter((l) => l.bookedMs !== null)].slice(0, MOST_LINES).sort(byUrgency);
+  return {
+    ...{ today: standing.today, timeZone, lines: shown, more: all.length - shown.length },
+    ready: free.filter((l) => l.state === 'ready').length,
+    over: free.filter((l) => l.state === 'over').length,
+  };
+}
 
 /** As they were worked. @param only of these clients; absent = of all in use */
 export function readyList(db: Db, nowMs: number, only?: readonly string[]): ReadyList {
   const timeZone = readStudio(db)?.timeZone ?? 'UTC';
   const today = civilDateAt(nowMs, timeZone);
-  const rows = outlookRows(db, addDays(today, -SINCE_DAYS), only);
-  return { today, timeZone, lines: linesOf(rows, bookedAhead(db, nowMs, only), today) };
+  const found = outlookLines(db, { since: addDays(today, -SINCE_DAYS), only });
+  return listOf(found, { booked: bookedAhead(db, nowMs, only), today }, timeZone);
+}
+
+const LOOKED_AT = 200;
+/** Ready in a week and not booked, what closes first on top. @param fromOn its Monday */
+export function readyInWeek(
+  db: Db,
+  { fromOn, nowMs, most }: { readonly fromOn: string; readonly nowMs: number; readonly most: number },
+): readonly ReadyLine[] {
+  const today = civilDateAt(nowMs, readStudio(db)?.timeZone ?? 'UTC');
+  const closing = { from: laterDate(fromOn, today), most: LOOKED_AT };
+  const found = outlookLines(db, { since: addDays(today, -SINCE_DAYS), closing });
+  const standing = { today, booked: bookedAhead(db, nowMs, [...new Set(found.map((l) => l.clientId))]) };
+  return found
+    .map((line) => lineOf(line, standing))
+    .filter((l) => l.bookedMs === null && l.fromOn !== null && l.fromOn <= addDays(fromOn, 6))
+    .slice(0, most);
 }
 
 export type Forecasting =
   { readonly done: number; readonly total: number } | ({ readonly done: number; readonly total: number } & ReadyList);
+
+/** Zones of one visit as one line, in the window that all of them share. */
+function togetherAgain(rows: readonly (OutlookRow & { readonly window: Forecast })[]): OutlookLine[] {
+  const visits = new Map<string, (typeof rows)[number][]>();
+  for (const row of rows) {
+    const known = visits.get(row.visitId);
+    if (known) known.push(row);
+    else visits.set(row.visitId, [row]);
+  }
+  return [...visits.values()].flatMap((zones): OutlookLine[] => {
+    const [first] = zones;
+    if (!first) return [];
+    const windows = zones.flatMap((z) => (z.window ? [z.window] : []));
+    const { clientId, name, visitId, lastOn } = first;
+    const line = { clientId, name, visitId, lastOn, zones: zones.map(({ zone, side }) => ({ zone, side })) };
+    if (windows.length < zones.length) return [{ ...line, fromOn: null, toOn: null }];
+    const fromDay = Math.max(...windows.map((w) => w[0]));
+    const toDay = Math.max(fromDay, Math.min(...windows.map((w) => w[1])));
+    return [{ ...line, fromOn: addDays(lastOn, fromDay), toOn: addDays(lastOn, toDay) }];
+  });
+}
 
 /** What each zone is ready for when it were worked with another family; the windows are worked out in a thread. */
 export async function* readyWith(db: Db, family: Family, nowMs: number): AsyncGenerator<Forecasting> {
@@ -94,7 +137,6 @@ export async function* readyWith(db: Db, family: Family, nowMs: number): AsyncGe
   const timeZone = studio?.timeZone ?? 'UTC';
   const today = civilDateAt(nowMs, timeZone);
   const { products, schools } = studioFacts({ schools: studio?.settings.schools }, readProducts(db));
-  const rows = outlookRows(db, addDays(today, -SINCE_DAYS));
   const ranges = new Map<string, ReturnType<typeof usualRange>>();
   const rangeOf = (zone: OutlookRow['zone']) => {
     const known = ranges.get(zone);
@@ -103,7 +145,8 @@ export async function* readyWith(db: Db, family: Family, nowMs: number): AsyncGe
     ranges.set(zone, range);
     return range;
   };
-  const found: OutlookRow[] = [];
+  const rows = outlookRows(db, addDays(today, -SINCE_DAYS));
+  const found: (OutlookRow & { readonly window: Forecast })[] = [];
   for (let i = 0; i < rows.length; i += AT_ONCE) {
     const part = rows.slice(i, i + AT_ONCE).flatMap((row) => {
       const range = rangeOf(row.zone);
@@ -111,16 +154,11 @@ export async function* readyWith(db: Db, family: Family, nowMs: number): AsyncGe
       return range ? [{ row, item: { zone: row.zone, ...range, person } }] : [];
     });
     const windows = await forecastBeside(part.map((p) => p.item));
-    part.forEach(({ row }, k) => {
-      const window = windows[k] ?? null;
-      const readyFrom = window && addDays(row.lastOn, window[0]);
-      const readyTo = window && addDays(row.lastOn, window[1]);
-      found.push({ ...row, family, readyFrom, readyTo });
-    });
+    part.forEach(({ row }, k) => found.push({ ...row, window: windows[k] ?? null }));
     yield { done: Math.min(rows.length, i + AT_ONCE), total: rows.length };
   }
-  const lines = linesOf(found, bookedAhead(db, nowMs), today);
-  yield { done: rows.length, total: rows.length, today, timeZone, lines };
+  const list = listOf(togetherAgain(found), { booked: bookedAhead(db, nowMs), today }, timeZone);
+  yield { done: rows.length, total: rows.length, ...list };
 }
 
 /** When a client is due, in few words for a list. */

@@ -12,7 +12,7 @@ import { absencesBetween } from '../repos/deskRepo';
 import { readPeople, readStudio } from '../repos/studioRepo';
 import { visitOfBooking } from '../repos/visitRepo';
 import { onWall, workedOn } from './freeTime';
-import { readyList, type ReadyLine } from './outlook';
+import { readyInWeek, type ReadyLine } from './outlook';
 import { waitingList, type WaitingLine } from './waiting';
 import { zonesInWords } from './zonesInWords';
 
@@ -71,13 +71,6 @@ function stateOf(db: Db, row: BookingRow): WeekBooking['state'] {
 }
 
 const MOST_READY = 5;
-const readyToBook = (db: Db, { fromOn, nowMs }: { readonly fromOn: string; readonly nowMs: number }): Week['ready'] =>
-  readyList(db, nowMs)
-    .lines.filter(({ bookedMs, fromOn: opens, toOn, state }) => {
-      if (bookedMs !== null || opens === null || toOn === null || state === 'over') return false;
-      return opens <= addDays(fromOn, 6) && toOn >= fromOn;
-    })
-    .slice(0, MOST_READY);
 
 /** @param on any day of the week; absent = this week */
 export function loadWeek(db: Db, on: string | undefined, nowMs: number): ServiceResult<Week> {
@@ -115,7 +108,7 @@ export function loadWeek(db: Db, on: string | undefined, nowMs: number): Service
       what: zonesInWords(row.zones),
       state: stateOf(db, row),
     })),
-    ready: readyToBook(db, { fromOn, nowMs }),
+    ready: readyInWeek(db, { fromOn, nowMs, most: MOST_READY }),
     waiting: waitingList(db, nowMs),
   });
 }

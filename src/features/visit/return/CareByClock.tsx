@@ -25,12 +25,12 @@ function readyFrom(plan: Bench['plan']): string | null {
 interface Props {
   readonly bench: Bench;
   readonly nowMs: number;
-  /** When the next visit begins; null while none is chosen. */
-  readonly nextMs: number | null;
+  /** The next visit; null while none is chosen. */
+  readonly next: { readonly startsAtMs: number; readonly minutes: number } | null;
 }
 
 /** What is allowed again when, counted from the finish; then what is to be done before the next visit. */
-export function CareByClock({ bench, nowMs, nextMs }: Props) {
+export function CareByClock({ bench, nowMs, next }: Props) {
   const { plan, studio, journal } = bench;
   const { timeZone } = studio;
   const worked = plan.zones.filter((z) => z.choice);
@@ -38,7 +38,7 @@ export function CareByClock({ bench, nowMs, nextMs }: Props) {
   const families = [...new Set(worked.flatMap((z) => (z.choice ? [z.choice.family] : [])))];
   const finishedMs = deeds(standing(journal)).at(-1)?.atMs ?? nowMs;
   const after = careLines(careAfter(zones, families), finishedMs, { nowMs, timeZone });
-  const before = nextMs === null ? [] : careLines(careBefore(), nextMs, { nowMs, timeZone });
+  const before = next === null ? [] : careLines(careBefore(), next.startsAtMs, { nowMs, timeZone });
   const readyOn = readyFrom(plan);
   return (
     <section className={styles.clock}>
@@ -56,7 +56,7 @@ export function CareByClock({ bench, nowMs, nextMs }: Props) {
         <strong>{CARE_TEXTS.noShaving}</strong>
         {readyOn === null ? '' : ` The hair is ready from about ${dayMonth(readyOn)}.`}
       </p>
-      {zones.length > 0 ? <GiveCare visitId={bench.visit.id} /> : null}
+      {zones.length > 0 ? <GiveCare visitId={bench.visit.id} next={next} key={next?.startsAtMs ?? 0} /> : null}
       {before.length > 0 ? (
         <>
           <h3>Before the next</h3>

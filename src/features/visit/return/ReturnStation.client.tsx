@@ -138,7 +138,15 @@ function Returning({ zone, planned }: { readonly zone: BenchZone; readonly plann
       )}
       {isNarrow ? grows : <StationLeft>{grows}</StationLeft>}
       <StationSide>
-        <CareByClock bench={bench} nowMs={tabletNow()} nextMs={closed ? null : (chosen?.startsAtMs ?? null)} />
+        <CareByClock
+          bench={bench}
+          nowMs={tabletNow()}
+          next={
+            closed || !chosen
+              ? null
+              : { startsAtMs: chosen.startsAtMs, minutes: answer?.minutes ?? plan.time.bookingMinutes }
+          }
+        />
       </StationSide>
       <Ending chosen={chosen} minutes={answer?.minutes ?? Math.max(15, plan.time.bookingMinutes)} />
     </div>

@@ -171,6 +171,30 @@ export const worked = sqliteTable(
   ],
 );
 
+/** Per client and zone, from the visit at which it was last worked: when it is ready again for that. */
+export const outlooks = sqliteTable(
+  'outlooks',
+  {
+    clientId: text('client_id')
+      .notNull()
+      .references(() => clients.id),
+    zone: text('zone').notNull(),
+    side: text('side', { enum: ['left', 'right', 'middle'] }).notNull(),
+    visitId: text('visit_id')
+      .notNull()
+      .references(() => visits.id),
+    place: integer('place').notNull(),
+    lastOn: text('last_on').notNull(),
+    family: text('family').notNull(),
+    /** Null = not known, or never. */
+    readyFrom: text('ready_from'),
+    readyTo: text('ready_to'),
+    rateFactor: real('rate_factor'),
+    lagShift: real('lag_shift'),
+  },
+  (t) => [primaryKey({ columns: [t.clientId, t.zone, t.side] }), index('outlooks_ready').on(t.readyTo, t.visitId)],
+);
+
 export const careTold = sqliteTable(
   'care_told',
   {
