@@ -11,7 +11,8 @@ export interface OutlookLine {
   readonly name: string;
   readonly visitId: string;
   readonly lastOn: string;
-  readonly zones: readonly ZoneRef[];
+  /** `zone/side` of each, a space between: taken apart only for what is shown. */
+  readonly zoneKeys: string;
   /** When the last of them opens and the first of them closes; null where one of them is not known. */
   readonly fromOn: string | null;
   readonly toOn: string | null;
@@ -26,8 +27,7 @@ interface Asked {
   readonly only?: readonly string[] | undefined;
 }
 
-interface RawLine extends Omit<OutlookLine, 'zones'> {
-  readonly zones: string;
+interface RawLine extends OutlookLine {
   readonly known: number;
   readonly n: number;
 }
@@ -49,30 +49,29 @@ const whereOf = ({ since, closing, only }: Asked): SQL =>
     sql` and `,
   );
 
+// `cross join` says which table is gone through: few clients of many were here lately
 export function outlookLines(db: DbOrTx, asked: Asked): readonly OutlookLine[] {
   // a zone that has closed already closes the visit
   const order = asked.closing ? sql`having min(o.ready_to) >= ${asked.closing.from} order by min(o.ready_to)` : sql``;
   const rows = db.all<RawLine>(sql`
     select o.client_id as clientId, c.name as name, o.visit_id as visitId, o.last_on as lastOn,
       max(o.ready_from) as fromOn, min(o.ready_to) as toOn, count(o.ready_from) as known, count(*) as n,
-      group_concat(o.zone || '/' || o.side, ' ' order by o.place) as zones
-    from outlooks o join clients c on c.id = o.client_id
+      group_concat(o.zone || '/' || o.side, ' ' order by o.place) as zoneKeys
+    from outlooks o cross join clients c on c.id = o.client_id
     where ${whereOf(asked)} group by o.visit_id ${order}`);
-  return rows.map(({ known, n, zones, fromOn, toOn, ...line }) => {
-    const whole = known === n && fromOn !== null && toOn !== null;
+  return rows.map(({ known, n, clientId, name, visitId, lastOn, zoneKeys, fromOn, toOn }): OutlookLine => {
+    const line = { clientId, name, visitId, lastOn, zoneKeys };
+    if (known < n || fromOn === null || toOn === null) return { ...line, fromOn: null, toOn: null };
     // where windows do not meet, the last to open counts
-    const closes = whole && toOn < fromOn ? fromOn : toOn;
-    return {
-      ...line,
-      zones: zones.split(' ').map((key) => {
-        const [zone, side] = key.split('/') as [ZoneId, Side]; // zones are checked on the way in
-        return { zone, side };
-      }),
-      fromOn: whole ? fromOn : null,
-      toOn: whole ? closes : null,
-    };
+    return { ...line, fromOn, toOn: toOn < fromOn ? fromOn : toOn };
   });
 }
+
+export const zonesOfKeys = (zoneKeys: string): readonly ZoneRef[] =>
+  zoneKeys.split(' ').map((key) => {
+    const [zone, side] = key.split('/') as [ZoneId, Side]; // zones are checked on the way in
+    return { zone, side };
+  });
 
 /** One zone of a client with how their hair grows. */
 export interface OutlookRow {
@@ -90,7 +89,7 @@ export const outlookRows = (db: DbOrTx, since: string): readonly OutlookRow[] =>
   db.all<OutlookRow>(sql`
     select o.client_id as clientId, c.name as name, o.visit_id as visitId, o.last_on as lastOn, o.zone as zone,
       o.side as side, o.rate_factor as rateFactor, o.lag_shift as lagShift
-    from outlooks o join clients c on c.id = o.client_id
+    from outlooks o cross join clients c on c.id = o.client_id
     where c.archived_at_ms is null and o.last_on >= ${since} order by o.visit_id, o.place`);
 
 const COLUMNS = sql`client_id, zone, side, visit_id, place, last_on, family, ready_from, ready_to, rate_factor, lag_shift`;

@@ -1,7 +1,7 @@
 // Who is ready when: each client's zones as their last visit left them, the soonest to close first.
 
 import 'server-only';
-import { ZONES, type Family } from '../../core/anatomy';
+import { zoneKey, ZONES, type Family } from '../../core/anatomy';
 import { usualRange } from '../../core/matching';
 import { studioFacts } from '../../core/plan';
 import { addDays, daysBetween, laterDate } from '../../core/shared';
@@ -9,7 +9,14 @@ import { civilDateAt } from '../clock';
 import type { Db } from '../db/openDatabase';
 import type { Forecast } from '../planning/forecast.thread';
 import { forecastBeside } from '../planning/forecastThread';
-import { bookedAhead, outlookLines, outlookRows, type OutlookLine, type OutlookRow } from '../repos/outlookRepo';
+import {
+  bookedAhead,
+  outlookLines,
+  outlookRows,
+  zonesOfKeys,
+  type OutlookLine,
+  type OutlookRow,
+} from '../repos/outlookRepo';
 import { readProducts, readStudio } from '../repos/studioRepo';
 import { zonesInWords } from './zonesInWords';
 
@@ -52,10 +59,15 @@ function stateOf(fromOn: string | null, toOn: string | null, today: string): Rea
 
 const RANK: Readonly<Record<ReadyLine['state'], number>> = { ready: 0, soon: 1, over: 2, unknown: 3 };
 
+type Urgent = Pick<ReadyLine, 'state' | 'toOn' | 'name'>;
+function compared(a: string, b: string): number {
+  if (a === b) return 0;
+  return a < b ? -1 : 1;
+}
 /** What closes first stands first; what is past stands last, the latest of it first. */
-function byUrgency(a: ReadyLine, b: ReadyLine): number {
-  const closing = (a.toOn ?? '').localeCompare(b.toOn ?? '') * (a.state === 'over' ? -1 : 1);
-  return RANK[a.state] - RANK[b.state] || closing || a.name.localeCompare(b.name);
+function byUrgency(a: Urgent, b: Urgent): number {
+  const closing = compared(a.toOn ?? '', b.toOn ?? '') * (a.state === 'over' ? -1 : 1);
+  return RANK[a.state] - RANK[b.state] || closing || compared(a.name, b.name);
 }
 
 interface Standing {
@@ -63,21 +75,26 @@ interface Standing {
   readonly today: string;
 }
 
-const lineOf = (
-  { zones, clientId, name, lastOn, fromOn, toOn }: OutlookLine,
-  { booked, today }: Standing,
-): ReadyLine => ({
-  ...{ clientId, name, lastOn, fromOn, toOn, what: zonesInWords(zones), state: stateOf(fromOn, toOn, today) },
-  bookedMs: booked.get(clientId) ?? null,
+/** As it is sorted: words are made only for what is shown. */
+const sortedOf = (line: OutlookLine, { booked, today }: Standing) => ({
+  line,
+  ...{ name: line.name, toOn: line.toOn, state: stateOf(line.fromOn, line.toOn, today) },
+  bookedMs: booked.get(line.clientId) ?? null,
 });
 
+function shownLine({ line, state, bookedMs }: ReturnType<typeof sortedOf>): ReadyLine {
+  const { zoneKeys, clientId, name, lastOn, fromOn, toOn } = line;
+  const what = zonesInWords(zonesOfKeys(zoneKeys));
+  return { clientId, name, lastOn, fromOn, toOn, state, bookedMs, what };
+}
+
 function listOf(found: readonly OutlookLine[], standing: Standing, timeZone: string): ReadyList {
-  const all = found.map((line) => lineOf(line, standing)).sort(byUrgency);
+  const all = found.map((line) => sortedOf(line, standing)).sort(byUrgency);
   const free = all.filter((l) => l.bookedMs === null);
   // who is booked already waits for nothing: they give way where there are too many
   const shown = [...free, ...all.filter((l) => l.bookedMs !== null)].slice(0, MOST_LINES).sort(byUrgency);
   return {
-    ...{ today: standing.today, timeZone, lines: shown, more: all.length - shown.length },
+    ...{ today: standing.today, timeZone, lines: shown.map(shownLine), more: all.length - shown.length },
     ready: free.filter((l) => l.state === 'ready').length,
     over: free.filter((l) => l.state === 'over').length,
   };
@@ -102,9 +119,10 @@ export function readyInWeek(
   const found = outlookLines(db, { since: addDays(today, -SINCE_DAYS), closing });
   const standing = { today, booked: bookedAhead(db, nowMs, [...new Set(found.map((l) => l.clientId))]) };
   return found
-    .map((line) => lineOf(line, standing))
-    .filter((l) => l.bookedMs === null && l.fromOn !== null && l.fromOn <= addDays(fromOn, 6))
-    .slice(0, most);
+    .map((line) => sortedOf(line, standing))
+    .filter(({ bookedMs, line }) => bookedMs === null && line.fromOn !== null && line.fromOn <= addDays(fromOn, 6))
+    .slice(0, most)
+    .map(shownLine);
 }
 
 export type Forecasting =
@@ -123,7 +141,7 @@ function togetherAgain(rows: readonly (OutlookRow & { readonly window: Forecast 
     if (!first) return [];
     const windows = zones.flatMap((z) => (z.window ? [z.window] : []));
     const { clientId, name, visitId, lastOn } = first;
-    const line = { clientId, name, visitId, lastOn, zones: zones.map(({ zone, side }) => ({ zone, side })) };
+    const line = { clientId, name, visitId, lastOn, zoneKeys: zones.map(zoneKey).join(' ') };
     if (windows.length < zones.length) return [{ ...line, fromOn: null, toOn: null }];
     const fromDay = Math.max(...windows.map((w) => w[0]));
     const toDay = Math.max(fromDay, Math.min(...windows.map((w) => w[1])));

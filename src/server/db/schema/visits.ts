@@ -192,7 +192,12 @@ export const outlooks = sqliteTable(
     rateFactor: real('rate_factor'),
     lagShift: real('lag_shift'),
   },
-  (t) => [primaryKey({ columns: [t.clientId, t.zone, t.side] }), index('outlooks_ready').on(t.readyTo, t.visitId)],
+  (t) => [
+    primaryKey({ columns: [t.clientId, t.zone, t.side] }),
+    index('outlooks_ready').on(t.readyTo, t.visitId),
+    index('outlooks_visit').on(t.visitId, t.lastOn),
+    index('outlooks_last').on(t.lastOn),
+  ],
 );
 
 export const careTold = sqliteTable(
