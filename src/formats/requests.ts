@@ -198,6 +198,11 @@ const profile = Joi.object({
   consentOn: orNull(civilDate).required(),
   guardianConsentOn: orNull(civilDate).required(),
   blackout: Joi.array().max(60).items(blackoutSchema).required(),
+  avoid: Joi.object({
+    firstOn: civilDate.required(),
+    everyDays: Joi.number().integer().min(14).max(60).required(),
+    days: Joi.number().integer().min(1).max(13).required(),
+  }),
 });
 
 const clientFields = {

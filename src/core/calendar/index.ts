@@ -1,3 +1,4 @@
+export type { AvoidedDays } from './avoid';
 export { hoursFault, openOn, USUAL_HOURS, weekdayOf } from './hours';
 export type { ClosedDays, DaySpan, WeekHours } from './hours';
 export { freePlaces, nearestStart, proposeSlots, slotOn } from './slots';

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { addDays, daysBetween } from '../shared';
+import { isAvoided } from './avoid';
 import { hoursFault, openOn, USUAL_HOURS, weekdayOf, type WeekHours } from './hours';
 import { freePlaces, nearestStart, proposeSlots, slotOn, type SlotInput } from './slots';
 
@@ -35,6 +36,33 @@ describe('hours', () => {
       { fromMin: 700, toMin: 900 },
     ];
     expect(hoursFault(week(twice))).not.toBeNull();
+  });
+});
+
+describe('days that they would rather avoid', () => {
+  const avoid = { firstOn: '2027-05-20', everyDays: 28, days: 5 };
+  it('come again every so many days, before and after the first that was seen', () => {
+    const days = [
+      '2027-05-20',
+      '2027-05-24',
+      '2027-05-25',
+      '2027-06-17',
+      '2027-06-21',
+      '2027-06-22',
+      '2027-04-22',
+      '2027-04-21',
+    ];
+    expect(days.map((on) => isAvoided(on, avoid))).toEqual([true, true, false, true, true, false, true, false]);
+  });
+  it('are given way to where the window has others, and taken with the wish said where it has none', () => {
+    const wished = proposeSlots({ ...base, avoid, about: '2027-06-18' });
+    expect(wished).toHaveLength(3);
+    expect(wished.filter((s) => isAvoided(s.on, avoid))).toEqual([]);
+    const plain = proposeSlots({ ...base, about: '2027-06-18' });
+    expect(plain[0]?.on).toBe('2027-06-18');
+    const narrow = [{ label: 'lip', fromOn: '2027-06-17', toOn: '2027-06-19' }];
+    const [only] = proposeSlots({ ...base, windows: narrow, avoid });
+    expect(only?.reasons[0]).toBe('a day they would rather avoid');
   });
 });
 

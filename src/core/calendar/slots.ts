@@ -4,6 +4,7 @@
 
 import { BEST_OFFSET_DAYS, isClear, type Blackout, type ZoneWindow } from '../care';
 import { addDays, daysBetween, laterDate, type CivilDate } from '../shared';
+import { isAvoided, type AvoidedDays } from './avoid';
 import { openOn, weekdayOf, type ClosedDays, type DaySpan, type WeekHours } from './hours';
 
 /** What a practitioner is busy with on a day. */
@@ -23,6 +24,8 @@ export interface SlotInput {
   readonly past: readonly { readonly on: CivilDate; readonly startMin: number }[];
   /** The first day that can be had. */
   readonly firstOn: CivilDate;
+  /** Days that the client would rather avoid. */
+  readonly avoid?: AvoidedDays | undefined;
   /** The day that is asked for; absent = a little into the window. */
   readonly about?: CivilDate | undefined;
 }
@@ -40,8 +43,11 @@ export interface Slot {
 const GRID_MIN = 15;
 /** A hole shorter than this is of no use to anybody, min. */
 const USELESS_MIN = 30;
-/** Cost of a day away, of a weekday that is never theirs, of an hour away, of a useless hole, of a zone not ready. */
-const COST = { day: 0.35, weekday: 3, hour: 0.8, hole: 1, unready: 10 } as const;
+/**
+ * Cost of a day away, of a weekday that is never theirs, of an hour away, of a useless hole, of a zone not ready, of a
+ * day that they would rather avoid.
+ */
+const COST = { day: 0.35, weekday: 3, hour: 0.8, hole: 1, unready: 10, avoided: 5 } as const;
 /** From so many visits on a habit is one. */
 const HABIT_FROM = 2;
 const MOST_SLOTS = 3;
@@ -121,7 +127,12 @@ function bestOf(input: SlotInput, on: CivilDate, habit: Habit | null, ideal: Civ
   const day = busy.filter((b) => b.on === on);
   const unready = windows.filter((w) => on < w.fromOn || w.toOn < on);
   const weekday = habit ? 1 - (habit.share[weekdayOf(on)] ?? 0) : 0;
-  const ofDay = COST.day * Math.abs(daysBetween(ideal, on)) + COST.weekday * weekday + COST.unready * unready.length;
+  const avoided = Number(input.avoid !== undefined && isAvoided(on, input.avoid));
+  const ofDay =
+    COST.day * Math.abs(daysBetween(ideal, on)) +
+    COST.weekday * weekday +
+    COST.unready * unready.length +
+    COST.avoided * avoided;
   const places = freePlaces(openOn(hours, closed, on), day, minutes).map((p) => ({
     ...p,
     cost:
@@ -136,7 +147,7 @@ function bestOf(input: SlotInput, on: CivilDate, habit: Habit | null, ideal: Civ
 }
 
 function reasonsOf(
-  { windows, blackouts }: SlotInput,
+  { windows, blackouts, avoid }: SlotInput,
   place: Place & { readonly on: CivilDate },
   { habit, unready }: { readonly habit: Habit | null; readonly unready: readonly ZoneWindow[] },
 ): readonly string[] {
@@ -156,6 +167,7 @@ function reasonsOf(
   const event = blackouts.find((b) => on < b.from && daysBetween(on, b.from) <= 10);
   return [
     kept ? `too near ${kept.why || 'dates kept free'}` : '',
+    avoid && isAvoided(on, avoid) ? 'a day they would rather avoid' : '',
     habits.find(([is]) => is)?.[1] ?? '',
     unready.length === 0 ? where : `not ready: ${unready.map((w) => w.label).join(', ')}`,
     event ? `${daysBetween(on, event.from)} days before ${event.why || 'the blocked dates'}` : '',

@@ -36,6 +36,16 @@ describe('smoothSeries', () => {
     expect(series?.visits).toHaveLength(1);
     expect(smoothSeries({ ...base, eventOn: '2027-05-09' })).toBeNull();
   });
+  it('puts no visit on a day that is not free: the last moves within what is smooth, one between to the nearest', () => {
+    const closed = ['2027-08-26', '2027-06-14', '2027-06-15'];
+    const isFree = (on: string): boolean => !closed.includes(on);
+    const series = smoothSeries({ ...base, eventOn: '2027-08-28', isFree });
+    expect(series?.visits.at(-1)).toBe('2027-08-25');
+    expect(series?.visits.filter((on) => !isFree(on))).toEqual([]);
+    expect(series?.isReady).toBe(true);
+    // where nothing at all is free it says what would be right
+    expect(smoothSeries({ ...base, eventOn: '2027-06-19', isFree: () => false })?.visits).toEqual(['2027-06-17']);
+  });
   it('ends smooth on its date whatever the date, and in ready gaps wherever such exist (property, brute force)', () => {
     fc.assert(
       fc.property(

@@ -29,6 +29,8 @@ export interface SmoothInput {
   /** Days after a wax on which the hair is ready, first and last. */
   readonly readyFrom: number;
   readonly readyTo: number;
+  /** Whether a visit can be on a day: open, none of the client's own dates; absent = on every day. */
+  readonly isFree?: ((on: CivilDate) => boolean) | undefined;
 }
 
 export interface SmoothSeries {
@@ -49,12 +51,15 @@ function evenly(days: number, visits: number): readonly number[] {
 /**
  * The visits until the date; null where the date is too near for any wax to be two days off.
  */
-export function smoothSeries({ from, eventOn, smoothDays, readyFrom, readyTo }: SmoothInput): SmoothSeries | null {
+export function smoothSeries(input: SmoothInput): SmoothSeries | null {
+  const { from, eventOn, smoothDays, readyFrom, readyTo, isFree = () => true } = input;
   const { fromOn, toOn } = smoothDaysFor(eventOn, smoothDays);
   if (toOn < from) return null;
   if (fromOn <= from) return { visits: [], gapDays: [], isReady: true };
   // the later the last wax, the smoother the day
-  const lasts = Array.from({ length: daysBetween(fromOn, toOn) + 1 }, (_, i) => addDays(toOn, -i));
+  const days = Array.from({ length: daysBetween(fromOn, toOn) + 1 }, (_, i) => addDays(toOn, -i));
+  const free = days.filter(isFree);
+  const lasts = free.length > 0 ? free : days;
   let nearest: { readonly gaps: readonly number[]; readonly off: number } | null = null;
   for (const last of lasts) {
     const total = daysBetween(from, last);
@@ -66,8 +71,22 @@ export function smoothSeries({ from, eventOn, smoothDays, readyFrom, readyTo }: 
     }
     if (nearest?.off === 0) break;
   }
-  const gapDays = nearest?.gaps ?? [];
+  const gaps = nearest?.gaps ?? [];
   let day = from;
-  const visits = gapDays.map((g) => (day = addDays(day, g)));
-  return { visits, gapDays, isReady: nearest?.off === 0 };
+  const even = gaps.map((g) => (day = addDays(day, g)));
+  // the last stays where it is: it is the one that counts
+  const visits = even.map((on, i) => (i === even.length - 1 ? on : freeNear(on, isFree)));
+  const gapDays = visits.map((on, i) => daysBetween(visits[i - 1] ?? from, on));
+  return { visits, gapDays, isReady: gapDays.every((g) => g >= readyFrom && g <= readyTo) };
+}
+
+/** So far beside the even day a free one is looked for. */
+const BESIDE_DAYS = 4;
+
+/** The free day nearest to one, the later of two: hair that is a day longer holds better. */
+function freeNear(on: CivilDate, isFree: (on: CivilDate) => boolean): CivilDate {
+  for (let k = 0; k <= BESIDE_DAYS; k++) {
+    for (const beside of [addDays(on, k), addDays(on, -k)]) if (isFree(beside)) return beside;
+  }
+  return on;
 }

@@ -2,7 +2,7 @@
 
 // The lists of a client's card while it is changed: lasting facts, reactions, dates kept free.
 
-import { Button, Input, Select } from 'antd';
+import { Button, Checkbox, Input, Select } from 'antd';
 import { FACT_WORDS, STAYS_ON_CARD, type Fact } from '@/core/screening';
 import type { CardReaction, ClientProfile } from '@/server/db/schema';
 import type { ClientCard } from '@/server/services/clients';
@@ -166,5 +166,52 @@ export function BlackoutEditor({ profile, today, onChange }: EditorProps & { rea
         Add dates
       </Button>
     </fieldset>
+  );
+}
+
+const USUAL_CYCLE = { everyDays: 28, days: 5 } as const;
+
+/** Days of the cycle that the client would rather avoid: a wish that places are scored by, never a rule. */
+export function AvoidEditor({
+  profile,
+  today,
+  onChange,
+}: {
+  readonly profile: ClientProfile;
+  readonly today: string;
+  readonly onChange: (more: Partial<ClientProfile>) => void;
+}) {
+  const { avoid } = profile;
+  return (
+    <div className={styles.row}>
+      <Checkbox
+        checked={avoid !== undefined}
+        onChange={(e) => onChange({ avoid: e.target.checked ? { firstOn: today, ...USUAL_CYCLE } : undefined })}
+      >
+        Would rather not come on some days of the cycle
+      </Checkbox>
+      {avoid ? (
+        <>
+          <DateField
+            aria-label="First of those days, last time"
+            value={avoid.firstOn}
+            max={today}
+            onChange={(firstOn) => (firstOn === '' ? undefined : onChange({ avoid: { ...avoid, firstOn } }))}
+          />
+          <Select
+            aria-label="For how many days"
+            value={avoid.days}
+            onChange={(days: number) => onChange({ avoid: { ...avoid, days } })}
+            options={[2, 3, 4, 5, 6, 7, 8, 10].map((d) => ({ value: d, label: `for ${d} days` }))}
+          />
+          <Select
+            aria-label="Every how many days"
+            value={avoid.everyDays}
+            onChange={(everyDays: number) => onChange({ avoid: { ...avoid, everyDays } })}
+            options={Array.from({ length: 20 }, (_, i) => ({ value: 21 + i, label: `every ${21 + i} days` }))}
+          />
+        </>
+      ) : null}
+    </div>
   );
 }

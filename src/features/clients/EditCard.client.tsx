@@ -7,7 +7,7 @@ import type { ClientProfile } from '@/server/db/schema';
 import type { ClientCard } from '@/server/services/clients';
 import { sendJson } from '@/ui/sendJson';
 import { Steps } from '@/ui/Steps.client';
-import { BlackoutEditor, FactsEditor, ReactionsEditor } from './CardLists.client';
+import { AvoidEditor, BlackoutEditor, FactsEditor, ReactionsEditor } from './CardLists.client';
 import { cardFault, cleanFact, fieldsOfCard, withProfile, type CardFields } from './cardFields';
 import { DateField } from '@/ui/DateField.client';
 import { Fault } from '@/ui/Fault';
@@ -126,6 +126,7 @@ export function EditCard({ card, onClose }: { readonly card: ClientCard; readonl
         <FactsEditor profile={profile} today={card.today} onChange={setProfile} />
         <ReactionsEditor profile={profile} card={card} onChange={setProfile} />
         <BlackoutEditor profile={profile} today={card.today} onChange={setProfile} />
+        <AvoidEditor profile={profile} today={card.today} onChange={setProfile} />
         <Form.Item label="Note" htmlFor="card-note">
           <Input.TextArea
             id="card-note"

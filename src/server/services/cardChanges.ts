@@ -53,6 +53,9 @@ function fieldsOf({
     'patch tests': profile.patchTests
       .map((t) => [t.product, t.place, t.laidOn, t.result ?? 'not read'].join(', '))
       .join('; '),
+    'days to avoid': profile.avoid
+      ? `${profile.avoid.days} days from ${profile.avoid.firstOn}, every ${profile.avoid.everyDays}`
+      : '',
     'dates kept free': profile.blackout.map((b) => `${b.from} to ${b.to} ${b.why}`.trim()).join('; '),
   };
 }

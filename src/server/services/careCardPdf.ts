@@ -1,17 +1,10 @@
 // The care card on paper: A5, black and one ink, clock times, the hair on a line by weeks, the next date framed.
 
 import 'server-only';
-import { join } from 'node:path';
-import { Readable } from 'node:stream';
-import PDFDocument from 'pdfkit';
 import { CARE_TEXTS } from '../../core/care';
 import type { CareCard, CareLine } from '../../formats/careCard';
+import { a5, BLACK, INK, innerWidth, MARGIN, RULE, sent } from './a5';
 
-const FONTS = join(process.cwd(), 'node_modules', 'dejavu-fonts-ttf', 'ttf');
-const BLACK = '#111111';
-const INK = '#8A4A06';
-const RULE = '#BBBBBB';
-const MARGIN = 34;
 const WHEN = 118;
 const HAIR_HEIGHT = 38;
 /** Length drawn at full height, mm. */
@@ -25,7 +18,7 @@ const HAIRS: readonly (readonly [dx: number, lean: number, share: number])[] = [
 ];
 
 function rows(doc: PDFKit.PDFDocument, lines: readonly CareLine[]): void {
-  const width = doc.page.width - 2 * MARGIN;
+  const width = innerWidth(doc);
   for (const { when, what } of lines) {
     const y = doc.y;
     doc.font('bold').fontSize(9.5).fillColor(BLACK).text(when, MARGIN, y, { width: WHEN });
@@ -42,7 +35,7 @@ function rows(doc: PDFKit.PDFDocument, lines: readonly CareLine[]): void {
 }
 
 function hairLine(doc: PDFKit.PDFDocument, weeksMm: readonly number[]): void {
-  const width = doc.page.width - 2 * MARGIN;
+  const width = innerWidth(doc);
   const foot = doc.y + HAIR_HEIGHT + 6;
   const step = width / weeksMm.length;
   weeksMm.forEach((mm, week) => {
@@ -73,7 +66,7 @@ function hairLine(doc: PDFKit.PDFDocument, weeksMm: readonly number[]): void {
 }
 
 function nextDate(doc: PDFKit.PDFDocument, next: NonNullable<CareCard['next']>): void {
-  const width = doc.page.width - 2 * MARGIN;
+  const width = innerWidth(doc);
   const top = doc.y + 2;
   doc.rect(MARGIN, top, width, 46).lineWidth(1).stroke(INK);
   doc
@@ -92,9 +85,7 @@ function nextDate(doc: PDFKit.PDFDocument, next: NonNullable<CareCard['next']>):
 
 /** One page where it fits; what is to be done before the next visit may go over to a second. */
 export function careCardPdf(card: CareCard): ReadableStream<Uint8Array> {
-  const info = { Title: 'After your wax', Producer: 'Strickle', Creator: 'Strickle' };
-  const doc = new PDFDocument({ size: 'A5', margin: MARGIN, info });
-  doc.registerFont('text', join(FONTS, 'DejaVuSans.ttf')).registerFont('bold', join(FONTS, 'DejaVuSans-Bold.ttf'));
+  const doc = a5('After your wax');
   doc.font('bold').fontSize(18).fillColor(BLACK).text('After your wax');
   const zones = card.zones.charAt(0).toUpperCase() + card.zones.slice(1);
   doc.font('text').fontSize(9).text(`${zones}. Finished ${card.finished}.`).moveDown(0.6);
@@ -113,7 +104,5 @@ export function careCardPdf(card: CareCard): ReadableStream<Uint8Array> {
     doc.moveDown(0.6).font('bold').fontSize(11).text('Before it').moveDown(0.3);
     rows(doc, card.before);
   }
-  doc.end();
-  // pdfkit's document is a Node stream of buffers
-  return Readable.toWeb(Readable.from(doc)) as ReadableStream<Uint8Array>;
+  return sent(doc);
 }

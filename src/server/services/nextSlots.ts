@@ -1,8 +1,17 @@
 // Free places for the next visit of a client, offered at the end of this one, and what a date that counts asks for.
 
 import 'server-only';
-import { proposeSlots, slotOn, smoothSeries, type Slot, type SlotInput, type SmoothSeries } from '../../core/calendar';
+import {
+  openOn,
+  proposeSlots,
+  slotOn,
+  smoothSeries,
+  type Slot,
+  type SlotInput,
+  type SmoothSeries,
+} from '../../core/calendar';
 import { ZONES, zoneKey } from '../../core/anatomy';
+import { isClear } from '../../core/care';
 import { returnWindows, type Plan } from '../../core/plan';
 import { addDays, daysBetween, laterDate, ok } from '../../core/shared';
 import { civilDateAt, instantAt, wallTimeAt } from '../clock';
@@ -65,13 +74,15 @@ function pastOf(db: Db, clientId: string, nowMs: number, timeZone: string): Slot
   });
 }
 
-function smoothOf(plan: Plan, on: string, eventOn: string, windows: SlotInput['windows']): SmoothSeries | null {
+function smoothOf(plan: Plan, on: string, eventOn: string, input: SlotInput): SmoothSeries | null {
+  const { windows, hours, closed, blackouts } = input;
+  const isFree = (day: string): boolean => openOn(hours, closed, day).length > 0 && isClear(day, blackouts);
   const [first] = windows;
   if (!first) return null;
   const readyFrom = Math.max(...windows.map((w) => daysBetween(on, w.fromOn)));
   const readyTo = Math.min(...windows.map((w) => daysBetween(on, w.toOn)));
   const smoothDays = Math.min(...plan.regrowth.map((r) => r.smoothDays));
-  return smoothSeries({ from: on, eventOn, smoothDays, readyFrom, readyTo: Math.max(readyFrom, readyTo) });
+  return smoothSeries({ from: on, eventOn, smoothDays, readyFrom, readyTo: Math.max(readyFrom, readyTo), isFree });
 }
 
 /** Needs the plan; throws `PlanWanted` where it is still coming. */
@@ -96,9 +107,11 @@ export function nextSlots(db: Db, visitId: string, asked: SlotsAsked, nowMs: num
   };
   const length = lengthFor(db, wanted);
   const { minutes } = length;
+  const profile = readClient(db, client.id)?.profile;
   const input: SlotInput = {
     windows,
-    blackouts: readClient(db, client.id)?.profile.blackout ?? [],
+    blackouts: profile?.blackout ?? [],
+    avoid: profile?.avoid,
     hours: hoursOfPerson(studio, personId),
     closed: settings.closed ?? [],
     busy: busyOf(db, { personId, fromOn: firstOn, toOn: addDays(lastOn, BESIDE_DAYS) }, timeZone),
@@ -117,6 +130,6 @@ export function nextSlots(db: Db, visitId: string, asked: SlotsAsked, nowMs: num
     minutes,
     lengthWords: lengthWords(length),
     away: input.blackouts,
-    smooth: asked.smoothOn === undefined ? null : smoothOf(plan, visit.onDate, asked.smoothOn, windows),
+    smooth: asked.smoothOn === undefined ? null : smoothOf(plan, visit.onDate, asked.smoothOn, input),
   });
 }

@@ -1,17 +1,10 @@
 // A client's progress to take home: A5, first name, four curves, one sentence; nothing of health.
 
 import 'server-only';
-import { join } from 'node:path';
-import { Readable } from 'node:stream';
-import PDFDocument from 'pdfkit';
 import { dateInWords } from '../clock';
 import type { Progress, ProgressPoint } from './progress';
+import { a5, BLACK, INK, innerWidth, MARGIN, RULE, sent } from './a5';
 
-const FONTS = join(process.cwd(), 'node_modules', 'dejavu-fonts-ttf', 'ttf');
-const BLACK = '#111111';
-const INK = '#8A4A06';
-const RULE = '#BBBBBB';
-const MARGIN = 34;
 const CURVE = { height: 62, gap: 34 } as const;
 
 interface Drawn {
@@ -57,9 +50,7 @@ function curve(doc: PDFKit.PDFDocument, { title, points, at: [x0, y0], width }: 
 }
 
 export function progressPdf(progress: Progress): ReadableStream<Uint8Array> {
-  const info = { Title: 'Visit by visit', Producer: 'Strickle', Creator: 'Strickle' };
-  const doc = new PDFDocument({ size: 'A5', margin: MARGIN, info });
-  doc.registerFont('text', join(FONTS, 'DejaVuSans.ttf')).registerFont('bold', join(FONTS, 'DejaVuSans-Bold.ttf'));
+  const doc = a5('Visit by visit');
   const { name, pain, minutes, density, tweezed, words, everyDays } = progress;
   const dates = [...density, ...minutes, ...pain].map((p) => p.on).sort();
   const [from, to] = [dates[0], dates.at(-1)];
@@ -70,7 +61,7 @@ export function progressPdf(progress: Progress): ReadableStream<Uint8Array> {
     .text(`${name.split(' ')[0] ?? ''}, visit by visit`);
   doc.font('text').fontSize(9);
   doc.text(from && to ? `${dateInWords(from)} to ${dateInWords(to)}` : 'No visit yet').moveDown(0.8);
-  const width = (doc.page.width - 2 * MARGIN - 16) / 2;
+  const width = (innerWidth(doc) - 16) / 2;
   const top = doc.y;
   const step = CURVE.height + CURVE.gap + 14;
   const drawn: readonly (readonly [string, readonly ProgressPoint[]])[] = [
@@ -89,7 +80,5 @@ export function progressPdf(progress: Progress): ReadableStream<Uint8Array> {
   doc.font('text').fontSize(9.5);
   if (everyDays !== null) doc.text(`Here every ${everyDays} days on average.`).moveDown(0.4);
   doc.text('Hair often thins over time when the interval is kept; that it stays away is no promise.');
-  doc.end();
-  // pdfkit's document is a Node stream of buffers
-  return Readable.toWeb(Readable.from(doc)) as ReadableStream<Uint8Array>;
+  return sent(doc);
 }

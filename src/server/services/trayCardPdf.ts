@@ -1,16 +1,9 @@
 // The tray card on paper: A5, black and one ink; heat, strips and minutes read standing, boxes to tick with a pencil.
 
 import 'server-only';
-import { join } from 'node:path';
-import { Readable } from 'node:stream';
-import PDFDocument from 'pdfkit';
 import type { TrayCard } from './trayCard';
+import { a5, BLACK, INK, innerWidth, MARGIN, RULE, sent } from './a5';
 
-const FONTS = join(process.cwd(), 'node_modules', 'dejavu-fonts-ttf', 'ttf');
-const BLACK = '#111111';
-const INK = '#8A4A06';
-const RULE = '#BBBBBB';
-const MARGIN = 34;
 const BOX = 13;
 const ROW = 25;
 const LARGE = 30;
@@ -30,7 +23,7 @@ function large(doc: PDFKit.PDFDocument, { heats, strips, minutes }: TrayCard): v
     { figure: String(strips), words: strips === 1 ? 'strip' : 'strips', ink: BLACK },
     { figure: String(minutes), words: 'minutes', ink: BLACK },
   ];
-  const width = (doc.page.width - 2 * MARGIN) / figures.length;
+  const width = innerWidth(doc) / figures.length;
   figures.forEach(({ figure, words, ink }, i) => {
     const x = MARGIN + i * width;
     doc.font('bold').fontSize(LARGE).fillColor(ink).text(figure, x, top, { width, lineBreak: false });
@@ -45,10 +38,8 @@ function large(doc: PDFKit.PDFDocument, { heats, strips, minutes }: TrayCard): v
 }
 
 export function trayCardPdf(card: TrayCard): ReadableStream<Uint8Array> {
-  const info = { Title: 'Tray card', Producer: 'Strickle', Creator: 'Strickle' };
-  const doc = new PDFDocument({ size: 'A5', margin: MARGIN, info });
-  doc.registerFont('text', join(FONTS, 'DejaVuSans.ttf')).registerFont('bold', join(FONTS, 'DejaVuSans-Bold.ttf'));
-  const width = doc.page.width - 2 * MARGIN;
+  const doc = a5('Tray card');
+  const width = innerWidth(doc);
   doc.font('bold').fontSize(18).fillColor(BLACK).text(card.name);
   doc
     .font('text')
@@ -80,7 +71,5 @@ export function trayCardPdf(card: TrayCard): ReadableStream<Uint8Array> {
     .moveDown(0.8)
     .fontSize(8.5)
     .text('Every heat is an estimate: the wrist decides, the label comes first.', { width });
-  doc.end();
-  // pdfkit's document is a Node stream of buffers
-  return Readable.toWeb(Readable.from(doc)) as ReadableStream<Uint8Array>;
+  return sent(doc);
 }

@@ -2,7 +2,7 @@
 // (upSteps.ts).
 
 import type { Figure, Position, Side, ZoneId } from '../../../core/anatomy';
-import type { ClosedDays, WeekHours } from '../../../core/calendar';
+import type { AvoidedDays, ClosedDays, WeekHours } from '../../../core/calendar';
 import type { BarePlace, DensityPlace, Mark, Stroke } from '../../../core/field';
 import type { HairFlag, HairHistory } from '../../../core/hair';
 import type { Matters, Preferences } from '../../../core/matching';
@@ -87,6 +87,8 @@ export interface ClientProfile {
   readonly consentOn: string | null;
   readonly guardianConsentOn: string | null;
   readonly blackout: readonly { readonly from: string; readonly to: string; readonly why: string }[];
+  /** Days of the cycle that the client would rather avoid; absent = no such wish. */
+  readonly avoid?: AvoidedDays | undefined;
 }
 
 export interface ZoneRef {
