@@ -7,7 +7,7 @@ import type { Week } from '@/server/services/week';
 import { sendJson } from '@/ui/sendJson';
 import { dayMonth, weekday } from '@/ui/words';
 import { clockText, instantOfPlace } from './weekTime';
-import { findClients, type Found } from './findClients';
+import { useFoundClients } from './useFoundClients';
 import { ReadyToBook, type Wish } from './ReadyToBook';
 import type { Place } from './weekMove';
 import styles from './Week.module.css';
@@ -23,7 +23,7 @@ interface Props {
 
 /** Books a client for the place that was tapped, for what they last came for. */
 export function NewBookingPanel({ wanted, week, wish, onWish, onSaid }: Props) {
-  const [found, setFound] = useState<readonly Found[]>(wish ? [{ ...wish, byline: '' }] : []);
+  const [found, find] = useFoundClients(wish ? [{ ...wish, byline: '' }] : []);
   const [clientId, setClientId] = useState<string | null>(wish?.id ?? null);
   const [fault, setFault] = useState<string | null>(null);
   if (!wanted) return <ReadyToBook week={week} wish={wish} onWish={onWish} />;
@@ -43,10 +43,10 @@ export function NewBookingPanel({ wanted, week, wish, onWish, onSaid }: Props) {
       <p className="quiet">with {person}</p>
       <Select
         aria-label="Client to book"
-        showSearch={{ filterOption: false, onSearch: (query) => void findClients(query).then(setFound) }}
+        showSearch={{ filterOption: false, onSearch: find }}
         placeholder="name of the client"
         value={clientId}
-        onFocus={() => void findClients('').then(setFound)}
+        onFocus={() => find('')}
         onChange={(id: string) => setClientId(id)}
         options={found.map((c) => ({ value: c.id, label: `${c.name}${c.byline ? `, ${c.byline}` : ''}` }))}
       />

@@ -71,7 +71,7 @@ export function TodayView({ today, pots }: { readonly today: Today; readonly pot
           <Link href={`/?on=${addDays(date, 1)}`} aria-label="The day after">
             →
           </Link>
-          <Link href={`/week?on=${date}`}>Week</Link>
+          <Link href={date === today.today ? '/week' : `/week?on=${date}`}>Week</Link>
         </nav>
       </div>
       <WaitingHere />

@@ -6,7 +6,7 @@ import type { Week } from '@/server/services/week';
 import type { NewWaiting, WaitingLine } from '@/server/services/waiting';
 import { sendJson } from '@/ui/sendJson';
 import { shortDateTime } from '@/ui/words';
-import { findClients, type Found } from './findClients';
+import { useFoundClients } from './useFoundClients';
 import styles from './Week.module.css';
 
 const DAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
@@ -86,7 +86,7 @@ export function WaitingList({ week, onSaid }: Props) {
 }
 
 function NewWait({ week, onDone }: { readonly week: Week; readonly onDone: (name: string) => void }) {
-  const [found, setFound] = useState<readonly Found[]>([]);
+  const [found, find] = useFoundClients();
   const [clientId, setClientId] = useState<string | null>(null);
   const [personId, setPersonId] = useState('');
   const [weekdays, setWeekdays] = useState<readonly number[]>(ALL_DAYS);
@@ -108,10 +108,10 @@ function NewWait({ week, onDone }: { readonly week: Week; readonly onDone: (name
     <div className={styles.panel}>
       <Select
         aria-label="Client who waits"
-        showSearch={{ filterOption: false, onSearch: (query) => void findClients(query).then(setFound) }}
+        showSearch={{ filterOption: false, onSearch: find }}
         placeholder="name of the client"
         value={clientId}
-        onFocus={() => void findClients('').then(setFound)}
+        onFocus={() => find('')}
         onChange={(id: string) => setClientId(id)}
         options={found.map((c) => ({ value: c.id, label: c.name }))}
       />

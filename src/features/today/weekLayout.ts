@@ -25,12 +25,10 @@ export function hint(move: Move, said: string): string {
   return said;
 }
 
-/** People who work in this week; all of them where nobody is booked. */
+/** Everybody who works here on every day that is open: who has nothing yet is the one that can be booked. */
 export function columnsOf({ days, people, bookings }: Week): readonly Column[] {
-  const busy = people.filter((p) => bookings.some((b) => b.personId === p.id));
-  const shown = busy.length > 0 ? busy : people.slice(0, 2);
   const open = days.filter((d) => d.open.length > 0 || bookings.some((b) => b.on === d.on));
-  return open.flatMap(({ on }) => shown.map(({ id }) => ({ on, personId: id })));
+  return open.flatMap(({ on }) => people.map(({ id }) => ({ on, personId: id })));
 }
 
 export interface ShownHours {
