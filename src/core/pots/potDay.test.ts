@@ -65,6 +65,12 @@ describe('a pot over the day', () => {
     ];
     expect(day({ visits: up, untilS: 5 * HOUR }).acts.map((a) => a.what)).toEqual(['on', 'up', 'off']);
   });
+  it('claims nothing of a pot that nobody measured: set, it counts as it is set, and is not called late', () => {
+    const soon = [visit({ fromS: 60, toS: HOUR })];
+    const setC = day().acts[0]?.setC ?? null;
+    expect(day({ tempC: null, setC, visits: soon })).toMatchObject({ late: null, acts: [{ what: 'off' }] });
+    expect(day({ tempC: null, setC: null, visits: soon }).late?.who).toBe('Corwin');
+  });
   it('holds one heat for windows that meet, and names two that do not at one time', () => {
     const near = visit({ who: 'Bram', window: { minC: 56, targetC: 60, maxC: 64 }, fromS: 2.2 * HOUR, toS: 3 * HOUR });
     const one = day({ visits: [visit(), near] });

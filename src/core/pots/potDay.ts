@@ -18,7 +18,7 @@ export interface PotDayInput {
   readonly product: Product;
   readonly pot: Pot;
   readonly roomC: number;
-  /** As it stands now, °C; null = not known, taken as the room's. */
+  /** As it stands now, °C; null = not measured: taken as set, and as the room's where it is off. */
   readonly tempC: number | null;
   /** The thermostat; null = off. */
   readonly setC: number | null;
@@ -95,7 +95,7 @@ function shortOf(visits: readonly PotVisit[], waxG: number): PotDay['short'] {
 /** Needs no visit: without any it says how the pot goes on as it stands. */
 export function potDay(input: PotDayInput): PotDay {
   const { product, pot, roomC, setC, untilS } = input;
-  const tempC = input.tempC ?? roomC;
+  const tempC = input.tempC ?? setC ?? roomC;
   const visits = input.visits.filter((v) => v.toS > 0).sort((a, b) => a.fromS - b.fromS);
   const { stages, clashes } = stagesOf(visits);
   const acts: PotAct[] = [];
