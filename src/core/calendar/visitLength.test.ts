@@ -11,6 +11,7 @@ describe('how long to book', () => {
     // 40 · (1 + 0.8416 · √(π/2) · 0.15) + 8 = 54.3, up to the next five (worked by hand)
     expect(visitLength(PLAN)).toEqual({
       minutes: 55,
+      plannedMin: 40,
       likelyMin: 40,
       ownVisits: 0,
       practitionerVisits: 0,

@@ -23,7 +23,8 @@ export interface VisitLengthInput {
 export interface VisitLength {
   /** To book, turnover and all, up to the next five. */
   readonly minutes: number;
-  /** What it most likely takes at the table. */
+  /** By its plan, and what it most likely takes at the table. */
+  readonly plannedMin: number;
   readonly likelyMin: number;
   /** Visits that it rests on. */
   readonly ownVisits: number;
@@ -68,6 +69,7 @@ export function visitLength({ plannedMin, turnoverMin, own, practitioner }: Visi
   const times = mine.map((v) => v.tableMin);
   return {
     minutes: Math.max(LEAST_MIN, Math.ceil((enough + turnoverMin) / STEP_MIN - 1e-9) * STEP_MIN),
+    plannedMin,
     likelyMin: plannedMin * pace,
     ownVisits: mine.length,
     practitionerVisits: others.length,

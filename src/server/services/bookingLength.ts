@@ -46,11 +46,12 @@ export function lengthFor(db: DbOrTx, wanted: LengthWanted): VisitLength {
 }
 
 /** On what a length rests, in one line. */
-export function lengthWords({ ownVisits, ownRange, practitionerVisits }: VisitLength): string {
+export function lengthWords({ ownVisits, ownRange, practitionerVisits, plannedMin }: VisitLength): string {
+  const planned = `this plan is ${Math.round(plannedMin)}`;
   if (ownVisits > 0 && ownRange) {
     const [least, most] = ownRange.map(Math.round);
     const took = least === most ? `${least}` : `${least}–${most}`;
-    return `${ownVisits === 1 ? 'Their last visit' : `Their last ${ownVisits} visits`} took ${took} min at the table.`;
+    return `${ownVisits === 1 ? 'Their last visit' : `Their last ${ownVisits} visits`} took ${took} min at the table; ${planned}, with room for a long one and the turnover.`;
   }
   return practitionerVisits > 0 ? `By the plan, at the pace of ${practitionerVisits} visits.` : 'By the plan.';
 }

@@ -204,7 +204,9 @@ describe('how long it is booked', () => {
     open.db.update(visits).set({ plannedMin: 30, tableMin: 21 }).run();
     const after = lengthFor(open.db, wanted);
     expect(after.minutes).toBeLessThan(before.minutes);
-    expect(lengthWords(after)).toMatch(/^Their last \d+ visits took 21 min at the table\.$/);
+    expect(lengthWords(after)).toMatch(
+      /^Their last \d+ visits took 21 min at the table; this plan is 30, with room for a long one and the turnover\.$/,
+    );
     const other = lengthFor(open.db, { ...wanted, zones: [{ zone: 'chin', side: 'middle' }] });
     expect(other.ownVisits).toBe(0);
     expect(lengthWords(other)).toMatch(/^By the plan, at the pace of \d+ visits\.$/);

@@ -34,7 +34,7 @@ export function Curve({ title, unit, points }: Props) {
 
 function Drawn({ points }: Pick<Props, 'points'>) {
   const most = Math.max(1, ...points.map((p) => p.value));
-  const x = (i: number): number => 12 + (i * (WIDTH - 50)) / Math.max(1, points.length - 1);
+  const x = (i: number): number => 12 + (i * (WIDTH - 72)) / Math.max(1, points.length - 1);
   const y = (value: number): number => FOOT - (value / most) * (FOOT - TOP);
   const [first, last] = [points[0], points.at(-1)];
   const odd = points.findIndex((p) => p.odd !== '');
@@ -44,7 +44,7 @@ function Drawn({ points }: Pick<Props, 'points'>) {
       role="img"
       aria-label={points.map((p) => `${dayMonthYear(p.on)}: ${p.value}${p.odd === '' ? '' : `, ${p.odd}`}`).join('; ')}
     >
-      <line x1="4" x2={WIDTH - 24} y1={FOOT} y2={FOOT} stroke="var(--hairline-strong)" />
+      <line x1="4" x2={WIDTH - 46} y1={FOOT} y2={FOOT} stroke="var(--hairline-strong)" />
       <polyline
         points={points.map((p, i) => `${x(i)},${y(p.value)}`).join(' ')}
         fill="none"
@@ -82,7 +82,7 @@ function Drawn({ points }: Pick<Props, 'points'>) {
       <text x="4" y={HEIGHT - 4} fontSize="12.5" fill="var(--second-ink)">
         {dayMonthYear(first?.on ?? '')}
       </text>
-      <text x={WIDTH - 24} y={HEIGHT - 4} fontSize="12.5" textAnchor="end" fill="var(--second-ink)">
+      <text x={WIDTH - 46} y={HEIGHT - 4} fontSize="12.5" textAnchor="end" fill="var(--second-ink)">
         {dayMonthYear(last?.on ?? '')}
       </text>
     </svg>
