@@ -45,6 +45,7 @@ export function CareByClock({ bench, nowMs, next }: Props) {
       <h2>After-care, by the clock</h2>
       {/* what cannot wait stands where nothing hides it */}
       <p className={styles.ring}>{CARE_TEXTS.ring}</p>
+      {zones.length > 0 ? <GiveCare visitId={bench.visit.id} next={next} key={next?.startsAtMs ?? 0} /> : null}
       <dl>
         {after.map((l) => (
           <div key={l.when}>
@@ -56,7 +57,6 @@ export function CareByClock({ bench, nowMs, next }: Props) {
         <strong>{CARE_TEXTS.noShaving}</strong>
         {readyOn === null ? '' : ` The hair is ready from about ${dayMonth(readyOn)}.`}
       </p>
-      {zones.length > 0 ? <GiveCare visitId={bench.visit.id} next={next} key={next?.startsAtMs ?? 0} /> : null}
       {before.length > 0 ? (
         <>
           <h3>Before the next</h3>
