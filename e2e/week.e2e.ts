@@ -80,5 +80,7 @@ test('the week: booked by a tap, moved by keys and by mouse, a clash offers the 
   await page.getByRole('button', { name: 'Cancel the booking' }).click();
   await page.getByRole('button', { name: 'Give it up' }).click();
   await expect(card(page, /^Hedda/)).toHaveCount(0);
-  expect((await week()).bookings.map((b) => b.clientName.split(' ')[0])).toEqual(['Juno']);
+  // whom the demo has booked in that week depends on the day of loading
+  const names = (await week()).bookings.map((b) => b.clientName.split(' ')[0]);
+  expect([names.includes('Juno'), names.includes('Hedda')]).toEqual([true, false]);
 });
