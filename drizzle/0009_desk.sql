@@ -26,7 +26,7 @@ CREATE TABLE `waiting` (
 );
 --> statement-breakpoint
 CREATE UNIQUE INDEX `waiting_client` ON `waiting` (`client_id`);--> statement-breakpoint
-ALTER TABLE `people` ADD `feed_token` text;--> statement-breakpoint
+ALTER TABLE `people` ADD `feed_hash` text;--> statement-breakpoint
 ALTER TABLE `visits` ADD `planned_min` real;--> statement-breakpoint
 ALTER TABLE `visits` ADD `table_min` real;--> statement-breakpoint
 CREATE INDEX `visits_timed` ON `visits` (`person_id`,`closed_at_ms`) WHERE table_min is not null;

@@ -29,7 +29,7 @@ test('who is ready when: as they were worked, with sugar sooner, and from there 
   // keys: the radio group by arrows
   await page.keyboard.press('ArrowRight');
   await expect(page.getByRole('radio', { name: 'With hard wax' })).toBeChecked();
-  await rows.getByRole('link', { name: 'Find a time' }).click();
+  await rows.getByRole('link', { name: 'To the week' }).click();
   await expect(page).toHaveURL(/\/week\?on=/);
   await page.goBack();
   await expect(page).toHaveURL(/\/ready$/);
@@ -172,7 +172,7 @@ test('the day: pots under the visits, a remedy one tap away, the tray ticked off
   const marit = page.getByRole('listitem').filter({ hasText: 'Marit Ovesen' }).filter({ hasText: 'Nothing holds' });
   await expect(marit.getByRole('button', { name: /^Move to \w{3} \d+ \w{3}, \d\d:\d\d$/ })).toBeVisible();
   const jory = page.getByRole('listitem').filter({ hasText: 'guardian' });
-  await expect(jory.getByRole('button', { name: 'To the form' })).toBeVisible();
+  await expect(jory.getByRole('button', { name: 'To the consultation' })).toBeVisible();
   expect((await new AxeBuilder({ page }).withTags(WCAG).analyze()).violations).toEqual([]);
   await page.getByRole('link', { name: 'The day after' }).click();
   await expect(page).toHaveURL(/\?on=/);

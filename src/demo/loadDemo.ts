@@ -19,6 +19,7 @@ import { putWorked } from '../server/repos/workedRepo';
 import { partsOf } from '../server/services/bench';
 import { planCase } from '../server/services/planCase';
 import { eq } from 'drizzle-orm';
+import { painOf, thinning, timesOf } from './demoCourse';
 import { READ_SEED, readAsPlanned, readingFor } from './demoReadings';
 import { CLIENTS, PEOPLE, POTS, REGATTA_IN_DAYS, type DemoClient } from './scenario';
 
@@ -139,17 +140,6 @@ function insertPast(tx: DbOrTx, client: DemoClient, day: string, random: Random)
     });
   });
 }
-
-/** How far a client has come, 0 at the first visit, 1 at the last. */
-const along = ({ intervals }: DemoClient, i: number): number => i / Math.max(1, intervals.length);
-/** Each visit hurts a little less and is a little shorter. */
-const painOf = (client: DemoClient, i: number): number => Math.round(6 - 4 * along(client, i));
-const timesOf = (client: DemoClient, i: number): { plannedMin: number; tableMin: number } => {
-  const plannedMin = 16 + 11 * client.zones.length;
-  return { plannedMin, tableMin: Math.round(plannedMin * (1.3 - 0.45 * along(client, i))) };
-};
-/** And there was a little more hair before. */
-const thinning = (client: DemoClient, i: number): number => 0.25 * Math.round(4 * (1 - along(client, i)));
 
 function insertPerson(tx: DbOrTx, client: DemoClient, day: string, nowMs: number): void {
   const hadVisits = client.intervals.length > 0;

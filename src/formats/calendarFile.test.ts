@@ -132,5 +132,15 @@ describe('a calendar that comes in', () => {
   it('ends an endless repetition at the window', () => {
     const daily = event('DTSTART:20270101T080000Z', 'DTEND:20270101T083000Z', 'RRULE:FREQ=DAILY');
     expect(read(lines(...daily)).busy).toHaveLength(365);
+    // begun nine years ago, still every day
+    const long = event('DTSTART:20180101T080000Z', 'DTEND:20180101T083000Z', 'RRULE:FREQ=DAILY');
+    expect(read(lines(...long)).busy).toHaveLength(365);
+  });
+  it('takes no part of a file that has too many times', () => {
+    const hourly = event('DTSTART:20270101T080000Z', 'DTEND:20270101T081000Z', 'RRULE:FREQ=HOURLY');
+    const found = readCalendar(lines(...hourly), window());
+    expect(found.ok ? '' : found.error.message).toMatch(/^More than 3000 busy times/);
+    const endless = event('DTSTART:20200101T080000Z', 'DTEND:20200101T080100Z', 'RRULE:FREQ=HOURLY;INTERVAL=2');
+    expect(readCalendar(lines(...endless), window()).ok).toBe(false);
   });
 });

@@ -66,9 +66,9 @@ export interface ReadCalendarFile {
   readonly outside: number;
 }
 
-/** Of one event that comes again and again at most so many are looked at. */
-const MOST_TIMES = 2000;
-/** And so many busy times of one file are taken. */
+/** Of one event that comes again and again at most so many are looked at: daily for over thirty years. */
+const MOST_TIMES = 12_000;
+/** And so many busy times of one file are taken; a file with more is refused. */
 const MOST_BUSY = 3000;
 const LONGEST_TITLE = 80;
 
@@ -104,6 +104,7 @@ function* timesOf(event: ICAL.Event, window: ReadWindow): Generator<readonly [fr
     if (fromMs > window.toMs) return;
     yield [fromMs, at(endDate)];
   }
+  throw new RangeError('too many times');
 }
 
 const isFree = (component: ICAL.Component): boolean =>
@@ -156,17 +157,26 @@ function busyOf(components: readonly ICAL.Component[], window: ReadWindow): Resu
       for (const [fromMs, toMs] of timesOf(event, window)) {
         const isInside = toMs > window.fromMs && fromMs < window.toMs && fromMs < toMs;
         if (!isInside) outside++;
-        else if (busy.length < MOST_BUSY) {
+        else if (busy.length === MOST_BUSY) return tooMany();
+        else {
           busy.push({ uid: `${uid} ${k}`, fromMs, toMs, title: textOf(component, 'summary').slice(0, LONGEST_TITLE) });
         }
         k++;
       }
-    } catch {
+    } catch (error) {
+      if (error instanceof RangeError) return tooMany();
       return fail({ code: 'calendar', message: 'An event of this file has no time that can be read.', path: 'file' });
     }
   }
   return ok({ busy: busy.sort((a, b) => a.fromMs - b.fromMs), free, outside });
 }
+
+const tooMany = (): Result<never> =>
+  fail({
+    code: 'calendar',
+    message: `More than ${MOST_BUSY} busy times, or one that comes too often: export a shorter time.`,
+    path: 'file',
+  });
 
 const notCalendar = (): Result<never> =>
   fail({ code: 'calendar', message: 'This is no iCalendar file (.ics).', path: 'file' });

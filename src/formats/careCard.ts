@@ -51,7 +51,8 @@ export function careLines(
 export interface CareCard {
   /** `both underarms`. */
   readonly zones: string;
-  readonly finished: string;
+  /** `finished Saturday 8 May at 10:00`, or from when it counts while the visit goes on. */
+  readonly counted: string;
   readonly after: readonly CareLine[];
   readonly before: readonly CareLine[];
   /** Typical length of the hair by weeks after the visit, mm. */
@@ -66,7 +67,7 @@ export interface CareCard {
 export function careMessage(card: CareCard): string {
   const list = (lines: readonly CareLine[]): string => lines.map((l) => `${l.when}: ${l.what}`).join('\n');
   return [
-    `After your wax (${card.zones}, finished ${card.finished})`,
+    `After your wax (${card.zones}, ${card.counted})`,
     list(card.after),
     `${CARE_TEXTS.noShaving}${card.readyFrom === null ? '' : ` The hair is ready from about ${card.readyFrom}.`}`,
     CARE_TEXTS.ring,

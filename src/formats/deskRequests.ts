@@ -11,6 +11,7 @@ export const newBookingRequest = Joi.object({
   startsAtMs: instant.required(),
   /** Absent: as long as last time. */
   minutes: bookingMinutes.optional(),
+  waited: Joi.boolean(),
 }).required();
 export const bookingRequest = Joi.alternatives(
   Joi.object({ version, personId: id.required(), startsAtMs: instant.required(), minutes: bookingMinutes }),

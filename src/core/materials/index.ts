@@ -1,6 +1,6 @@
 export { massOnSkinG, massUsedG, dipsFor, materialsFor, productCostMinor, totalMinor } from './use';
 export type { MaterialLine, StripUse, UseInput } from './use';
-export { tableMinutes, tweezeS, visitParts, bookingMinutes } from './time';
+export { TURNOVER_MIN, tableMinutes, tweezeS, visitParts, bookingMinutes } from './time';
 export type { VisitParts } from './time';
 export { yearlyTakingsMinor } from './money';
 export { marginOf } from './margin';

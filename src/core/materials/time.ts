@@ -6,7 +6,7 @@ const PER_HAIR_S = 3;
 const CONSULT_S = 240;
 const PREPARE_ZONE_S = 60;
 const FINISH_ZONE_S = 75;
-const TURNOVER_S = 480;
+export const TURNOVER_MIN = 8;
 const NEWCOMER_FACTOR = 1.35;
 const BOOKING_STEP_MIN = 5;
 
@@ -41,7 +41,7 @@ export function visitParts({ scheduleS, laterS, hairs, zones, newcomer }: VisitW
     layPullMin: ((scheduleS + laterS) / 60) * factor,
     readMin: (tweezeS(hairs) / 60) * factor,
     finishMin: (FINISH_ZONE_S * zones) / 60,
-    turnoverMin: TURNOVER_S / 60,
+    turnoverMin: TURNOVER_MIN,
   };
 }
 

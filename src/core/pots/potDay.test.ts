@@ -65,6 +65,22 @@ describe('a pot over the day', () => {
     ];
     expect(day({ visits: up, untilS: 5 * HOUR }).acts.map((a) => a.what)).toEqual(['on', 'up', 'off']);
   });
+  it('waits for wax that is too warm to come down: over its window it is no wax for anybody', () => {
+    const cooler = { minC: 46, targetC: 48, maxC: 50 };
+    const soon = [visit(), visit({ who: 'Marit', fromS: 2.5 * HOUR + 120, toS: 3 * HOUR, window: cooler })];
+    const { late, acts } = day({ visits: soon });
+    expect(late?.who).toBe('Marit');
+    // from 56 to 50 °C a covered pot needs many minutes (the pot engine's own cooling, checked elsewhere)
+    expect(late?.byS).toBeGreaterThan(300);
+    expect(acts[1]).toMatchObject({ what: 'down', atS: 2.5 * HOUR });
+    const [, down] = day({ visits: [visit(), { ...soon[1], fromS: 4 * HOUR, toS: 4.5 * HOUR } as PotVisit] }).acts;
+    expect(4 * HOUR - (down?.atS ?? 0)).toBeGreaterThan(600);
+  });
+  it('leaves a setting alone that holds the window, a kelvin off or not', () => {
+    const setC = (day().acts[0]?.setC ?? 0) + 2;
+    expect(day({ tempC: 57, setC }).acts.map((a) => a.what)).toEqual(['off']);
+    expect(day({ tempC: 57, setC: setC + 2 }).acts.map((a) => a.what)).toEqual(['down', 'off']);
+  });
   it('claims nothing of a pot that nobody measured: set, it counts as it is set, and is not called late', () => {
     const soon = [visit({ fromS: 60, toS: HOUR })];
     const setC = day().acts[0]?.setC ?? null;
@@ -79,6 +95,16 @@ describe('a pot over the day', () => {
     expect(heatAt(one.curve, 2.3 * HOUR)).toBeGreaterThan(55);
     const far = { ...near, window: { minC: 62, targetC: 64, maxC: 66 } };
     expect(day({ visits: [visit(), far] }).clashes).toEqual([['Corwin', 'Bram']]);
+  });
+  it('goes from one heat to the next where windows hardly meet: a thermostat holds no half kelvin', () => {
+    const warmer = { minC: 58.5, targetC: 61, maxC: 64 };
+    const after = visit({ who: 'Bram', window: warmer, fromS: 3 * HOUR, toS: 3.5 * HOUR });
+    const { acts, clashes } = day({ visits: [visit(), after], untilS: 4 * HOUR });
+    expect(acts.map((a) => a.what)).toEqual(['on', 'up', 'off']);
+    // at one time there is no from and to: the half kelvin is all there is
+    const atOnce = day({ visits: [visit(), { ...after, fromS: 2.2 * HOUR }] });
+    expect([clashes, atOnce.clashes]).toEqual([[], []]);
+    expect(atOnce.acts.map((a) => a.what)).toEqual(['on', 'off']);
   });
   it('says for whom the wax in it does not last', () => {
     const three = ['A', 'B', 'C'].map((who, i) =>

@@ -3,7 +3,7 @@
 
 import type { Product } from '../products';
 import { evenPot, potStep, temps, type Pot, type PotState } from './pot';
-import { holdingSetC, readyAfterS, type PotWindow } from './ready';
+import { coolsInS, holdingSetC, readyAfterS, type HeatingInput, type PotWindow } from './ready';
 
 /** What one visit wants of the pot; times in seconds from now, wax on the skin from … to. */
 export interface PotVisit {
@@ -46,10 +46,13 @@ export interface PotDay {
   readonly short: { readonly who: string; readonly needsG: number; readonly holdsG: number } | null;
 }
 
-/** Ready a little before it is wanted; a stick needs something to dip into; a setting this near is left alone. */
+/** Ready a little before it is wanted; a stick needs something to dip into. */
 const MARGIN_S = 300;
 const DIP_G = 60;
-const SAME_K = 1;
+/** Windows that share less are not held by one setting: the thermostat plays as much. */
+const SHARED_K = 2;
+/** A setting that keeps the wax this far inside its window is left alone. */
+const INSIDE_K = 0.5;
 const STEP_S = 60;
 const SAMPLE_S = 300;
 
@@ -74,9 +77,10 @@ function stagesOf(visits: readonly PotVisit[]): { stages: readonly Stage[]; clas
   for (const visit of visits) {
     const last = stages.at(-1);
     const shared = last ? meets(last.window, visit.window) : null;
-    if (last && shared) {
+    const isAtOnce = last !== undefined && visit.fromS < last.toS;
+    if (last && shared && (isAtOnce || shared.maxC - shared.minC >= SHARED_K)) {
       stages[stages.length - 1] = { ...last, toS: Math.max(last.toS, visit.toS), window: shared };
-    } else if (last && visit.fromS < last.toS) {
+    } else if (last && isAtOnce) {
       clashes.push([last.who, visit.who]);
     } else stages.push(visit);
   }
@@ -108,12 +112,9 @@ export function potDay(input: PotDayInput): PotDay {
     const heating = { product, pot, roomC, window };
     const holdC = holdingSetC(heating);
     const isRight = before >= window.minC && before <= window.maxC;
-    const isHeld = standsC !== null && Math.abs(standsC - holdC) <= SAME_K;
+    const isHeld = standsC !== null && holds(window, standsC - holdC);
     if (!(isRight && isHeld)) {
-      const leadS =
-        before > window.maxC || isRight
-          ? 0
-          : (readyAfterS({ ...heating, state: evenPot(product, pot.waxG, before), stirred: true }) ?? Infinity);
+      const leadS = isRight ? 0 : leadOf(heating, before);
       const wantedS = stage.fromS - leadS - MARGIN_S;
       const atS = Number.isFinite(wantedS) ? Math.max(freeS, wantedS) : freeS;
       if (atS + leadS > stage.fromS && late === null) {
@@ -121,12 +122,23 @@ export function potDay(input: PotDayInput): PotDay {
       }
       if (!isHeld) acts.push({ atS, what: wayOf(standsC, holdC), setC: holdC });
     }
-    standsC = holdC;
+    if (!isHeld) standsC = holdC;
     before = window.targetC;
     freeS = stage.toS;
   }
   if (standsC !== null) acts.push({ atS: freeS, what: 'off', setC: null });
   return { curve: curveOf(input, tempC, acts, untilS), acts, late, clashes, short: shortOf(visits, pot.waxG) };
+}
+
+/** Whether a setting that is off the holding one by some kelvin still keeps the wax in the window. */
+const holds = ({ minC, targetC, maxC }: PotWindow, offK: number): boolean =>
+  targetC + offK >= minC + INSIDE_K && targetC + offK <= maxC - INSIDE_K;
+
+/** How long it takes into the window, up or down: wax that is too warm is waited for too. Infinity = not by itself. */
+function leadOf(heating: HeatingInput, fromC: number): number {
+  const { product, pot, roomC, window } = heating;
+  if (fromC > window.maxC) return coolsInS(product, pot, { fromC, toC: window.maxC, roomC }) ?? Infinity;
+  return readyAfterS({ ...heating, state: evenPot(product, pot.waxG, fromC), stirred: true }) ?? Infinity;
 }
 
 function wayOf(fromC: number | null, toC: number): PotAct['what'] {

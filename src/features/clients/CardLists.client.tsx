@@ -3,6 +3,7 @@
 // The lists of a client's card while it is changed: lasting facts, reactions, dates kept free.
 
 import { Button, Checkbox, Input, Select } from 'antd';
+import { useState } from 'react';
 import { FACT_WORDS, STAYS_ON_CARD, type Fact } from '@/core/screening';
 import type { CardReaction, ClientProfile } from '@/server/db/schema';
 import type { ClientCard } from '@/server/services/clients';
@@ -171,47 +172,55 @@ export function BlackoutEditor({ profile, today, onChange }: EditorProps & { rea
 
 const USUAL_CYCLE = { everyDays: 28, days: 5 } as const;
 
-/** Days of the cycle that the client would rather avoid: a wish that places are scored by, never a rule. */
-export function AvoidEditor({
-  profile,
-  today,
-  onChange,
-}: {
-  readonly profile: ClientProfile;
-  readonly today: string;
-  readonly onChange: (more: Partial<ClientProfile>) => void;
-}) {
+/**
+ * Days of the cycle that the client would rather avoid: a wish that places are scored by, never a rule. It holds from
+ * the moment at which the first day is given.
+ */
+export function AvoidEditor({ profile, today, onChange }: EditorProps & { readonly today: string }) {
   const { avoid } = profile;
+  const [open, setOpen] = useState(avoid !== undefined);
+  const wish = (isOpen: boolean): void => {
+    setOpen(isOpen);
+    if (!isOpen) onChange({ avoid: undefined });
+  };
   return (
-    <div className={styles.row}>
-      <Checkbox
-        checked={avoid !== undefined}
-        onChange={(e) => onChange({ avoid: e.target.checked ? { firstOn: today, ...USUAL_CYCLE } : undefined })}
-      >
-        Would rather not come on some days of the cycle
-      </Checkbox>
-      {avoid ? (
-        <>
+    <fieldset className={styles.set}>
+      <legend>Days to avoid</legend>
+      <div className={styles.row}>
+        <Checkbox checked={open} onChange={(e) => wish(e.target.checked)}>
+          Would rather not come on some days of the cycle
+        </Checkbox>
+      </div>
+      {open ? (
+        <div className={styles.row}>
           <DateField
             aria-label="First of those days, last time"
-            value={avoid.firstOn}
+            placeholder="its first day"
+            value={avoid?.firstOn ?? ''}
             max={today}
-            onChange={(firstOn) => (firstOn === '' ? undefined : onChange({ avoid: { ...avoid, firstOn } }))}
+            className={styles.date}
+            onChange={(firstOn) =>
+              onChange({ avoid: firstOn === '' ? undefined : { ...USUAL_CYCLE, ...avoid, firstOn } })
+            }
           />
-          <Select
-            aria-label="For how many days"
-            value={avoid.days}
-            onChange={(days: number) => onChange({ avoid: { ...avoid, days } })}
-            options={[2, 3, 4, 5, 6, 7, 8, 10].map((d) => ({ value: d, label: `for ${d} days` }))}
-          />
-          <Select
-            aria-label="Every how many days"
-            value={avoid.everyDays}
-            onChange={(everyDays: number) => onChange({ avoid: { ...avoid, everyDays } })}
-            options={Array.from({ length: 20 }, (_, i) => ({ value: 21 + i, label: `every ${21 + i} days` }))}
-          />
-        </>
+          {avoid ? (
+            <>
+              <Select
+                aria-label="For how many days"
+                value={avoid.days}
+                onChange={(days: number) => onChange({ avoid: { ...avoid, days } })}
+                options={[2, 3, 4, 5, 6, 7, 8, 10].map((d) => ({ value: d, label: `for ${d} days` }))}
+              />
+              <Select
+                aria-label="Every how many days"
+                value={avoid.everyDays}
+                onChange={(everyDays: number) => onChange({ avoid: { ...avoid, everyDays } })}
+                options={Array.from({ length: 20 }, (_, i) => ({ value: 21 + i, label: `every ${21 + i} days` }))}
+              />
+            </>
+          ) : null}
+        </div>
       ) : null}
-    </div>
+    </fieldset>
   );
 }

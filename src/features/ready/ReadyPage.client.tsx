@@ -126,7 +126,7 @@ function Row({ line, scale, today, timeZone }: RowProps) {
       </span>
       {bookedMs === null ? (
         <Link href={`/week?on=${week}`} className={styles.act}>
-          Find a time
+          To the week
         </Link>
       ) : (
         <span className={styles.booked}>booked {shortDateTime(bookedMs, timeZone)}</span>

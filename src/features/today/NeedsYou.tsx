@@ -4,7 +4,8 @@ import { Button } from 'antd';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import type { Today, TodayVisit, TodayWord } from '@/server/services/today';
+import type { Today, TodayVisit } from '@/server/services/today';
+import type { TodayWord } from '@/server/services/todayWords';
 import { sendJson } from '@/ui/sendJson';
 import { plural, shortDateTime, timeOfDay, withDates } from '@/ui/words';
 import { Flag } from './DayRibbon';
@@ -79,7 +80,7 @@ function Remedy({ visit, word, timeZone, onSaid }: RemedyProps) {
   const { remedy } = word;
   const look = <OpenVisitButton bookingId={bookingId} visitId={visitId} label="Look at it" quiet />;
   if (remedy?.kind === 'form') {
-    return <OpenVisitButton bookingId={bookingId} visitId={visitId} label="To the form" quiet />;
+    return <OpenVisitButton bookingId={bookingId} visitId={visitId} label="To the consultation" quiet />;
   }
   if (remedy?.kind !== 'move' || state !== 'ahead') return look;
   const { startsAtMs } = remedy;

@@ -1,4 +1,4 @@
-import type { PotDay } from '@/core/pots';
+import { USUAL_POT, type PotDay } from '@/core/pots';
 import type { Today } from '@/server/services/today';
 import type { TodayPot, TodayPots } from '@/server/services/todayPots';
 import { timeOfDay } from '@/ui/words';
@@ -35,6 +35,9 @@ export function PotLanes({ today, pots, potDays, ribbon }: Props) {
           ribbon={ribbon}
         />
       ))}
+      <p className={styles.caution}>
+        Estimates for a pot of {USUAL_POT.heaterW} W with its lid on: the wrist decides, the label comes first.
+      </p>
     </>
   );
 }

@@ -54,7 +54,9 @@ export function TodayView({ today, pots }: { readonly today: Today; readonly pot
   const { visits, date, studioName } = today;
   const ribbon = ribbonOf(visits, today.nowMs);
   const potDays = usePotDays(today, visits.length === 0 ? null : pots, ribbon.toMs);
-  const next = date === today.today ? nextOf(today) : visits[0];
+  // what is past needs no tray
+  const ahead = date > today.today ? visits[0] : undefined;
+  const next = date === today.today ? nextOf(today) : ahead;
   const needs = visits.filter((v) => v.words.length > 0).length;
   return (
     <section className={styles.page}>

@@ -28,17 +28,20 @@ export function WaitingList({ week, onSaid }: Props) {
   const lines = week.waiting;
   const [adding, setAdding] = useState(false);
   const [fault, setFault] = useState('');
-  const drop = (clientId: string) => sendJson('PUT', `/api/waiting/${clientId}`, {}, crypto.randomUUID());
+  const drop = async ({ clientId, name }: WaitingLine): Promise<void> => {
+    const sent = await sendJson('PUT', `/api/waiting/${clientId}`, {}, crypto.randomUUID());
+    if (sent.ok) onSaid(`${name} waits no more.`);
+    else setFault(sent.error.message);
+  };
   const book = async ({ clientId, name, offer }: WaitingLine): Promise<void> => {
     if (!offer) return;
     const { personId, startsAtMs, minutes } = offer;
-    const body = { clientId, personId, startsAtMs, minutes };
+    const body = { clientId, personId, startsAtMs, minutes, waited: true };
     const sent = await sendJson('POST', '/api/bookings', body, crypto.randomUUID());
     if (!sent.ok) {
       setFault(sent.error.message);
       return;
     }
-    await drop(clientId);
     onSaid(`${name} is booked: ${shortDateTime(startsAtMs, week.timeZone)} with ${offer.person}.`);
   };
   return (
@@ -61,10 +64,7 @@ export function WaitingList({ week, onSaid }: Props) {
             ) : (
               <span>{line.why}</span>
             )}
-            <Button
-              type="text"
-              onClick={() => void drop(line.clientId).then(() => onSaid(`${line.name} waits no more.`))}
-            >
+            <Button type="text" onClick={() => void drop(line)}>
               Waits no more
             </Button>
           </li>

@@ -67,6 +67,11 @@ export function WeekView({ first }: { readonly first: Week }) {
       <div className={styles.head}>
         <h1 aria-live="polite">{finding(week, move)}</h1>
         <p className="quiet">{hint(move, said)}</p>
+        <nav className={styles.weeks} aria-label="Other weeks">
+          <Link href={`/week?on=${addDays(week.fromOn, -7)}`}>Week before</Link>
+          <Link href={`/week?on=${addDays(week.fromOn, 7)}`}>Week after</Link>
+          <Link href="/post">Post box</Link>
+        </nav>
         <nav aria-label="Day or week">
           <Link href="/">Day</Link>
           <Link href="/week" aria-current="page">
@@ -96,12 +101,7 @@ export function WeekView({ first }: { readonly first: Week }) {
             />
           ))}
         </div>
-        <aside className={styles.side} aria-label="Booking">
-          <nav className={styles.weeks} aria-label="Other weeks">
-            <Link href={`/week?on=${addDays(week.fromOn, -7)}`}>Week before</Link>
-            <Link href={`/week?on=${addDays(week.fromOn, 7)}`}>Week after</Link>
-            <Link href="/post">Post box</Link>
-          </nav>
+        <aside className={styles.side} aria-label="Booking" data-idle={!booking && !away && !wanted}>
           {booking ? (
             <BookingPanel key={booking.id} booking={booking} timeZone={week.timeZone} nowMs={week.nowMs} onSaid={say} />
           ) : null}

@@ -24,7 +24,10 @@ describe('what the pots ask for', () => {
     const [soon] = needs(day(), AT + 45 * 60_000);
     expect(soon).toMatchObject({ text: 'Set to 57° at 09:00.', weight: 'note', setC: 57 });
     const [now] = needs(day({ late: { who: 'Corwin', byS: 700 } }), AT + 3_600_000);
-    expect(now).toMatchObject({ text: 'Set to 57° now. Corwin waits about 12 min for it.', weight: 'stop' });
+    expect(now).toMatchObject({
+      text: 'Set to 57° now. Corwin waits about 12 min for it: test on the wrist.',
+      weight: 'stop',
+    });
     const [off] = needs(day({ acts: [{ atS: 0, what: 'off', setC: null }] }));
     expect(off).toMatchObject({ text: 'Off now: nothing more is worked from it today.', setC: null });
   });

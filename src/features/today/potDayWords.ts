@@ -37,6 +37,12 @@ interface OnePot {
 /** An act this near is asked for, ms. */
 const SOON_MS = 20 * 60_000;
 
+function lateWords({ who, byS }: NonNullable<PotDay['late']>): string {
+  // what does not come there by itself has no minutes
+  if (!Number.isFinite(byS)) return ` It does not get there by itself for ${who}: stir, test on the wrist.`;
+  return ` ${who} waits about ${Math.max(1, Math.round(byS / 60))} min for it: test on the wrist.`;
+}
+
 /** What is to be done about one pot now, or cannot be. */
 export function potNeeds({ potId, name, day, fromMs, nowMs, timeZone }: OnePot): readonly PotNeed[] {
   const needs: PotNeed[] = [];
@@ -44,9 +50,7 @@ export function potNeeds({ potId, name, day, fromMs, nowMs, timeZone }: OnePot):
   const dueMs = next ? fromMs + 1000 * next.atS : Infinity;
   if (next && dueMs - nowMs <= SOON_MS) {
     const setC = next.setC === null ? null : Math.round(next.setC);
-    const late = day.late
-      ? ` ${day.late.who} waits about ${Math.max(1, Math.round(day.late.byS / 60))} min for it.`
-      : '';
+    const late = day.late ? lateWords(day.late) : '';
     const when = dueMs <= nowMs + 60_000 ? 'now' : `at ${timeOfDay(dueMs, timeZone)}`;
     const text =
       setC === null ? `Off ${when}: nothing more is worked from it today.` : `Set to ${setC}° ${when}.${late}`;

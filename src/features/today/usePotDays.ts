@@ -1,7 +1,7 @@
 'use client';
 
 import { useMemo } from 'react';
-import type { PotDay, PotDayInput, PotVisit } from '@/core/pots';
+import { USUAL_POT, type PotDay, type PotDayInput, type PotVisit } from '@/core/pots';
 import type { Today } from '@/server/services/today';
 import type { TodayPots } from '@/server/services/todayPots';
 import { useWorkerAnswer, type Answer } from '@/ui/useWorkerAnswer';
@@ -42,7 +42,7 @@ export function usePotDays(today: Today, pots: TodayPots | null, toMs: number): 
         ? null
         : pots.pots.map(({ product, waxG, tempC, setC }) => ({
             product,
-            pot: { heaterW: 100, waxG, lid: true },
+            pot: { ...USUAL_POT, waxG },
             roomC: pots.roomC,
             tempC: tempC === null ? null : Math.round(tempC / HALF_K) * HALF_K,
             setC,

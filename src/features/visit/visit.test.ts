@@ -69,6 +69,7 @@ const bench = (more: Partial<Bench> = {}): Bench => ({
     personName: 'Ines',
     level: 'practised',
     endedAs: null,
+    closedAtMs: null,
     consult: {
       v: 2,
       facts: [],

@@ -45,7 +45,10 @@ export const putWaiting = (db: DbOrTx, row: WaitingRow): void => {
 export const deleteWaiting = (db: DbOrTx, clientId: string): boolean =>
   db.delete(waiting).where(eq(waiting.clientId, clientId)).run().changes === 1;
 
-export const setFeedToken = (db: DbOrTx, personId: string, token: string | null): boolean =>
-  db.update(people).set({ feedToken: token }).where(eq(people.id, personId)).run().changes === 1;
-export const personByFeed = (db: DbOrTx, token: string): { readonly id: string; readonly name: string } | undefined =>
-  db.select({ id: people.id, name: people.name }).from(people).where(eq(people.feedToken, token)).get();
+export const setFeedHash = (db: DbOrTx, personId: string, feedHash: string | null): boolean =>
+  db.update(people).set({ feedHash }).where(eq(people.id, personId)).run().changes === 1;
+export const personByFeed = (
+  db: DbOrTx,
+  feedHash: string,
+): { readonly id: string; readonly name: string } | undefined =>
+  db.select({ id: people.id, name: people.name }).from(people).where(eq(people.feedHash, feedHash)).get();

@@ -231,12 +231,17 @@ const isTimed = () =>
   and(eq(visits.status, 'closed'), isNull(visits.endedAs), isNotNull(visits.plannedMin), isNotNull(visits.tableMin));
 export interface TimedRow {
   readonly id: string;
+  readonly onDate: string;
   readonly plannedMin: number;
   readonly tableMin: number;
 }
-const timed = { id: visits.id, plannedMin: visits.plannedMin, tableMin: visits.tableMin };
-const whole = (rows: readonly { id: string; plannedMin: number | null; tableMin: number | null }[]): TimedRow[] =>
-  rows.map((r) => ({ id: r.id, plannedMin: r.plannedMin ?? 0, tableMin: r.tableMin ?? 0 }));
+const timed = { id: visits.id, onDate: visits.onDate, plannedMin: visits.plannedMin, tableMin: visits.tableMin };
+interface MaybeTimed extends Omit<TimedRow, 'plannedMin' | 'tableMin'> {
+  readonly plannedMin: number | null;
+  readonly tableMin: number | null;
+}
+const whole = (rows: readonly MaybeTimed[]): TimedRow[] =>
+  rows.map((r) => ({ ...r, plannedMin: r.plannedMin ?? 0, tableMin: r.tableMin ?? 0 }));
 /** The latest visits of a client of which it is known how long they took, oldest first. */
 export const timedOfClient = (db: DbOrTx, clientId: string): TimedRow[] =>
   whole(

@@ -49,6 +49,7 @@ export interface Bench {
     readonly onDate: string;
     readonly status: 'open' | 'closed';
     readonly endedAs: 'postponed' | 'declined' | null;
+    readonly closedAtMs: number | null;
     readonly consult: Consult;
     readonly personId: string;
     readonly personName: string;
@@ -187,6 +188,7 @@ export function loadBench(db: Db, visitId: string, nowMs: number, needsPlan = fa
         onDate: visit.onDate,
         status: visit.status,
         endedAs: visit.endedAs,
+        closedAtMs: visit.closedAtMs,
         consult: visit.consult,
         personId: person.id,
         personName: person.name,

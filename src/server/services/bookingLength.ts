@@ -28,6 +28,8 @@ const keyOf = (zones: readonly ZoneRef[]): string =>
     .sort()
     .join(' ');
 
+export const isSameZones = (a: readonly ZoneRef[], b: readonly ZoneRef[]): boolean => keyOf(a) === keyOf(b);
+
 export interface LengthWanted {
   readonly clientId: string;
   readonly personId: string;
@@ -39,9 +41,10 @@ export interface LengthWanted {
 
 export function lengthFor(db: DbOrTx, wanted: LengthWanted): VisitLength {
   const { clientId, personId, zones, plannedMin, turnoverMin } = wanted;
-  const charted = chartsOfClient(db, clientId);
-  const key = keyOf(zones);
-  const own: readonly TimedVisit[] = timedOfClient(db, clientId).filter((v) => keyOf(charted.get(v.id) ?? []) === key);
+  const timed = timedOfClient(db, clientId);
+  const [oldest] = timed;
+  const charted = oldest ? chartsOfClient(db, clientId, oldest.onDate) : new Map<string, readonly ZoneRef[]>();
+  const own: readonly TimedVisit[] = timed.filter((v) => isSameZones(charted.get(v.id) ?? [], zones));
   return visitLength({ plannedMin, turnoverMin, own, practitioner: timedOfPerson(db, personId, clientId) });
 }
 

@@ -2,6 +2,7 @@
 
 import 'server-only';
 import { randomUUID } from 'node:crypto';
+import { TURNOVER_MIN } from '../../core/materials';
 import { ok } from '../../core/shared';
 import { civilDateAt, timeInWords } from '../clock';
 import { atomically } from '../db/atomically';
@@ -17,10 +18,10 @@ import {
   updateBooking,
   type BookingRow,
 } from '../repos/clientRepo';
-import { absencesBetween } from '../repos/deskRepo';
+import { absencesBetween, deleteWaiting } from '../repos/deskRepo';
 import { readPerson, readStudio } from '../repos/studioRepo';
 import { chartsOf, closedVisits, visitOfBooking } from '../repos/visitRepo';
-import { lengthFor } from './bookingLength';
+import { isSameZones, lengthFor } from './bookingLength';
 import { sameHourOn } from './freeTime';
 
 export interface NewBooking {
@@ -28,6 +29,8 @@ export interface NewBooking {
   readonly personId: string;
   readonly startsAtMs: number;
   readonly minutes?: number | undefined;
+  /** The client was on the waiting list for it, and waits no more. */
+  readonly waited?: boolean | undefined;
 }
 
 export interface Booked {
@@ -39,8 +42,6 @@ export interface Booked {
 type Wanted = Pick<BookingRow, 'personId' | 'startsAtMs' | 'minutes'>;
 
 const USUAL_MINUTES = 30;
-/** As the plans have it. */
-const TURNOVER_MIN = 8;
 
 /** Why a booking cannot be there; the nearest free start stands with it. Null where it can. */
 function placeFault(
@@ -75,15 +76,18 @@ function clashWords(db: Db, wanted: Wanted, but: string): string | null {
   return away ? `is away time of ${readPerson(db, personId)?.name ?? ''}: ${away.why}` : null;
 }
 
-/** What the client last came for, and how long that takes: learned where it was ever timed, else as last booked. */
+/** What the client last came for, and how long that takes: learned where just that was timed, else as last booked. */
 function lastTime(db: Db, clientId: string, personId: string): Pick<BookingRow, 'zones' | 'minutes'> | null {
   const [booking] = bookingsOfClient(db, clientId);
   const [visit] = closedVisits(db, clientId, 1);
   // zones are checked on the way in
-  const charted = visit ? (chartsOf(db, visit.id).map(({ zone, side }) => ({ zone, side })) as unknown) : [];
-  const zones = booking?.zones ?? (charted as BookingRow['zones']);
+  const charted = (visit ? chartsOf(db, visit.id) : []).map(({ zone, side }) => ({
+    zone,
+    side,
+  })) as BookingRow['zones'];
   if (!booking && !visit) return null;
-  const plannedMin = visit?.plannedMin ?? null;
+  const zones = booking?.zones ?? charted;
+  const plannedMin = visit && isSameZones(zones, charted) ? visit.plannedMin : null;
   if (plannedMin === null) return { zones, minutes: booking?.minutes ?? USUAL_MINUTES };
   return {
     zones,
@@ -101,6 +105,7 @@ export function book(db: Db, body: NewBooking, nowMs: number): ServiceResult<Boo
     const fault = placeFault(db, { personId, startsAtMs, minutes }, { nowMs });
     if (fault) return fault;
     const id = randomUUID();
+    if (body.waited) deleteWaiting(db, body.clientId);
     insertBooking(db, { id, clientId: body.clientId, personId, startsAtMs, minutes, zones: last?.zones ?? [] });
     return ok({ id, startsAtMs });
   });

@@ -1,13 +1,13 @@
 // A practitioner's visits as a calendar: a file, or a private address that a calendar program asks again and again.
 
 import 'server-only';
-import { randomBytes } from 'node:crypto';
+import { createHash, randomBytes } from 'node:crypto';
 import { writeCalendar } from '../../formats/calendarFile';
 import { ok } from '../../core/shared';
 import type { Db } from '../db/openDatabase';
 import { notFound, refused, type ServiceResult } from '../errors';
 import { bookingsBetween, clientName } from '../repos/clientRepo';
-import { personByFeed, setFeedToken } from '../repos/deskRepo';
+import { personByFeed, setFeedHash } from '../repos/deskRepo';
 import { readPerson } from '../repos/studioRepo';
 
 const DAY_MS = 86_400_000;
@@ -40,14 +40,17 @@ export function calendarOf(db: Db, personId: string, nowMs: number): ServiceResu
   return written.ok ? written : refused(written.error.message, 'calendar');
 }
 
+/** The file holds no address that opens anything: only its hash. */
+const hashOf = (token: string): string => createHash('sha256').update(token).digest('hex');
+
 /** The calendar behind a private address. */
 export function feedOf(db: Db, token: string, nowMs: number): ServiceResult<string> {
-  const person = personByFeed(db, token);
+  const person = personByFeed(db, hashOf(token));
   return person ? calendarOf(db, person.id, nowMs) : notFound('calendar');
 }
 
 /** Makes a private address anew, or closes it: the one before opens nothing any more. */
 export function changeFeed(db: Db, personId: string, open: boolean): ServiceResult<{ readonly token: string | null }> {
   const token = open ? randomBytes(TOKEN_BYTES).toString('base64url') : null;
-  return setFeedToken(db, personId, token) ? ok({ token }) : notFound('person');
+  return setFeedHash(db, personId, token === null ? null : hashOf(token)) ? ok({ token }) : notFound('person');
 }

@@ -5,6 +5,7 @@ import { instantAt } from '../clock';
 import type { OpenDatabase } from '../db/openDatabase';
 import { insertBooking } from '../repos/clientRepo';
 import { loadBench } from './bench';
+import { closeVisit } from './closeVisit';
 import { careCard, postCareCard } from './careCard';
 import { careCardPdf } from './careCardPdf';
 import { openVisit } from './openVisit';
@@ -59,6 +60,17 @@ describe('the care card', () => {
     expect(pdf).toContain('/MediaBox [0 0 419.53 595.28]');
     expect(pdf.match(/\/Type \/Page\b/g)).toHaveLength(1);
     expect(careCard(open.db, 'nobody', NOW).ok).toBe(false);
+  });
+});
+
+describe('from when the care counts', () => {
+  it('is the end of the visit however late the card is made; nothing is called finished that goes on', () => {
+    expect(value(careCard(open.db, visitId, NOW)).counted).toBe('counted from Saturday 8 May at 09:00');
+    const bench = value(loadBench(open.db, visitId, NOW));
+    value(closeVisit(open.db, visitId, { version: bench.visit.version, next: null }, NOW));
+    const dayAfter = value(careCard(open.db, visitId, NOW + 86_400_000));
+    expect(dayAfter.counted).toBe('finished Saturday 8 May at 09:00');
+    expect(dayAfter.after.find((l) => /deodorant/.test(l.what))?.when).toBe('Sunday 09:00');
   });
 });
 

@@ -40,7 +40,8 @@ export function careCard(db: Db, visitId: string, nowMs: number, chosen?: Chosen
   }
   const zones = [...new Set(worked.map((z) => z.zone))];
   const families = [...new Set(worked.flatMap((z) => (z.choice ? [z.choice.family] : [])))];
-  const finishedMs = deeds(standing(journal)).at(-1)?.atMs ?? nowMs;
+  const finishedMs = deeds(standing(journal)).at(-1)?.atMs ?? visit.closedAtMs ?? nowMs;
+  const isOver = visit.status === 'closed' || finishedMs !== nowMs;
   const [booked] = bookingsOfClient(db, client.id)
     .filter((b) => b.status === 'booked' && civilDateAt(b.startsAtMs, timeZone) > visit.onDate)
     .reverse();
@@ -51,7 +52,8 @@ export function careCard(db: Db, visitId: string, nowMs: number, chosen?: Chosen
   const at = { nowMs: finishedMs, timeZone };
   return ok({
     zones: zonesInWords(worked),
-    finished: dateAndTimeInWords(finishedMs, timeZone),
+    // counted from now while it goes on: nothing is finished then
+    counted: `${isOver ? 'finished' : 'counted from'} ${dateAndTimeInWords(finishedMs, timeZone)}`,
     after: careLines(careAfter(zones, families), finishedMs, at),
     before: next ? careLines(careBefore(), next.startsAtMs, at) : [],
     weeksMm: Array.from({ length: WEEKS }, (_, week) =>

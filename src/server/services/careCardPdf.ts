@@ -88,7 +88,7 @@ export function careCardPdf(card: CareCard): ReadableStream<Uint8Array> {
   const doc = a5('After your wax');
   doc.font('bold').fontSize(18).fillColor(BLACK).text('After your wax');
   const zones = card.zones.charAt(0).toUpperCase() + card.zones.slice(1);
-  doc.font('text').fontSize(9).text(`${zones}. Finished ${card.finished}.`).moveDown(0.6);
+  doc.font('text').fontSize(9).text(`${zones}; ${card.counted}.`).moveDown(0.6);
   rows(doc, card.after);
   hairLine(doc, card.weeksMm);
   doc

@@ -4,7 +4,7 @@ import { readCalendar } from '../../formats/calendarFile';
 import { demoStudio } from '../../demo/studioForTests';
 import { civilDateAt, instantAt, timeInWords } from '../clock';
 import type { OpenDatabase } from '../db/openDatabase';
-import { visits } from '../db/schema';
+import { people, visits } from '../db/schema';
 import { clashingBooking, insertBooking, readBooking } from '../repos/clientRepo';
 import { absencesBetween } from '../repos/deskRepo';
 import { addAbsence, importCalendar, removeAbsence } from './absences';
@@ -127,6 +127,10 @@ describe('calendars', () => {
     expect(read.busy).toMatchObject([{ fromMs: at(DAY, 10), title: 'Corwin A.' }]);
     expect(text).not.toMatch(/Asare|lower leg|aspirin/i);
     const { token } = value(changeFeed(open.db, 'ines', true));
+    // the data file holds nothing that opens it
+    const kept = open.db.select({ hash: people.feedHash }).from(people).all();
+    expect(kept.some((p) => p.hash === token)).toBe(false);
+    expect(kept.some((p) => p.hash !== null)).toBe(true);
     expect(token?.length).toBeGreaterThanOrEqual(32);
     expect(value(feedOf(open.db, token ?? '', NOW)).split('BEGIN:VEVENT').length).toBe(
       text.split('BEGIN:VEVENT').length,
@@ -160,6 +164,14 @@ describe('the waiting list', () => {
     value(removeWaiting(open.db, 'marit'));
     expect(waitingList(open.db, NOW)).toEqual([]);
   });
+  it('is left with the booking, both or neither', () => {
+    value(addWaiting(open.db, wish, NOW));
+    const place = { clientId: 'marit', personId: 'bao', startsAtMs: at(DAY, 16), waited: true };
+    expect(book(open.db, { ...place, startsAtMs: NOW - 1 }, NOW).ok).toBe(false);
+    expect(waitingList(open.db, NOW)).toHaveLength(1);
+    value(book(open.db, place, NOW));
+    expect(waitingList(open.db, NOW)).toEqual([]);
+  });
   it('says where nothing suits, and refuses hours that end before they begin', () => {
     value(addWaiting(open.db, { ...wish, weekdays: [6] }, NOW));
     expect(waitingList(open.db, NOW)[0]).toMatchObject({
@@ -186,6 +198,12 @@ describe('a client who comes late', () => {
     expect(much.endsAtMs - until.endsAtMs).toBe(55 * 60_000);
     expect(much.says[0]).toMatch(/over at \d\d:\d\d, \d+ min into /);
     expect(much.drop.length).toBeGreaterThan(0);
+    // a house that is open to midnight: the day ends with it, not before it began
+    const { studioVersion } = value(loadHours(open.db));
+    const all = Array.from({ length: 7 }, () => [{ fromMin: 0, toMin: 1440 }]);
+    value(saveHours(open.db, { version: studioVersion, hours: all, closed: [] }));
+    const lastOne = value(late(open.db, 'demo-booking-anselm', 5, NOW));
+    expect(lastOne).toMatchObject({ fits: true, next: null });
     expect(late(open.db, id, 0, NOW).ok).toBe(false);
     expect(late(open.db, 'nobody', 5, NOW).ok).toBe(false);
   });

@@ -27,7 +27,7 @@ export function loadHours(db: Db): ServiceResult<StudioHours> {
     hours: hours ?? USUAL_HOURS,
     closed: closed ?? [],
     hoursOf: hoursOf ?? {},
-    people: readPeople(db).map(({ id, name, feedToken }) => ({ id, name, hasFeed: feedToken !== null })),
+    people: readPeople(db).map(({ id, name, feedHash }) => ({ id, name, hasFeed: feedHash !== null })),
     isPreset: hours === undefined,
     studioVersion: studio.version,
   });

@@ -2,7 +2,7 @@
 
 import 'server-only';
 import { lateAnswer, type LateZone } from '../../core/calendar';
-import { ok } from '../../core/shared';
+import { addDays, ok } from '../../core/shared';
 import type { Plan } from '../../core/plan';
 import { civilDateAt, instantAt, timeInWords } from '../clock';
 import type { Db } from '../db/openDatabase';
@@ -30,6 +30,7 @@ export interface Late {
 
 const MINUTE_MS = 60_000;
 const LATEST_MIN = 120;
+const DAY_MIN = 1440;
 
 /** What a practitioner goes on to: the next visit, being away, or the end of the day. */
 function nextOf(db: Db, { personId, startsAtMs }: BookingRow, closesMs: number): Late['next'] {
@@ -63,8 +64,12 @@ export function late(db: Db, bookingId: string, lateMin: number, nowMs: number):
   const plan = planOfBooking(db, booking, nowMs);
   const { startsAtMs } = booking;
   const on = civilDateAt(startsAtMs, timeZone);
-  const closes = workedOn(studio, booking.personId, on).at(-1)?.toMin ?? 24 * 60 - 1;
-  const closesMs = instantAt(on, Math.floor(closes / 60) % 24, closes % 60, timeZone);
+  const closes = workedOn(studio, booking.personId, on).at(-1)?.toMin ?? DAY_MIN;
+  // open to midnight ends with the next day's first minute
+  const closesMs =
+    closes >= DAY_MIN
+      ? instantAt(addDays(on, 1), 0, 0, timeZone)
+      : instantAt(on, Math.floor(closes / 60), closes % 60, timeZone);
   const next = nextOf(db, booking, closesMs);
   const beginsMs = startsAtMs + lateMin * MINUTE_MS;
   const minute = (atMs: number): number => (atMs - startsAtMs) / MINUTE_MS;

@@ -13,6 +13,7 @@ import { notFound, type ServiceResult } from '../errors';
 import { bookingsBetween, clientName } from '../repos/clientRepo';
 import { insertMessage, latestMessages, readMessage, remindedBookings, type MessageRow } from '../repos/formRepo';
 import { readStudio } from '../repos/studioRepo';
+import { visitOfBooking } from '../repos/visitRepo';
 
 /** Peels and acids stop a week before: a reminder later than this comes too late for them. */
 const REMIND_DAYS = 8;
@@ -48,9 +49,12 @@ function dueReminders(db: Db, nowMs: number, timeZone: string): PostBox['due'] {
     db,
     ahead.map((b) => b.id),
   );
-  return ahead
-    .filter((b) => !reminded.has(b.id))
-    .map((b) => ({ bookingId: b.id, name: clientName(db, b.clientId), startsAtMs: b.startsAtMs }));
+  return (
+    ahead
+      // who is here already is not reminded
+      .filter((b) => !reminded.has(b.id) && visitOfBooking(db, b.id) === undefined)
+      .map((b) => ({ bookingId: b.id, name: clientName(db, b.clientId), startsAtMs: b.startsAtMs }))
+  );
 }
 
 export function loadPostBox(db: Db, nowMs: number): ServiceResult<PostBox> {
@@ -103,7 +107,6 @@ export async function messageAsEml(db: Db, id: string): Promise<ServiceResult<Bu
     text: message.words,
     date: new Date(message.postedAtMs ?? message.createdAtMs),
     messageId: `<${message.id}@strickle.invalid>`,
-    headers: { 'X-Unsent': '1' },
   });
   return ok(await mail.compile().build());
 }

@@ -120,12 +120,14 @@ export function loadProgress(db: DbOrTx, clientId: string, nowMs: number): Servi
   for (const visit of visits) {
     const on = visit.onDate;
     const charts = readable(() => chartsOf(db, visit.id), []);
+    // what was only carried over says nothing of that day
+    const seen = charts.filter((c) => c.data.confirmed);
     const odd = charts.some((c) => c.data.hair.history === 'shaved') ? 'shaved before' : '';
     const read = (readings.get(visit.id) ?? []).map((r) => r.data);
     const felt = read.flatMap((r) => (r.pain === undefined ? [] : [r.pain]));
     if (felt.length > 0) pain.push({ on, odd, value: Math.max(...felt) });
     if (visit.tableMin !== null) minutes.push({ on, odd, value: Math.round(visit.tableMin) });
-    const perCm2 = charts.map((c) => hairsPerCm2(ZONES[c.zone as ZoneId].hairsPerCm2, c.data.hair.density));
+    const perCm2 = seen.map((c) => hairsPerCm2(ZONES[c.zone as ZoneId].hairsPerCm2, c.data.hair.density));
     if (perCm2.length > 0) {
       density.push({ on, odd, value: roundTo(perCm2.reduce((a, b) => a + b, 0) / perCm2.length, 1) });
     }

@@ -3,12 +3,12 @@
 
 import { zoneKey } from '../../core/anatomy';
 import 'server-only';
-import { holdsFrom, type Hold } from '../../core/matching';
+import type { Hold } from '../../core/matching';
 import { potWindows, type Plan } from '../../core/plan';
 import type { PotWindow } from '../../core/pots';
 import type { Product } from '../../core/products';
 import type { RuleChange } from '../../core/screening';
-import { addDays, laterDate, ok } from '../../core/shared';
+import { addDays, ok } from '../../core/shared';
 import { civilDateAt, instantAt } from '../clock';
 import type { Db } from '../db/openDatabase';
 import { notFound, type ServiceResult } from '../errors';
@@ -17,28 +17,17 @@ import { bookingsBetween, clientName, readClient, type BookingRow, type ClientRo
 import { readPeople, readPerson, readProducts, readStudio, type StudioRow } from '../repos/studioRepo';
 import { journalOf } from '../repos/journalRepo';
 import { visitOfBooking, type VisitRow } from '../repos/visitRepo';
-import { alertsOf } from './alerts';
 import { partsOf } from './bench';
 import { changesOf } from './consultRules';
 import { feltBefore } from './feltBefore';
-import { sameHourOn } from './freeTime';
 import { knownProducts } from './knownProducts';
 import { clientMarks, startingChart, zonePasts } from './history';
 import { studioHold } from './studioHold';
 import { workedBefore } from './workedBefore';
 import { startingConsult } from './openVisit';
-import { planCase, shelvedCase, zoneName, type PlannedCase } from './planCase';
+import { planCase, shelvedCase, type PlannedCase } from './planCase';
+import { wordsFor, type TodayWord } from './todayWords';
 import { zonesInWords } from './zonesInWords';
-
-/** What needs a word, with what can be done about it. */
-export interface TodayWord {
-  readonly text: string;
-  readonly weight: 'stop' | 'note';
-  /** Two or three words for the band. */
-  readonly short: string;
-  readonly remedy?:
-    { readonly kind: 'form' } | { readonly kind: 'move'; readonly startsAtMs: number; readonly on: string } | undefined;
-}
 
 export interface TodayVisit {
   readonly bookingId: string;
@@ -125,67 +114,6 @@ function forecast(
     nowMs,
     { owner: { kind: 'booking', id: booking.id }, priority: 'day' },
   );
-}
-
-interface WordsFor {
-  readonly plan: Plan | undefined;
-  readonly client: ClientRow;
-  readonly booking: BookingRow;
-}
-
-/** So many days after the first on which the hair is long enough a place is looked for. */
-const LOOK_DAYS = 14;
-
-/** The first free place once the hair is long enough, about the hour that was booked. */
-function moveTo(db: Db, plan: Plan, booking: BookingRow, nowMs: number): TodayWord['remedy'] {
-  const waits = plan.zones.filter((z) => z.choice === null).map((z) => holdsFrom(z.options));
-  const first = waits.reduce<string | null>(
-    (late, d) => (late === null || d === null ? null : laterDate(late, d)),
-    waits[0] ?? null,
-  );
-  if (first === null) return undefined;
-  for (let k = 0; k < LOOK_DAYS; k++) {
-    const on = addDays(first, k);
-    const startsAtMs = sameHourOn(db, booking, on, nowMs);
-    if (startsAtMs !== null) return { kind: 'move', startsAtMs, on };
-  }
-  return undefined;
-}
-
-function wordsFor(
-  db: Db,
-  { plan, client, booking }: WordsFor,
-  { studio, nowMs }: Pick<DayFacts, 'studio' | 'nowMs'>,
-): TodayVisit['words'] {
-  const on = civilDateAt(booking.startsAtMs, studio.timeZone);
-  const minor = alertsOf(client, on).filter((a) => a.startsWith('Under 18'));
-  const open = alertsOf(client, on).filter((a) => a.startsWith('No consent'));
-  const alerts = (minor.length > 0 ? minor : open).map((text): TodayWord => ({
-    text,
-    weight: 'stop',
-    short: 'no consent',
-    remedy: { kind: 'form' },
-  }));
-  if (!plan) return alerts;
-  const { screening, zones } = plan;
-  const isStopped = minor.length === 0 && (screening.outcome === 'postpone' || screening.outcome === 'decline');
-  const why = screening.reasons.find((r) => r.outcome === screening.outcome)?.text ?? 'Screening stops this visit.';
-  const stopped: readonly TodayWord[] = isStopped ? [{ text: why, weight: 'stop', short: 'not today' }] : [];
-  const waiting = zones.filter((z) => z.choice === null && z.outcome !== 'postpone' && z.outcome !== 'decline');
-  const short = waiting.map((z, i): TodayWord => {
-    const text = `${zoneName(z.zone)}: ${z.reasons[0] ?? ''}`;
-    // the remedy is for the whole visit: said once, where nothing of it can be worked
-    const remedy = i === 0 && waiting.length === zones.length ? moveTo(db, plan, booking, nowMs) : undefined;
-    return { text, weight: 'stop', short: 'hair too short', remedy };
-  });
-  const trims = zones
-    .filter((z) => z.options.find((o) => o.product === z.choice?.product && o.way === z.choice.way)?.trimFirst)
-    .map((z): TodayWord => ({
-      text: `${zoneName(z.zone)}: likely too long, trim to about 6 mm first.`,
-      weight: 'note',
-      short: 'trim first',
-    }));
-  return [...alerts, ...stopped, ...short, ...trims];
 }
 
 /** Windows and grams that a plan wants of each pot. */

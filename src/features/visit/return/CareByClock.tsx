@@ -31,12 +31,12 @@ interface Props {
 
 /** What is allowed again when, counted from the finish; then what is to be done before the next visit. */
 export function CareByClock({ bench, nowMs, next }: Props) {
-  const { plan, studio, journal } = bench;
+  const { plan, studio, journal, visit } = bench;
   const { timeZone } = studio;
   const worked = plan.zones.filter((z) => z.choice);
   const zones = [...new Set(worked.map((z) => z.zone))];
   const families = [...new Set(worked.flatMap((z) => (z.choice ? [z.choice.family] : [])))];
-  const finishedMs = deeds(standing(journal)).at(-1)?.atMs ?? nowMs;
+  const finishedMs = deeds(standing(journal)).at(-1)?.atMs ?? visit.closedAtMs ?? nowMs;
   const after = careLines(careAfter(zones, families), finishedMs, { nowMs, timeZone });
   const before = next === null ? [] : careLines(careBefore(), next.startsAtMs, { nowMs, timeZone });
   const readyOn = readyFrom(plan);

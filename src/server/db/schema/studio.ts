@@ -29,8 +29,8 @@ export const people = sqliteTable(
     active: integer('active', { mode: 'boolean' }).notNull().default(true),
     /** Argon2id; null = no PIN chosen yet. */
     pinHash: text('pin_hash'),
-    /** Opens this person's calendar to a calendar program; null = none has been made. */
-    feedToken: text('feed_token'),
+    /** SHA-256 of what opens this person's calendar to a calendar program; null = nothing does. */
+    feedHash: text('feed_hash'),
   },
   (t) => [check('people_level', sql`${t.level} in ('trainee', 'practised', 'expert')`)],
 );

@@ -1,0 +1,84 @@
+// What needs a word before a visit of the day, with what can be done about it.
+
+import 'server-only';
+import { holdsFrom } from '../../core/matching';
+import type { Plan } from '../../core/plan';
+import { addDays, laterDate } from '../../core/shared';
+import { civilDateAt } from '../clock';
+import type { Db } from '../db/openDatabase';
+import type { BookingRow, ClientRow } from '../repos/clientRepo';
+import type { StudioRow } from '../repos/studioRepo';
+import { alertsOf } from './alerts';
+import { sameHourOn } from './freeTime';
+import { zoneName } from './planCase';
+
+/** What needs a word, with what can be done about it. */
+export interface TodayWord {
+  readonly text: string;
+  readonly weight: 'stop' | 'note';
+  /** Two or three words for the band. */
+  readonly short: string;
+  readonly remedy?:
+    { readonly kind: 'form' } | { readonly kind: 'move'; readonly startsAtMs: number; readonly on: string } | undefined;
+}
+
+interface WordsFor {
+  readonly plan: Plan | undefined;
+  readonly client: ClientRow;
+  readonly booking: BookingRow;
+}
+
+/** So many days after the first on which the hair is long enough a place is looked for. */
+const LOOK_DAYS = 14;
+
+/** The first free place once the hair is long enough, about the hour that was booked. */
+function moveTo(db: Db, plan: Plan, booking: BookingRow, nowMs: number): TodayWord['remedy'] {
+  const waits = plan.zones.filter((z) => z.choice === null).map((z) => holdsFrom(z.options));
+  const first = waits.reduce<string | null>(
+    (late, d) => (late === null || d === null ? null : laterDate(late, d)),
+    waits[0] ?? null,
+  );
+  if (first === null) return undefined;
+  for (let k = 0; k < LOOK_DAYS; k++) {
+    const on = addDays(first, k);
+    const startsAtMs = sameHourOn(db, booking, on, nowMs);
+    if (startsAtMs !== null) return { kind: 'move', startsAtMs, on };
+  }
+  return undefined;
+}
+
+export function wordsFor(
+  db: Db,
+  { plan, client, booking }: WordsFor,
+  { studio, nowMs }: { readonly studio: StudioRow; readonly nowMs: number },
+): readonly TodayWord[] {
+  const on = civilDateAt(booking.startsAtMs, studio.timeZone);
+  const minor = alertsOf(client, on).filter((a) => a.startsWith('Under 18'));
+  const open = alertsOf(client, on).filter((a) => a.startsWith('No consent'));
+  const alerts = (minor.length > 0 ? minor : open).map((text): TodayWord => ({
+    text,
+    weight: 'stop',
+    short: 'no consent',
+    remedy: { kind: 'form' },
+  }));
+  if (!plan) return alerts;
+  const { screening, zones } = plan;
+  const isStopped = minor.length === 0 && (screening.outcome === 'postpone' || screening.outcome === 'decline');
+  const why = screening.reasons.find((r) => r.outcome === screening.outcome)?.text ?? 'Screening stops this visit.';
+  const stopped: readonly TodayWord[] = isStopped ? [{ text: why, weight: 'stop', short: 'not today' }] : [];
+  const waiting = zones.filter((z) => z.choice === null && z.outcome !== 'postpone' && z.outcome !== 'decline');
+  const short = waiting.map((z, i): TodayWord => {
+    const text = `${zoneName(z.zone)}: ${z.reasons[0] ?? ''}`;
+    // the remedy is for the whole visit: said once, where nothing of it can be worked
+    const remedy = i === 0 && waiting.length === zones.length ? moveTo(db, plan, booking, nowMs) : undefined;
+    return { text, weight: 'stop', short: 'hair too short', remedy };
+  });
+  const trims = zones
+    .filter((z) => z.options.find((o) => o.product === z.choice?.product && o.way === z.choice.way)?.trimFirst)
+    .map((z): TodayWord => ({
+      text: `${zoneName(z.zone)}: likely too long, trim to about 6 mm first.`,
+      weight: 'note',
+      short: 'trim first',
+    }));
+  return [...alerts, ...stopped, ...short, ...trims];
+}
