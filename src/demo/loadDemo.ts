@@ -19,7 +19,7 @@ import { putWorked } from '../server/repos/workedRepo';
 import { partsOf } from '../server/services/bench';
 import { planCase } from '../server/services/planCase';
 import { eq } from 'drizzle-orm';
-import { painOf, thinning, timesOf } from './demoCourse';
+import { insertAdvice, painOf, thinning, timesOf } from './demoCourse';
 import { READ_SEED, readAsPlanned, readingFor } from './demoReadings';
 import { CLIENTS, PEOPLE, POTS, REGATTA_IN_DAYS, type DemoClient } from './scenario';
 
@@ -138,6 +138,7 @@ function insertPast(tx: DbOrTx, client: DemoClient, day: string, random: Random)
       putChart(tx, visitId, zone, { place, data, version: 1 });
       putReading(tx, visitId, zone, { ...readingFor(random, first), pain: painOf(client, i) }, 1);
     });
+    insertAdvice(tx, client, i, (k) => `demo-${client.id}-${k + 1}`);
   });
 }
 
@@ -240,6 +241,7 @@ export function loadDemo(db: Db, nowMs: number): ServiceResult<{ readonly client
             families: ['hard', 'soft', 'sugar'],
           },
           readySign: 'no-thread',
+          tables: ['Window', 'Back room'],
           money: DEMO_MONEY,
         },
       })

@@ -1,6 +1,7 @@
 // What the desk's pages send: bookings, hours, pots.
 
 import Joi from 'joi';
+import { HOME_CARE_IDS, KEPT } from '../core/care';
 import { id, instant, version, words } from './requestParts';
 import { civilDate } from './visitCaseSchema';
 
@@ -9,9 +10,14 @@ export const newBookingRequest = Joi.object({
   clientId: id.required(),
   personId: id.required(),
   startsAtMs: instant.required(),
-  /** Absent: as long as last time. */
+  /** Absent: as long as it takes by what is known. */
   minutes: bookingMinutes.optional(),
+  /** Absent or empty: what they last came for. */
+  services: Joi.array().items(id).unique().max(20),
   waited: Joi.boolean(),
+  /** No wax: a patch test, a talk. */
+  withoutZones: Joi.boolean(),
+  note: words(120).optional(),
 }).required();
 export const bookingRequest = Joi.alternatives(
   Joi.object({ version, personId: id.required(), startsAtMs: instant.required(), minutes: bookingMinutes }),
@@ -32,6 +38,8 @@ export const hoursRequest = Joi.object({
   hours: weekHours,
   /** Whose week differs from the studio's. */
   hoursOf: Joi.object().pattern(id, weekHours).max(100).optional(),
+  /** Names of the treatment tables; absent = as it is. */
+  tables: Joi.array().max(20).items(Joi.string().trim().min(1).max(30)).unique().optional(),
   closed: Joi.array()
     .max(100)
     .items(Joi.object({ from: civilDate.required(), to: civilDate.required(), why: words(60).required() }))
@@ -79,7 +87,28 @@ export const waitingRequest = Joi.object({
   toMin: minuteOfDay,
   words: words(120).required(),
 }).required();
+export const offerRequest = Joi.object({
+  personId: id.required(),
+  startsAtMs: instant.required(),
+  minutes: bookingMinutes,
+}).required();
 /** `next`: a visit that is chosen and not booked yet, or null. */
 export const careCardRequest = Joi.object({
   next: Joi.object({ startsAtMs: instant.required(), minutes: bookingMinutes }).allow(null).required(),
 }).required();
+const homeCareItem = Joi.string()
+  .valid(...HOME_CARE_IDS)
+  .required();
+/** What is advised now, or one answer to what was advised last time (`kept: null` takes it back). */
+export const homeCareRequest = Joi.alternatives(
+  Joi.object({ advised: Joi.array().items(homeCareItem.optional()).unique().max(HOME_CARE_IDS.length).required() }),
+  Joi.object({
+    answer: Joi.object({
+      item: homeCareItem,
+      kept: Joi.string()
+        .valid(...KEPT)
+        .allow(null)
+        .required(),
+    }).required(),
+  }),
+).required();

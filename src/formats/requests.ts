@@ -1,6 +1,7 @@
 // Joi schemas of what the browser sends. Unknown fields are refused; nothing is converted.
 
 import Joi from 'joi';
+import { CARE_LANGUAGES } from '../core/care';
 import { FIGURES } from '../core/anatomy';
 import { FIRST_CHOICES } from '../core/matching';
 import { FACTS, QUESTIONS } from '../core/screening';
@@ -203,6 +204,7 @@ const profile = Joi.object({
     everyDays: Joi.number().integer().min(14).max(60).required(),
     days: Joi.number().integer().min(1).max(13).required(),
   }),
+  language: Joi.string().valid(...CARE_LANGUAGES.map((l) => l.tag)),
 });
 
 const clientFields = {
@@ -312,6 +314,7 @@ export const moneyRequest = Joi.object({
     roomMinorPerHour: minor.required(),
     priceMinor: Joi.object().pattern(id, minor).max(200).required(),
   }).required(),
+  serviceMinutes: Joi.object().pattern(id, Joi.number().integer().min(5).max(600)).max(200),
 }).required();
 export const choosingRequest = Joi.object({
   version,

@@ -9,3 +9,4 @@ export { visitLength } from './visitLength';
 export type { TimedVisit, VisitLength } from './visitLength';
 export { lateAnswer } from './late';
 export type { LateZone } from './late';
+export { fullSpans, tablesOf } from './tables';

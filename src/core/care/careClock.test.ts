@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { careAfter, careBefore } from './careClock';
-import { CARE_TEXTS } from './careTexts';
+import { careCatalogue } from './careTexts';
 
 const hoursOf = (moments: readonly { hours: number; text: string }[], text: string): number | undefined =>
   moments.find((m) => m.text === text)?.hours;
@@ -29,7 +29,7 @@ describe('care by the clock (common practice, no source)', () => {
   });
   it('has words for every moment', () => {
     const all = [...careAfter(['underarm', 'chin'], ['sugar']), ...careBefore()];
-    expect(all.filter((m) => CARE_TEXTS[m.text].length < 5)).toEqual([]);
+    expect(all.filter((m) => careCatalogue('en').care[m.text].length < 5)).toEqual([]);
     expect(all.length).toBeGreaterThan(10);
   });
 });

@@ -5,4 +5,7 @@ export type { ReturnDate, ZoneWindow, Blackout } from './returnDate';
 export { postponeDates } from './postponeDates';
 export { careAfter, careBefore } from './careClock';
 export type { CareMoment } from './careClock';
-export { CARE_TEXTS } from './careTexts';
+export { CARE_LANGUAGES, careCatalogue } from './careTexts';
+export type { CareCatalogue } from './careTexts';
+export { HOME_CARE_IDS, homeCareFor, homeCareShort, homeCareWords, KEPT } from './homeCare';
+export type { HomeCareId, Kept } from './homeCare';

@@ -11,6 +11,7 @@ const MESSAGE_WORDS: Readonly<Record<ClientCard['messages'][number]['kind'], str
   postponed: 'visit put off',
   'after-care': 'after-care',
   reminder: 'reminder',
+  offer: 'offer of a place',
 };
 
 /**

@@ -103,6 +103,7 @@ export function ClientCardView({ card, progress }: { readonly card: ClientCard; 
                         .filter(Boolean)
                         .join(' · ')}
                     </span>
+                    {v.home === '' ? null : <span className="quiet">At home: {v.home}</span>}
                     {[...new Set(v.notes)].map((n) => (
                       <span key={n} className={styles.visitNote}>
                         {n}

@@ -1,8 +1,9 @@
 'use client';
 
-import { Checkbox, Form, Input, Modal, Radio } from 'antd';
+import { Checkbox, Form, Input, Modal, Radio, Select } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { CARE_LANGUAGES } from '@/core/care';
 import type { ClientProfile } from '@/server/db/schema';
 import type { ClientCard } from '@/server/services/clients';
 import { sendJson } from '@/ui/sendJson';
@@ -123,6 +124,14 @@ export function EditCard({ card, onClose }: { readonly card: ClientCard; readonl
             Prone to ingrown hair
           </Checkbox>
         </div>
+        <Form.Item label="Language of the care card" htmlFor="card-language">
+          <Select
+            id="card-language"
+            value={profile.language ?? 'en'}
+            options={CARE_LANGUAGES.map(({ tag, name }) => ({ value: tag, label: name }))}
+            onChange={(language) => setProfile({ language })}
+          />
+        </Form.Item>
         <FactsEditor profile={profile} today={card.today} onChange={setProfile} />
         <ReactionsEditor profile={profile} card={card} onChange={setProfile} />
         <BlackoutEditor profile={profile} today={card.today} onChange={setProfile} />

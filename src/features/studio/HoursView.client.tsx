@@ -2,11 +2,12 @@
 
 import { Button, Checkbox, Input, Radio, Switch } from 'antd';
 import { useState } from 'react';
-import type { ClosedDays, DaySpan } from '@/core/calendar';
+import type { DaySpan } from '@/core/calendar';
 import type { StudioHours } from '@/server/services/hours';
-import { DateField } from '@/ui/DateField.client';
 import { sendJson } from '@/ui/sendJson';
+import { Closed } from './Closed';
 import { PersonCalendar } from './PersonCalendar.client';
+import { Tables } from './Tables';
 import styles from './Studio.module.css';
 
 const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
@@ -26,10 +27,12 @@ export function HoursView({ first }: { readonly first: StudioHours }) {
   const [hours, setHours] = useState(first.hours);
   const [closed, setClosed] = useState(first.closed);
   const [hoursOf, setHoursOf] = useState(first.hoursOf);
+  const [tables, setTables] = useState(first.tables);
   const [whose, setWhose] = useState('');
   const [said, setSaid] = useState<{ readonly text: string; readonly bad: boolean } | null>(null);
   const isChanged =
-    JSON.stringify([hours, closed, hoursOf]) !== JSON.stringify([saved.hours, saved.closed, saved.hoursOf]);
+    JSON.stringify([hours, closed, hoursOf, tables]) !==
+    JSON.stringify([saved.hours, saved.closed, saved.hoursOf, saved.tables]);
   const own = hoursOf[whose];
   const shown = own ?? hours;
   const setDay = (day: number, spans: readonly DaySpan[]): void => {
@@ -43,7 +46,7 @@ export function HoursView({ first }: { readonly first: StudioHours }) {
   };
   const person = saved.people.find((p) => p.id === whose);
   const save = async (): Promise<void> => {
-    const body = { version: saved.studioVersion, hours, closed, hoursOf };
+    const body = { version: saved.studioVersion, hours, closed, hoursOf, tables };
     const sent = await sendJson<StudioHours>('PUT', '/api/hours', body);
     if (sent.ok) {
       setSaved(sent.value);
@@ -57,7 +60,7 @@ export function HoursView({ first }: { readonly first: StudioHours }) {
   };
   return (
     <section className={styles.page}>
-      <h1>Hours</h1>
+      <h1>Hours and tables</h1>
       <p className="quiet">
         The next visits are offered within these hours. What is booked already stays.
         {saved.isPreset ? ' Nobody has set them yet: these are the usual ones.' : ''}
@@ -89,10 +92,17 @@ export function HoursView({ first }: { readonly first: StudioHours }) {
           ))}
         </ul>
       )}
-      {person ? <PersonCalendar key={person.id} person={person} /> : <Closed closed={closed} onChange={setClosed} />}
+      {person ? (
+        <PersonCalendar key={person.id} person={person} />
+      ) : (
+        <>
+          <Closed closed={closed} onChange={setClosed} />
+          <Tables tables={tables} onChange={setTables} />
+        </>
+      )}
       <div>
         <Button type="primary" size="large" disabled={!isChanged} onClick={() => void save()}>
-          Save the hours
+          Save
         </Button>
       </div>
     </section>
@@ -151,66 +161,5 @@ function DayRow({ name, spans, onChange }: DayProps) {
         </Button>
       ) : null}
     </li>
-  );
-}
-
-/** Days on which nobody works, with the reason. */
-function Closed({
-  closed,
-  onChange,
-}: {
-  readonly closed: readonly ClosedDays[];
-  readonly onChange: (closed: readonly ClosedDays[]) => void;
-}) {
-  const [draft, setDraft] = useState<ClosedDays>({ from: '', to: '', why: '' });
-  const last = draft.to === '' ? draft.from : draft.to;
-  return (
-    <>
-      <h2>Closed days</h2>
-      {closed.length === 0 ? <p className="quiet">None.</p> : null}
-      <ul>
-        {closed.map((c, i) => (
-          <li key={`${c.from}${i}`} className={styles.weekday}>
-            <span>
-              {c.from}
-              {c.to === c.from ? '' : ` to ${c.to}`} {c.why}
-            </span>
-            <Button type="text" onClick={() => onChange(closed.filter((_, k) => k !== i))}>
-              Take away
-            </Button>
-          </li>
-        ))}
-      </ul>
-      <div className={styles.weekday}>
-        <DateField
-          aria-label="Closed from"
-          value={draft.from}
-          onChange={(from) => setDraft({ ...draft, from })}
-          placeholder="from"
-        />
-        <DateField
-          aria-label="Closed to"
-          value={draft.to}
-          onChange={(to) => setDraft({ ...draft, to })}
-          placeholder="to"
-        />
-        <Input
-          aria-label="Why closed"
-          placeholder="why"
-          maxLength={60}
-          value={draft.why}
-          onChange={(e) => setDraft({ ...draft, why: e.target.value })}
-        />
-        <Button
-          disabled={draft.from === ''}
-          onClick={() => {
-            onChange([...closed, { ...draft, to: last }]);
-            setDraft({ from: '', to: '', why: '' });
-          }}
-        >
-          Add
-        </Button>
-      </div>
-    </>
   );
 }

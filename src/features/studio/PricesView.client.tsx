@@ -13,17 +13,25 @@ const minorOf = (typed: number | null): number | null => (typed === null ? null 
 export function PricesView({ first }: { readonly first: PriceList }) {
   const [list, setList] = useState(first);
   const [money, setMoney] = useState(first.money);
+  const [minutes, setMinutes] = useState(first.serviceMinutes);
   const [said, setSaid] = useState<{ readonly text: string; readonly bad: boolean } | null>(null);
-  const isChanged = JSON.stringify(money) !== JSON.stringify(list.money);
+  const isChanged = JSON.stringify([money, minutes]) !== JSON.stringify([list.money, list.serviceMinutes]);
   const price = (id: string, minor: number | null): void => {
     const others = Object.entries(money.priceMinor).filter(([service]) => service !== id);
     setMoney({ ...money, priceMinor: Object.fromEntries(minor === null ? others : [...others, [id, minor]]) });
   };
+  const long = (id: string, min: number | null): void => {
+    const others = Object.entries(minutes).filter(([service]) => service !== id);
+    setMinutes(Object.fromEntries(min === null ? others : [...others, [id, min]]));
+  };
   const save = async (): Promise<void> => {
-    const sent = await sendJson<PriceList>('PUT', '/api/prices', { version: list.studioVersion, money });
+    const sent = await sendJson<PriceList>('PUT', '/api/prices', {
+      ...{ version: list.studioVersion, money, serviceMinutes: minutes },
+    });
     if (sent.ok) {
       setList(sent.value);
       setMoney(sent.value.money);
+      setMinutes(sent.value.serviceMinutes);
       setSaid({ text: 'Saved.', bad: false });
     } else {
       setSaid({
@@ -49,10 +57,11 @@ export function PricesView({ first }: { readonly first: PriceList }) {
   );
   return (
     <section className={styles.page}>
-      <h1>Prices</h1>
+      <h1>Services, prices and lengths</h1>
       <p className="quiet">
         What the client pays for each service, and what an hour costs you. From both and the planned minutes the margin
-        of a visit is worked out; it stands under Strips for the desk, never on the table’s screen.
+        of a visit is worked out; it stands under Strips for the desk, never on the table’s screen. The minutes are what
+        is booked while nothing is known of a client’s own visits.
       </p>
       {said ? (
         <p role={said.bad ? 'alert' : 'status'} className={said.bad ? styles.bad : undefined}>
@@ -66,11 +75,22 @@ export function PricesView({ first }: { readonly first: PriceList }) {
       <h2>Services</h2>
       <div className={styles.prices}>
         {list.services.map((s) => (
-          <label key={s.id} className={styles.price}>
+          <div key={s.id} className={styles.price}>
             <span>
               {s.name}
               <small className="quiet">{s.says}</small>
             </span>
+            <InputNumber
+              min={5}
+              max={600}
+              step={5}
+              precision={0}
+              value={minutes[s.id] ?? null}
+              placeholder={String(s.shippedMin)}
+              onChange={(v) => long(s.id, v)}
+              suffix="min"
+              aria-label={`Length of ${s.name}`}
+            />
             <InputNumber
               min={0}
               max={100_000}
@@ -82,7 +102,7 @@ export function PricesView({ first }: { readonly first: PriceList }) {
               suffix={list.currency}
               aria-label={`Price of ${s.name}`}
             />
-          </label>
+          </div>
         ))}
       </div>
       <div>

@@ -9,13 +9,13 @@ const ROOMS = [
   },
   {
     href: '/prices',
-    name: 'Prices',
-    says: 'What services cost, and what an hour of hands and room costs: for the margin of a visit.',
+    name: 'Services, prices and lengths',
+    says: 'What services cost and how long they are booked, and what an hour of hands and room costs.',
   },
   {
     href: '/hours',
-    name: 'Hours',
-    says: 'When you are open and when you are closed: the next visits are offered within.',
+    name: 'Hours and tables',
+    says: 'When you are open, on how many tables you work: visits are offered within.',
   },
   {
     href: '/rules',

@@ -14,13 +14,15 @@ interface Props {
   readonly booking: WeekBooking;
   readonly timeZone: string;
   readonly nowMs: number;
+  /** Names of the treatment tables. */
+  readonly tables: readonly string[];
   readonly onSaid: (words: string) => void;
 }
 
 const STATES = { booked: '', missed: 'Did not come.', open: 'The visit is open.', done: 'Done.' } as const;
 
 /** What can be done with one booking. */
-export function BookingPanel({ booking, timeZone, nowMs, onSaid }: Props) {
+export function BookingPanel({ booking, timeZone, nowMs, tables, onSaid }: Props) {
   const isPast = booking.startsAtMs <= nowMs;
   const [fault, setFault] = useState<string | null>(null);
   const { id, version, clientName, state } = booking;
@@ -38,6 +40,7 @@ export function BookingPanel({ booking, timeZone, nowMs, onSaid }: Props) {
         {weekday(booking.on)} {dayMonth(booking.on)}, {timeOfDay(booking.startsAtMs, timeZone)}, {booking.minutes} min
       </p>
       <p className="quiet">{booking.what || 'Zones are chosen at the visit.'}</p>
+      <OnTable booking={booking} tables={tables} />
       {STATES[state] ? <p>{STATES[state]}</p> : null}
       {fault ? (
         <p role="alert" className={styles.bad}>
@@ -73,5 +76,15 @@ export function BookingPanel({ booking, timeZone, nowMs, onSaid }: Props) {
         <Button onClick={() => void set('booked', `${clientName} came after all.`)}>Came after all</Button>
       ) : null}
     </div>
+  );
+}
+
+/** Where the client lies; that there is no table for a visit is said. */
+function OnTable({ booking, tables }: Pick<Props, 'booking' | 'tables'>) {
+  if (tables.length === 0 || booking.state === 'missed') return null;
+  return booking.table === null ? (
+    <p className={styles.bad}>No table is free then: more visits than tables.</p>
+  ) : (
+    <p className="quiet">Table: {booking.table}</p>
   );
 }

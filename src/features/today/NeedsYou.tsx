@@ -82,6 +82,9 @@ function Remedy({ visit, word, timeZone, onSaid }: RemedyProps) {
   if (remedy?.kind === 'form') {
     return <OpenVisitButton bookingId={bookingId} visitId={visitId} label="To the consultation" quiet />;
   }
+  if (remedy?.kind === 'patch') {
+    return <PatchRemedy visit={visit} startsAtMs={remedy.startsAtMs} timeZone={timeZone} onSaid={onSaid} />;
+  }
   if (remedy?.kind !== 'move' || state !== 'ahead') return look;
   const { startsAtMs } = remedy;
   const move = async (): Promise<void> => {
@@ -98,6 +101,29 @@ function Remedy({ visit, word, timeZone, onSaid }: RemedyProps) {
       </Button>
     </>
   );
+}
+
+interface PatchProps extends Omit<RemedyProps, 'word'> {
+  readonly startsAtMs: number;
+}
+
+const PATCH_MIN = 10;
+
+/** Ten minutes before the visit, on which the patch test is laid. */
+function PatchRemedy({ visit, startsAtMs, timeZone, onSaid }: PatchProps) {
+  const router = useRouter();
+  const { clientId, personId, clientName } = visit;
+  const when = shortDateTime(startsAtMs, timeZone);
+  const book = async (): Promise<void> => {
+    const body = {
+      ...{ clientId, personId, startsAtMs, minutes: PATCH_MIN },
+      ...{ withoutZones: true, note: 'patch test' },
+    };
+    const sent = await sendJson('POST', '/api/bookings', body, crypto.randomUUID());
+    onSaid(sent.ok ? `${clientName} is booked ${when} for the patch test: tell them.` : sent.error.message);
+    if (sent.ok) router.refresh();
+  };
+  return <Button onClick={() => void book()}>Patch test {when}</Button>;
 }
 
 function PotRemedy({ need, onSaid }: { readonly need: PotNeed; readonly onSaid: (words: string) => void }) {

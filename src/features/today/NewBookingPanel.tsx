@@ -1,12 +1,13 @@
 'use client';
 
-import { Button, Input, Radio, Select } from 'antd';
+import { Button, Input, InputNumber, Radio, Select } from 'antd';
 import { useState } from 'react';
 import type { Away } from '@/server/services/absences';
 import type { Week } from '@/server/services/week';
 import { sendJson } from '@/ui/sendJson';
 import { dayMonth, weekday } from '@/ui/words';
 import { clockText, instantOfPlace } from './weekTime';
+import { useBookingWanted } from './useBookingWanted';
 import { useFoundClients } from './useFoundClients';
 import { ReadyToBook, type Wish } from './ReadyToBook';
 import type { Place } from './weekMove';
@@ -21,17 +22,29 @@ interface Props {
   readonly onSaid: (words: string) => void;
 }
 
-/** Books a client for the place that was tapped, for what they last came for. */
+/** Books a client for the place that was tapped: for the services chosen, or for what they last came for. */
 export function NewBookingPanel({ wanted, week, wish, onWish, onSaid }: Props) {
   const [found, find] = useFoundClients(wish ? [{ ...wish, byline: '' }] : []);
   const [clientId, setClientId] = useState<string | null>(wish?.id ?? null);
+  const [services, setServices] = useState<readonly string[]>([]);
+  const [minutes, setMinutes] = useState<number | null>(null);
+  const [note, setNote] = useState('');
   const [fault, setFault] = useState<string | null>(null);
+  const known = useBookingWanted(clientId, wanted?.personId ?? null, services);
   if (!wanted) return <ReadyToBook week={week} wish={wish} onWish={onWish} />;
   const person = week.people.find((p) => p.id === wanted.personId)?.name ?? '';
   const when = `${weekday(wanted.on)} ${dayMonth(wanted.on)}, ${clockText(wanted.startMin)}`;
   const book = async (): Promise<void> => {
     const startsAtMs = instantOfPlace(wanted, week.timeZone);
-    const body = { clientId, personId: wanted.personId, startsAtMs };
+    const long = minutes ?? known?.minutes;
+    const body = {
+      clientId,
+      personId: wanted.personId,
+      startsAtMs,
+      services,
+      note,
+      ...(long ? { minutes: long } : {}),
+    };
     const sent = await sendJson('POST', '/api/bookings', body, crypto.randomUUID());
     const name = found.find((c) => c.id === clientId)?.name ?? 'The client';
     if (sent.ok) onSaid(`${name} is booked: ${when} with ${person}.`);
@@ -47,9 +60,46 @@ export function NewBookingPanel({ wanted, week, wish, onWish, onSaid }: Props) {
         placeholder="name of the client"
         value={clientId}
         onFocus={() => find('')}
-        onChange={(id: string) => setClientId(id)}
+        onChange={(id: string) => {
+          setClientId(id);
+          setMinutes(null);
+        }}
         options={found.map((c) => ({ value: c.id, label: `${c.name}${c.byline ? `, ${c.byline}` : ''}` }))}
       />
+      <Select
+        aria-label="For which services"
+        mode="multiple"
+        placeholder={known && known.what !== '' ? `as last time: ${known.what}` : 'what they last came for'}
+        value={[...services]}
+        onChange={(ids: string[]) => {
+          setServices(ids);
+          setMinutes(null);
+        }}
+        options={week.services.map(({ id, name }) => ({ value: id, label: name }))}
+        optionFilterProp="label"
+      />
+      {known ? (
+        <>
+          <InputNumber
+            aria-label="Minutes to book"
+            min={5}
+            max={600}
+            step={5}
+            precision={0}
+            value={minutes ?? known.minutes}
+            onChange={setMinutes}
+            suffix="min"
+          />
+          <p className="quiet">{known.words}</p>
+          <Input
+            aria-label="A word on the booking"
+            placeholder="a word on it"
+            maxLength={120}
+            value={note}
+            onChange={(e) => setNote(e.target.value)}
+          />
+        </>
+      ) : null}
       {fault ? (
         <p role="alert" className={styles.bad}>
           {fault}
@@ -59,9 +109,6 @@ export function NewBookingPanel({ wanted, week, wish, onWish, onSaid }: Props) {
         Book {clockText(wanted.startMin)}
       </Button>
       <NotHere wanted={wanted} person={person} timeZone={week.timeZone} onSaid={onSaid} />
-      <p className="quiet">
-        For what they last came for, as long as their visits have taken; both can be changed at the visit.
-      </p>
     </div>
   );
 }

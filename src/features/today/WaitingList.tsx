@@ -44,6 +44,14 @@ export function WaitingList({ week, onSaid }: Props) {
     }
     onSaid(`${name} is booked: ${shortDateTime(startsAtMs, week.timeZone)} with ${offer.person}.`);
   };
+  const offer = async (line: WaitingLine): Promise<void> => {
+    if (!line.offer) return;
+    const { personId, startsAtMs, minutes } = line.offer;
+    const body = { personId, startsAtMs, minutes };
+    const sent = await sendJson('POST', `/api/waiting/${line.clientId}/offer`, body, crypto.randomUUID());
+    if (sent.ok) onSaid(`The offer to ${line.name} lies in the simulated post box: nothing is sent.`);
+    else setFault(sent.error.message);
+  };
   return (
     <div className={styles.panel}>
       <h2>Waiting{lines.length > 0 ? `, ${lines.length}` : ''}</h2>
@@ -58,9 +66,16 @@ export function WaitingList({ week, onSaid }: Props) {
             <b>{line.name}</b>
             <span>{[line.what, line.words].filter(Boolean).join(', ')}</span>
             {line.offer ? (
-              <Button onClick={() => void book(line)}>
-                Book {shortDateTime(line.offer.startsAtMs, week.timeZone)}, {line.offer.person}
-              </Button>
+              <>
+                <Button onClick={() => void book(line)}>
+                  Book {shortDateTime(line.offer.startsAtMs, week.timeZone)}, {line.offer.person}
+                </Button>
+                <Button type="text" onClick={() => void offer(line)}>
+                  {line.offeredAtMs === null
+                    ? 'Offer it by message'
+                    : `Offered ${shortDateTime(line.offeredAtMs, week.timeZone)}; offer again`}
+                </Button>
+              </>
             ) : (
               <span>{line.why}</span>
             )}

@@ -103,7 +103,14 @@ export function WeekView({ first }: { readonly first: Week }) {
         </div>
         <aside className={styles.side} aria-label="Booking" data-idle={!booking && !away && !wanted}>
           {booking ? (
-            <BookingPanel key={booking.id} booking={booking} timeZone={week.timeZone} nowMs={week.nowMs} onSaid={say} />
+            <BookingPanel
+              key={booking.id}
+              booking={booking}
+              timeZone={week.timeZone}
+              nowMs={week.nowMs}
+              tables={week.tables}
+              onSaid={say}
+            />
           ) : null}
           {away ? (
             <AwayPanel

@@ -17,6 +17,7 @@ const booking: WeekBooking = {
   startMin: 600,
   minutes: 45,
   state: 'booked',
+  table: null,
   version: 1,
 };
 const run = (events: readonly MoveEvent[], from: Move = IDLE): Move =>

@@ -83,7 +83,12 @@ export function BenchFrame({ children }: { readonly children: ReactNode }) {
     <ZoneContext value={choice}>
       <div className={styles.bench} data-station={here}>
         <aside className={styles.left} aria-label="Client" data-behind>
-          <ClientSlip bench={bench} at={zone ? zoneKey(zone) : ''} isBrief={here === 'read' || here === 'return'} />
+          <ClientSlip
+            bench={bench}
+            at={zone ? zoneKey(zone) : ''}
+            isBrief={here === 'read' || here === 'return'}
+            asks={here === 'consult'}
+          />
           <div ref={setLeft} />
         </aside>
         <main className={styles.centre}>

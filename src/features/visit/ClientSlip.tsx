@@ -8,6 +8,7 @@ import { FACT_WORDS } from '@/core/screening';
 import type { Reading } from '@/server/db/schema';
 import type { Bench } from '@/server/services/bench';
 import { dayMonth, plural } from '@/ui/words';
+import { HomeCareAsked } from './HomeCareAsked';
 import { productName } from './stations';
 import styles from './Bench.module.css';
 
@@ -40,11 +41,14 @@ export function ClientSlip({
   bench,
   at,
   isBrief = false,
+  asks = false,
 }: {
   readonly bench: Bench;
   readonly at: string;
   /** Only who it is, alerts and last time. */
   readonly isBrief?: boolean;
+  /** What was advised last time is asked about here. */
+  readonly asks?: boolean;
 }) {
   const { client, visit, zones, plan } = bench;
   const zone = zones.find((z) => zoneKey(z) === at);
@@ -92,6 +96,7 @@ export function ClientSlip({
           {zone.side === 'middle' ? '' : `, ${zone.side}`}. Still there?
         </p>
       ) : null}
+      {asks && bench.homeCare.since ? <HomeCareAsked since={bench.homeCare.since} /> : null}
       {isBrief ? null : <Agreed visit={visit} />}
       {zone?.last ? (
         <section>

@@ -60,6 +60,7 @@ const zoneOf = (side: 'left' | 'right'): BenchZone => ({
   },
 });
 const bench = (more: Partial<Bench> = {}): Bench => ({
+  homeCare: { advised: [], since: null },
   visit: {
     id: 'v',
     version: 1,

@@ -1,4 +1,4 @@
-import { and, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
+import { and, desc, eq, gte, inArray, isNotNull, sql } from 'drizzle-orm';
 import type { DbOrTx } from '../db/openDatabase';
 import { prepared } from '../db/prepared';
 import { consents, forms, messages } from '../db/schema';
@@ -74,3 +74,12 @@ export const remindedBookings = (db: DbOrTx, bookingIds: readonly string[]): Rea
       .all()
       .flatMap((r) => (r.id === null ? [] : [r.id])),
   );
+/** When a place was last offered to a client since an instant; null = not yet. */
+export const lastOffer = (db: DbOrTx, clientId: string, sinceMs: number): number | null =>
+  db
+    .select({ atMs: messages.createdAtMs })
+    .from(messages)
+    .where(and(eq(messages.clientId, clientId), eq(messages.kind, 'offer'), gte(messages.createdAtMs, sinceMs)))
+    .orderBy(desc(messages.createdAtMs))
+    .limit(1)
+    .get()?.atMs ?? null;

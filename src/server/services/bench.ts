@@ -12,7 +12,7 @@ import type { Fact, RuleChange } from '../../core/screening';
 import type { HandLevel } from '../../core/strips';
 import { yearsBetween } from '../../core/shared';
 import type { Db } from '../db/openDatabase';
-import type { CardFact, ChartData, Consult, PatchTest, Reading, StudioSettings } from '../db/schema';
+import type { CardFact, ChartData, ClientProfile, Consult, PatchTest, Reading, StudioSettings } from '../db/schema';
 import { notFound, type ServiceResult } from '../errors';
 import { shelvedPlan } from '../planning/planner';
 import { PlanWanted } from '../planning/planWanted';
@@ -25,6 +25,7 @@ import { alertsOf } from './alerts';
 import { bodyOf, chartOnSheet } from './chartOnSheet';
 import { changesOf } from './consultRules';
 import { feltBefore } from './feltBefore';
+import { homeCareHere, type HomeCareHere } from './homeCare';
 import { zonePasts, type ZonePast } from './history';
 import { lessonsOf } from './lessons';
 import { studioHold } from './studioHold';
@@ -75,8 +76,10 @@ export interface Bench {
     readonly lessons: readonly Lesson[];
     /** Two products on the two sides of one zone, latest first. */
     readonly trials: readonly Trial[];
-    readonly skin: string;
+    readonly skin: ClientProfile['skin'];
     readonly ingrownProne: boolean;
+    /** Of what they take home; absent = English. */
+    readonly language?: string | undefined;
     /** What was answered no at the last visit done before this one; null for who is here for the first time. */
     readonly saidNoBefore: { readonly on: string; readonly facts: readonly Fact[] } | null;
   };
@@ -108,6 +111,7 @@ export interface Bench {
   /** Place of the last act; what is asked for after it is only what is new. */
   readonly journalAt: number;
   readonly readings: readonly { readonly zone: ZoneId; readonly side: Side; readonly data: Reading }[];
+  readonly homeCare: HomeCareHere;
 }
 
 /** Parts of the case of a stored visit; undefined where something it needs is missing. */
@@ -212,6 +216,7 @@ export function loadBench(db: Db, visitId: string, nowMs: number, needsPlan = fa
         trials: trialsOf(db, client.id),
         skin: client.profile.skin,
         ingrownProne: client.profile.ingrownProne,
+        language: client.profile.language,
         saidNoBefore: saidNoBefore(db, visit),
       },
       zones: parts.zones.map((z) => ({
@@ -236,6 +241,7 @@ export function loadBench(db: Db, visitId: string, nowMs: number, needsPlan = fa
       journalAt: entries.at(-1)?.seq ?? 0,
       // zones are checked on the way in
       readings: readingsOf(db, visit.id).map((r) => ({ zone: r.zone as ZoneId, side: r.side, data: r.data })),
+      homeCare: homeCareHere(db, visit),
     },
   };
 }

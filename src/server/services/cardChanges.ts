@@ -56,6 +56,7 @@ function fieldsOf({
     'days to avoid': profile.avoid
       ? `${profile.avoid.days} days from ${profile.avoid.firstOn}, every ${profile.avoid.everyDays}`
       : '',
+    'language of the care card': orEmpty(profile.language ?? null),
     'dates kept free': profile.blackout.map((b) => `${b.from} to ${b.to} ${b.why}`.trim()).join('; '),
   };
 }

@@ -3,12 +3,12 @@
 import 'server-only';
 import { randomUUID } from 'node:crypto';
 import { ZONES } from '../../core/anatomy';
-import { careAfter, careBefore } from '../../core/care';
+import { careAfter, careBefore, careCatalogue } from '../../core/care';
 import { typicalVisibleLength } from '../../core/hair';
 import { deeds, standing } from '../../core/hands';
 import { addDays, laterDate, ok } from '../../core/shared';
-import { careLines, careMessage, type CareCard } from '../../formats/careCard';
-import { civilDateAt, dateAndTimeInWords, dateInWords } from '../clock';
+import { cardDay, cardTime, careLines, careMessage, type CareCard } from '../../formats/careCard';
+import { civilDateAt } from '../clock';
 import { atomically } from '../db/atomically';
 import type { Db } from '../db/openDatabase';
 import { notFound, refused, type ServiceResult } from '../errors';
@@ -31,7 +31,7 @@ export interface ChosenNext {
 export function careCard(db: Db, visitId: string, nowMs: number, chosen?: ChosenNext): ServiceResult<CareCard> {
   const bench = plannedBench(db, visitId, nowMs);
   if (!bench.ok) return notFound('visit');
-  const { plan, visit, client, studio, journal } = bench.value;
+  const { plan, visit, client, studio, journal, homeCare } = bench.value;
   const { timeZone } = studio;
   const worked = plan.zones.filter((z) => z.choice);
   const [first] = worked;
@@ -49,12 +49,16 @@ export function careCard(db: Db, visitId: string, nowMs: number, chosen?: Chosen
   const windows = windowsOf(plan);
   const regrowth = plan.regrowth.find((r) => r.zone === first.zone && r.side === first.side);
   const person = { rateFactor: regrowth?.rateFactor ?? 1, lagShiftDays: regrowth?.lagShiftDays ?? 0 };
-  const at = { nowMs: finishedMs, timeZone };
+  const { language } = client;
+  const words = careCatalogue(language).card;
+  const at = { nowMs: finishedMs, timeZone, language };
   return ok({
+    language,
     zones: zonesInWords(worked),
     // counted from now while it goes on: nothing is finished then
-    counted: `${isOver ? 'finished' : 'counted from'} ${dateAndTimeInWords(finishedMs, timeZone)}`,
+    counted: (isOver ? words.finished : words.countedFrom)(cardTime(finishedMs, timeZone, language)),
     after: careLines(careAfter(zones, families), finishedMs, at),
+    home: homeCare.advised,
     before: next ? careLines(careBefore(), next.startsAtMs, at) : [],
     weeksMm: Array.from({ length: WEEKS }, (_, week) =>
       week === 0 ? 0 : typicalVisibleLength(ZONES[first.zone].growth, 'regular', person, 7 * week),
@@ -62,10 +66,10 @@ export function careCard(db: Db, visitId: string, nowMs: number, chosen?: Chosen
     readyFrom:
       windows.length === 0 || windows.length < worked.length
         ? null
-        : dateInWords(windows.map((w) => w.fromOn).reduce(laterDate, addDays(visit.onDate, 1))),
+        : cardDay(windows.map((w) => w.fromOn).reduce(laterDate, addDays(visit.onDate, 1)), language),
     next: next
       ? {
-          when: dateAndTimeInWords(next.startsAtMs, timeZone),
+          when: cardTime(next.startsAtMs, timeZone, language),
           who: readPerson(db, next.personId)?.name ?? '',
           minutes: next.minutes,
         }

@@ -1,8 +1,8 @@
 // The care card on paper: A5, black and one ink, clock times, the hair on a line by weeks, the next date framed.
 
 import 'server-only';
-import { CARE_TEXTS } from '../../core/care';
-import type { CareCard, CareLine } from '../../formats/careCard';
+import { careCatalogue, type CareCatalogue } from '../../core/care';
+import { homeLines, type CareCard, type CareLine } from '../../formats/careCard';
 import { a5, BLACK, INK, innerWidth, MARGIN, RULE, sent } from './a5';
 
 const WHEN = 118;
@@ -34,7 +34,7 @@ function rows(doc: PDFKit.PDFDocument, lines: readonly CareLine[]): void {
   }
 }
 
-function hairLine(doc: PDFKit.PDFDocument, weeksMm: readonly number[]): void {
+function hairLine(doc: PDFKit.PDFDocument, weeksMm: readonly number[], { card }: CareCatalogue): void {
   const width = innerWidth(doc);
   const foot = doc.y + HAIR_HEIGHT + 6;
   const step = width / weeksMm.length;
@@ -49,7 +49,7 @@ function hairLine(doc: PDFKit.PDFDocument, weeksMm: readonly number[]): void {
         .lineWidth(1.2)
         .stroke(INK);
     }
-    const label = week === 0 ? 'now' : `${week} wk`;
+    const label = week === 0 ? card.now : card.weeks(week);
     doc
       .font('text')
       .fontSize(8)
@@ -65,7 +65,7 @@ function hairLine(doc: PDFKit.PDFDocument, weeksMm: readonly number[]): void {
   doc.y = foot + 20;
 }
 
-function nextDate(doc: PDFKit.PDFDocument, next: NonNullable<CareCard['next']>): void {
+function nextDate(doc: PDFKit.PDFDocument, next: NonNullable<CareCard['next']>, { card }: CareCatalogue): void {
   const width = innerWidth(doc);
   const top = doc.y + 2;
   doc.rect(MARGIN, top, width, 46).lineWidth(1).stroke(INK);
@@ -78,31 +78,40 @@ function nextDate(doc: PDFKit.PDFDocument, next: NonNullable<CareCard['next']>):
     .font('text')
     .fontSize(9)
     .fillColor(BLACK)
-    .text(`${next.who}, ${next.minutes} minutes`, MARGIN + 12, top + 27);
+    .text(card.withWhom(next.who, next.minutes), MARGIN + 12, top + 27);
   doc.x = MARGIN;
   doc.y = top + 56;
 }
 
 /** One page where it fits; what is to be done before the next visit may go over to a second. */
-export function careCardPdf(card: CareCard): ReadableStream<Uint8Array> {
-  const doc = a5('After your wax');
-  doc.font('bold').fontSize(18).fillColor(BLACK).text('After your wax');
-  const zones = card.zones.charAt(0).toUpperCase() + card.zones.slice(1);
-  doc.font('text').fontSize(9).text(`${zones}; ${card.counted}.`).moveDown(0.6);
-  rows(doc, card.after);
-  hairLine(doc, card.weeksMm);
+export function careCardPdf(of: CareCard): ReadableStream<Uint8Array> {
+  const words = careCatalogue(of.language);
+  const { card, care } = words;
+  const doc = a5(card.title);
+  doc.font('bold').fontSize(18).fillColor(BLACK).text(card.title);
+  const zones = of.zones.charAt(0).toUpperCase() + of.zones.slice(1);
+  doc.font('text').fontSize(9).text(`${zones}; ${of.counted}.`).moveDown(0.6);
+  rows(doc, of.after);
+  hairLine(doc, of.weeksMm, words);
   doc
     .font('bold')
     .fontSize(9.5)
     .fillColor(BLACK)
-    .text(CARE_TEXTS.noShaving, { continued: card.readyFrom !== null });
-  if (card.readyFrom !== null) doc.font('text').text(` The hair is ready from about ${card.readyFrom}.`);
+    .text(care.noShaving, { continued: of.readyFrom !== null });
+  if (of.readyFrom !== null) doc.font('text').text(` ${card.readyFrom(of.readyFrom)}`);
   doc.moveDown(0.5);
-  if (card.next) nextDate(doc, card.next);
-  doc.font('bold').fontSize(9.5).fillColor(BLACK).text(CARE_TEXTS.ring);
-  if (card.before.length > 0) {
-    doc.moveDown(0.6).font('bold').fontSize(11).text('Before it').moveDown(0.3);
-    rows(doc, card.before);
+  if (of.home.length > 0) {
+    doc.font('bold').fontSize(9.5).text(`${card.atHome}: `, { continued: true });
+    doc
+      .font('text')
+      .text(`${homeLines(words, of.home).join('; ')}.`)
+      .moveDown(0.5);
+  }
+  if (of.next) nextDate(doc, of.next, words);
+  doc.font('bold').fontSize(9.5).fillColor(BLACK).text(care.ring);
+  if (of.before.length > 0) {
+    doc.moveDown(0.6).font('bold').fontSize(11).text(card.beforeIt).moveDown(0.3);
+    rows(doc, of.before);
   }
   return sent(doc);
 }

@@ -18,6 +18,7 @@ import {
   type ClientRow,
 } from '../repos/clientRepo';
 import { consentsOf, formsOf, messagesOf, type ConsentRow, type FormRow, type MessageRow } from '../repos/formRepo';
+import { homeCareOf } from '../repos/homeCareRepo';
 import { journalOf } from '../repos/journalRepo';
 import { peopleNames, readStudio } from '../repos/studioRepo';
 import { careOf } from '../repos/pastRepo';
@@ -53,6 +54,8 @@ export interface RecordVisit {
   readonly readings: readonly (Place & { readonly data: Reading })[];
   readonly journal: readonly TableEvent[];
   readonly care: readonly { readonly whenTold: string; readonly text: string }[];
+  /** What was advised for home, and what was said of it later (null = nothing). */
+  readonly homeCare: readonly { readonly item: string; readonly kept: string | null }[];
   readonly forms: readonly Pick<FormRow, 'state' | 'data' | 'createdAtMs' | 'endedAtMs'>[];
   /** What was chosen, zone by zone; not every option that was weighed. */
   readonly worked: readonly (Place & {
@@ -85,6 +88,7 @@ function recordVisit(db: Db, v: VisitHead, by: string): RecordVisit | DamagedVis
       readings: readingsOf(db, id).map(({ zone, side, data }) => ({ zone, side, data: { ...data } })),
       journal: journalOf(db, id),
       care: careOf(db, id),
+      homeCare: homeCareOf(db, id).map(({ item, kept }) => ({ item, kept })),
       forms: formsOf(db, id).map(({ state, data, createdAtMs, endedAtMs }) => ({
         state,
         data: { ...data },

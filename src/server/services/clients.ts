@@ -11,10 +11,12 @@ import {
   updateClient,
   type ClientRow,
 } from '../repos/clientRepo';
-import { consentsOf, messagesOf } from '../repos/formRepo';
+import { consentsOf, messagesOf, type MessageRow } from '../repos/formRepo';
+import { homeCareOfVisits } from '../repos/homeCareRepo';
 import { chartsOfClient, readingsOfClient } from '../repos/pastRepo';
 import { closedVisits, damagedVisits, visitCount, visitOfBooking, visitsNotDone } from '../repos/visitRepo';
 import { workedOfClient } from '../repos/workedRepo';
+import { homeCareWords } from '../../core/care';
 import { observationsOf } from '../../core/hair';
 import { ZONES, type Side, type ZoneId } from '../../core/anatomy';
 import type { Mark } from '../../core/field';
@@ -119,6 +121,8 @@ export interface ClientCard {
     readonly cleared: boolean;
     readonly isRead: boolean;
     readonly notes: readonly string[];
+    /** What was advised for home then, and what was said of it later. */
+    readonly home: string;
   }[];
   /** How many there are; `visits` may be the latest of them. */
   readonly visitCount: number;
@@ -141,7 +145,7 @@ export interface ClientCard {
   }[];
   readonly messages: readonly {
     readonly id: string;
-    readonly kind: 'postponed' | 'referral' | 'after-care' | 'reminder';
+    readonly kind: MessageRow['kind'];
     readonly words: string;
     readonly createdAtMs: number;
     readonly postedAtMs: number | null;
@@ -209,6 +213,10 @@ export function loadClientCard(db: Db, id: string, nowMs: number, all = false): 
   const readings = readingsOfClient(db, id, from);
   const charts = chartsOfClient(db, id, from);
   const firstWorked = new Map([...workedOfClient(db, id)].reverse().map((w) => [w.visitId, w]));
+  const home = homeCareOfVisits(
+    db,
+    shown.map((v) => v.id),
+  );
   const visits = shown.map((v) => {
     const read = (readings.get(v.id) ?? []).map((r) => r.data);
     const first = firstWorked.get(v.id);
@@ -224,6 +232,7 @@ export function loadClientCard(db: Db, id: string, nowMs: number, all = false): 
       cleared: read.length > 0 && read.every((r) => isSaid(r, 'left') && r.left === 'none'),
       isRead: read.length > 0,
       notes: read.flatMap((r) => (r.note === '' ? [] : [r.note])),
+      home: homeCareWords(home.filter((h) => h.visitId === v.id)),
     };
   });
   const ahead = bookingsOfClient(db, id)

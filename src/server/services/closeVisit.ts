@@ -17,6 +17,7 @@ import { putCare, readVisit, updateVisit, type VisitRow } from '../repos/visitRe
 import { putWorked } from '../repos/workedRepo';
 import { loadBench, partsOf } from './bench';
 import { plannedMinutes, tableMinutes } from './bookingLength';
+import { takenBy } from './placeTaken';
 import { neededPlan, type CaseParts } from './planCase';
 import { standingAfter } from './standingAfter';
 
@@ -40,7 +41,10 @@ export function nextFault(
   if (!next) return null;
   if (next.startsAtMs <= nowMs) return refused('The next visit must lie ahead.', path);
   const taken = clashingBooking(db, { personId, ...next });
-  if (!taken) return null;
+  if (!taken) {
+    const why = takenBy(db, { personId, ...next });
+    return why === null ? null : refused(`That hour ${why}.`, path);
+  }
   const timeZone = readStudio(db)?.timeZone ?? 'UTC';
   const end = taken.startsAtMs + taken.minutes * 60_000;
   return refused(

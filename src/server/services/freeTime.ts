@@ -1,7 +1,15 @@
 // When a practitioner works, and what keeps them busy: the hours of the studio or their own, bookings, absences.
 
 import 'server-only';
-import { nearestStart, openOn, USUAL_HOURS, type Busy, type DaySpan, type WeekHours } from '../../core/calendar';
+import {
+  fullSpans,
+  nearestStart,
+  openOn,
+  USUAL_HOURS,
+  type Busy,
+  type DaySpan,
+  type WeekHours,
+} from '../../core/calendar';
 import { addDays, laterDate } from '../../core/shared';
 import { civilDateAt, instantAt, wallTimeAt } from '../clock';
 import type { DbOrTx } from '../db/openDatabase';
@@ -45,18 +53,33 @@ interface BusyQuestion {
   readonly but?: string;
 }
 
-/** What a person is busy with, day by day on the studio's wall clock. */
+/** Spans of the day in which every table is taken by others. */
+function noTable(booked: readonly Busy[], tables: number): readonly Busy[] {
+  if (tables === 0) return [];
+  const days = [...new Set(booked.map((b) => b.on))];
+  return days.flatMap((on) =>
+    fullSpans(
+      booked.filter((b) => b.on === on),
+      tables,
+    ).map((s) => ({ ...s, on })),
+  );
+}
+
+/** What keeps a person from a visit, day by day on the studio's wall clock: bookings, being away, no free table. */
 export function busyOf(db: DbOrTx, { personId, fromOn, toOn, but }: BusyQuestion, timeZone: string): readonly Busy[] {
   const [fromMs, toMs] = [instantAt(fromOn, 0, 0, timeZone), instantAt(addDays(toOn, 1), 0, 0, timeZone)];
-  const booked = bookingsBetween(db, fromMs, toMs)
-    .filter((b) => b.personId === personId && b.id !== but)
-    .map(({ startsAtMs, minutes }) => {
+  const all = bookingsBetween(db, fromMs, toMs).filter((b) => b.id !== but);
+  const spanned = (rows: readonly BookingRow[]): readonly Busy[] =>
+    rows.map(({ startsAtMs, minutes }) => {
       const fromMin = minuteAt(startsAtMs, timeZone);
       const on = civilDateAt(startsAtMs, timeZone);
       return { on, fromMin, toMin: Math.min(DAY_MIN, fromMin + minutes) };
     });
+  const own = all.filter((b) => b.personId === personId);
+  const others = all.filter((b) => b.personId !== personId);
+  const tables = readStudio(db)?.settings.tables?.length ?? 0;
   const away = absencesBetween(db, fromMs, toMs, personId).flatMap((a) => onWall(a.fromMs, a.toMs, timeZone));
-  return [...booked, ...away];
+  return [...spanned(own), ...away, ...noTable(spanned(others), tables)];
 }
 
 /** The free place of a day that is nearest to the hour of a booking; null where that day has none. */

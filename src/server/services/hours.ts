@@ -13,6 +13,8 @@ export interface StudioHours {
   readonly closed: readonly ClosedDays[];
   /** Whose week differs from the studio's, by person. */
   readonly hoursOf: Readonly<Record<string, WeekHours>>;
+  /** Names of the treatment tables; empty = nobody has said how many: no limit. */
+  readonly tables: readonly string[];
   readonly people: readonly { readonly id: string; readonly name: string; readonly hasFeed: boolean }[];
   /** Nobody has said so yet: these are the usual ones. */
   readonly isPreset: boolean;
@@ -22,11 +24,12 @@ export interface StudioHours {
 export function loadHours(db: Db): ServiceResult<StudioHours> {
   const studio = readStudio(db);
   if (!studio) return notFound('studio');
-  const { hours, closed, hoursOf } = studio.settings;
+  const { hours, closed, hoursOf, tables } = studio.settings;
   return ok({
     hours: hours ?? USUAL_HOURS,
     closed: closed ?? [],
     hoursOf: hoursOf ?? {},
+    tables: tables ?? [],
     people: readPeople(db).map(({ id, name, feedHash }) => ({ id, name, hasFeed: feedHash !== null })),
     isPreset: hours === undefined,
     studioVersion: studio.version,
@@ -39,10 +42,12 @@ export interface SaveHours {
   readonly closed: readonly ClosedDays[];
   /** Absent = as it is. */
   readonly hoursOf?: Readonly<Record<string, WeekHours>> | undefined;
+  /** Absent = as it is. */
+  readonly tables?: readonly string[] | undefined;
 }
 
 /** Saves the whole week at once; bookings that lie outside it stay. */
-export function saveHours(db: Db, { version, hours, closed, hoursOf }: SaveHours): ServiceResult<null> {
+export function saveHours(db: Db, { version, hours, closed, hoursOf, tables }: SaveHours): ServiceResult<null> {
   return atomically(db, () => {
     const studio = readStudio(db);
     if (!studio) return notFound('studio');
@@ -55,7 +60,8 @@ export function saveHours(db: Db, { version, hours, closed, hoursOf }: SaveHours
     }
     const wrong = closed.findIndex((c) => c.to < c.from);
     if (wrong >= 0) return refused('The last closed day lies before the first.', `closed[${wrong}].to`);
-    const settings = { ...studio.settings, hours, closed, ...(hoursOf ? { hoursOf } : {}) };
+    const more = { ...(hoursOf ? { hoursOf } : {}), ...(tables ? { tables } : {}) };
+    const settings = { ...studio.settings, hours, closed, ...more };
     if (studio.version === version && setSettings(db, settings, version)) return ok(null);
     const newer = loadHours(db);
     return stale(newer.ok ? newer.value : null);

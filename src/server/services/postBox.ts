@@ -5,12 +5,12 @@ import { randomUUID } from 'node:crypto';
 import MailComposer from 'nodemailer/lib/mail-composer';
 import { careBefore } from '../../core/care';
 import { addDays, ok } from '../../core/shared';
-import { careLines, reminderMessage } from '../../formats/careCard';
-import { civilDateAt, dateAndTimeInWords, instantAt } from '../clock';
+import { cardTime, careLines, reminderMessage } from '../../formats/careCard';
+import { civilDateAt, instantAt } from '../clock';
 import { atomically } from '../db/atomically';
 import type { Db } from '../db/openDatabase';
 import { notFound, type ServiceResult } from '../errors';
-import { bookingsBetween, clientName } from '../repos/clientRepo';
+import { bookingsBetween, clientName, readClient } from '../repos/clientRepo';
 import { insertMessage, latestMessages, readMessage, remindedBookings, type MessageRow } from '../repos/formRepo';
 import { readStudio } from '../repos/studioRepo';
 import { visitOfBooking } from '../repos/visitRepo';
@@ -40,6 +40,7 @@ const SUBJECTS: Readonly<Record<MessageRow['kind'], string>> = {
   referral: 'A note for your doctor',
   'after-care': 'After your wax',
   reminder: 'Before your visit',
+  offer: 'A place has come free',
 };
 
 function dueReminders(db: Db, nowMs: number, timeZone: string): PostBox['due'] {
@@ -80,15 +81,16 @@ export function writeReminders(db: Db, nowMs: number): ServiceResult<{ readonly 
     for (const { bookingId, startsAtMs } of due) {
       const booking = rows.find((b) => b.id === bookingId);
       if (!booking) continue;
+      const language = readClient(db, booking.clientId)?.profile.language;
       // what is past already is not asked for
       const before = careLines(
         careBefore().filter((m) => startsAtMs + m.hours * 3_600_000 > nowMs),
         startsAtMs,
-        { nowMs, timeZone },
+        { nowMs, timeZone, language },
       );
       insertMessage(db, {
         ...{ id: randomUUID(), clientId: booking.clientId, visitId: null, bookingId, kind: 'reminder' },
-        words: reminderMessage(dateAndTimeInWords(startsAtMs, timeZone), before),
+        words: reminderMessage(cardTime(startsAtMs, timeZone, language), before, language),
         ...{ createdAtMs: nowMs, postedAtMs: nowMs },
       });
     }

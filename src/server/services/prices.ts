@@ -1,7 +1,7 @@
 // The price list: what each service costs the client, and what an hour of hands and room costs the studio.
 
 import 'server-only';
-import type { Service } from '../../core/agreement';
+import { minutesOfService, type Service } from '../../core/agreement';
 import { ok } from '../../core/shared';
 import { atomically } from '../db/atomically';
 import type { Db } from '../db/openDatabase';
@@ -10,7 +10,9 @@ import { notFound, refused, stale, type ServiceResult } from '../errors';
 import { readServices, readStudio, setSettings } from '../repos/studioRepo';
 
 export interface PriceList {
-  readonly services: readonly Pick<Service, 'id' | 'name' | 'says'>[];
+  readonly services: readonly (Pick<Service, 'id' | 'name' | 'says'> & { readonly shippedMin: number })[];
+  /** How long a service is booked where the studio says so itself, min. */
+  readonly serviceMinutes: Readonly<Record<string, number>>;
   readonly money: StudioMoney;
   readonly currency: string;
   readonly studioVersion: number;
@@ -22,7 +24,11 @@ export function loadPrices(db: Db): ServiceResult<PriceList> {
   const studio = readStudio(db);
   if (!studio) return notFound('studio');
   return ok({
-    services: readServices(db).map(({ id, name, says }) => ({ id, name, says })),
+    services: readServices(db).map(({ zones, ...s }) => ({
+      ...{ id: s.id, name: s.name, says: s.says },
+      shippedMin: minutesOfService({ id: s.id, zones }),
+    })),
+    serviceMinutes: studio.settings.serviceMinutes ?? {},
     money: studio.settings.money ?? NOTHING_ENTERED,
     currency: studio.currency,
     studioVersion: studio.version,
@@ -32,7 +38,12 @@ export function loadPrices(db: Db): ServiceResult<PriceList> {
 /** Saves the whole list at once; a price for a service that is not there is refused. */
 export function savePrices(
   db: Db,
-  body: { readonly version: number; readonly money: StudioMoney },
+  body: {
+    readonly version: number;
+    readonly money: StudioMoney;
+    /** Absent = as it is. */
+    readonly serviceMinutes?: PriceList['serviceMinutes'] | undefined;
+  },
 ): ServiceResult<null> {
   return atomically(db, () => {
     const studio = readStudio(db);
@@ -40,7 +51,10 @@ export function savePrices(
     const known = new Set(readServices(db).map((s) => s.id));
     const strange = Object.keys(body.money.priceMinor).find((id) => !known.has(id));
     if (strange !== undefined) return refused(`There is no service "${strange}".`, `money.priceMinor.${strange}`);
-    const settings = { ...studio.settings, money: body.money };
+    const { serviceMinutes } = body;
+    const unknown = Object.keys(serviceMinutes ?? {}).find((id) => !known.has(id));
+    if (unknown !== undefined) return refused(`There is no service "${unknown}".`, `serviceMinutes.${unknown}`);
+    const settings = { ...studio.settings, money: body.money, ...(serviceMinutes ? { serviceMinutes } : {}) };
     if (studio.version === body.version && setSettings(db, settings, body.version)) return ok(null);
     const newer = loadPrices(db);
     return stale(newer.ok ? newer.value : null);

@@ -12,7 +12,7 @@ import { civilDateAt, dateAndTimeInWords, dateInWords, instantAt, wallTimeAt } f
 import { atomically, mustWrite } from '../db/atomically';
 import type { Db } from '../db/openDatabase';
 import { notFound, refused, stale, type ServiceResult } from '../errors';
-import { cancelBooking, clashingBooking, readBooking, updateClient } from '../repos/clientRepo';
+import { cancelBooking, readBooking, updateClient } from '../repos/clientRepo';
 import { insertMessage } from '../repos/formRepo';
 import { prunePlans } from '../repos/planRepo';
 import { hasBegun } from '../../core/hands';
@@ -23,6 +23,7 @@ import { judgedNow } from './consultRules';
 import { buildCase, neededPlan, type CaseParts } from './planCase';
 import { bookNext, nextFault } from './closeVisit';
 import { standingAfter } from './standingAfter';
+import { takenBy } from './placeTaken';
 import { zonesInWords } from './zonesInWords';
 
 const DEFAULT_MINUTES = 30;
@@ -69,7 +70,7 @@ export function proposePutOff(db: Db, visitId: string, nowMs: number): ServiceRe
   const minutes = booking?.minutes ?? DEFAULT_MINUTES;
   const isFree = (on: string): boolean => {
     const startsAtMs = instantAt(on, hour, minute, studio.timeZone);
-    return !clashingBooking(db, { personId: person.id, startsAtMs, minutes }, visit.bookingId ?? undefined);
+    return takenBy(db, { personId: person.id, startsAtMs, minutes }, visit.bookingId ?? undefined) === null;
   };
   const today = civilDateAt(nowMs, studio.timeZone);
   // a stop without a date waits for someone's word; what is only adapted may be moved to any day

@@ -152,7 +152,7 @@ function lineOf(db: Db, booking: BookingRow, day: DayFacts): TodayVisit[] {
       personId: booking.personId,
       clientName: client.name,
       clientId: client.id,
-      what: zonesInWords(booking.zones),
+      what: [zonesInWords(booking.zones), booking.note].filter(Boolean).join(', '),
       product: products.join(', '),
       parts: plan?.time.parts ?? { prepareMin: 0, layPullMin: 0, readMin: 0, finishMin: 0, turnoverMin: 0 },
       words: visit?.status === 'closed' ? [] : wordsFor(db, { plan, client, booking }, day),

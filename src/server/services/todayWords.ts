@@ -19,7 +19,11 @@ export interface TodayWord {
   /** Two or three words for the band. */
   readonly short: string;
   readonly remedy?:
-    { readonly kind: 'form' } | { readonly kind: 'move'; readonly startsAtMs: number; readonly on: string } | undefined;
+    | { readonly kind: 'form' }
+    | { readonly kind: 'move'; readonly startsAtMs: number; readonly on: string }
+    /** Ten minutes to lay a patch test before the visit. */
+    | { readonly kind: 'patch'; readonly startsAtMs: number }
+    | undefined;
 }
 
 interface WordsFor {
@@ -47,6 +51,33 @@ function moveTo(db: Db, plan: Plan, booking: BookingRow, nowMs: number): TodayWo
   return undefined;
 }
 
+/** A test is laid so many days before, so that it can be read before the visit. */
+const PATCH_DAYS = 2;
+const PATCH_MIN = 10;
+
+/** Ten minutes at the same hour while there are days enough; else the talk at the visit itself. */
+function patchRemedy(db: Db, booking: BookingRow, on: string, nowMs: number): TodayWord['remedy'] {
+  const layOn = addDays(on, -PATCH_DAYS);
+  const wanted = { id: '', personId: booking.personId, startsAtMs: booking.startsAtMs, minutes: PATCH_MIN };
+  const startsAtMs = sameHourOn(db, wanted, layOn, nowMs);
+  return startsAtMs !== null && startsAtMs > nowMs ? { kind: 'patch', startsAtMs } : { kind: 'form' };
+}
+
+/** Nothing but a patch test stands between the client and some wax. */
+const isPatchDue = (z: Plan['zones'][number]): boolean =>
+  z.choice === null && z.options.some((o) => o.excludedBy.length === 1 && o.excludedBy[0] === 'patch.new-product');
+
+/** Tests that are laid and wait to be read when the client comes. */
+const unread = ({ profile }: ClientRow, on: string): readonly TodayWord[] =>
+  profile.patchTests
+    .filter((t) => t.result === null && t.laidOn < on)
+    .map((t) => ({
+      text: `Patch test of ${t.product.replaceAll('-', ' ')}, ${t.place}, laid on ${t.laidOn}: read it first.`,
+      weight: 'note',
+      short: 'read the patch test',
+      remedy: { kind: 'form' },
+    }));
+
 export function wordsFor(
   db: Db,
   { plan, client, booking }: WordsFor,
@@ -66,7 +97,19 @@ export function wordsFor(
   const isStopped = minor.length === 0 && (screening.outcome === 'postpone' || screening.outcome === 'decline');
   const why = screening.reasons.find((r) => r.outcome === screening.outcome)?.text ?? 'Screening stops this visit.';
   const stopped: readonly TodayWord[] = isStopped ? [{ text: why, weight: 'stop', short: 'not today' }] : [];
-  const waiting = zones.filter((z) => z.choice === null && z.outcome !== 'postpone' && z.outcome !== 'decline');
+  const patch: readonly TodayWord[] = zones.some(isPatchDue)
+    ? [
+        {
+          text: 'New to this skin: a patch test, read after 24–48 h, before any wax.',
+          weight: 'stop',
+          short: 'patch test first',
+          remedy: patchRemedy(db, booking, on, nowMs),
+        },
+      ]
+    : [];
+  const waiting = zones.filter(
+    (z) => z.choice === null && z.outcome !== 'postpone' && z.outcome !== 'decline' && !isPatchDue(z),
+  );
   const short = waiting.map((z, i): TodayWord => {
     const text = `${zoneName(z.zone)}: ${z.reasons[0] ?? ''}`;
     // the remedy is for the whole visit: said once, where nothing of it can be worked
@@ -80,5 +123,5 @@ export function wordsFor(
       weight: 'note',
       short: 'trim first',
     }));
-  return [...alerts, ...stopped, ...short, ...trims];
+  return [...alerts, ...stopped, ...patch, ...unread(client, on), ...short, ...trims];
 }

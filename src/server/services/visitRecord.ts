@@ -3,6 +3,7 @@
 
 import 'server-only';
 import { zoneKey } from '../../core/anatomy';
+import { homeCareWords } from '../../core/care';
 import { bringsWax, deeds, standing, type TableEvent } from '../../core/hands';
 import { lumpsUsed, planAtTable, type Plan, type PlanZone } from '../../core/plan';
 import { ok } from '../../core/shared';
@@ -10,6 +11,7 @@ import type { Db } from '../db/openDatabase';
 import { notFound, type ServiceResult } from '../errors';
 import { shelvedPlan } from '../planning/planner';
 import { readClient } from '../repos/clientRepo';
+import { homeCareOf } from '../repos/homeCareRepo';
 import { journalOf } from '../repos/journalRepo';
 import { careOf } from '../repos/pastRepo';
 import { readPerson, readStudio } from '../repos/studioRepo';
@@ -89,6 +91,7 @@ export function visitRecord(db: Db, visitId: string): ServiceResult<readonly Rec
   const zones = worked.zones.filter((z) => z.strips.length > 0);
   const read = new Map(readingsOf(db, visitId).map((r) => [zoneKey(r), readWords(r.data)]));
   const care = careOf(db, visitId).filter((c) => c.whenTold === 'after');
+  const home = homeCareWords(homeCareOf(db, visitId));
   return ok([
     block('title', `Visit of ${visit.onDate}`),
     block('quiet', `${studio.name} · ${readPerson(db, visit.personId)?.name ?? ''}. Confidential.`),
@@ -104,6 +107,7 @@ export function visitRecord(db: Db, visitId: string): ServiceResult<readonly Rec
     block('line', lumpsWords(worked, counted)),
     ...tableWords(journal, studio.timeZone).map((w) => block('line', w)),
     ...(care.length > 0 ? [block('heading', 'Told for home'), ...care.map((c) => block('line', `· ${c.text}`))] : []),
+    ...(home === '' ? [] : [block('line', `Advised for home: ${home}.`)]),
     block('heading', 'Signed'),
     block('line', 'Practitioner: ______________________      Client: ______________________      Date: ____________'),
   ]);

@@ -4,16 +4,20 @@
 import 'server-only';
 import { randomUUID } from 'node:crypto';
 import { freePlaces, weekdayOf } from '../../core/calendar';
+import { careCatalogue } from '../../core/care';
 import { addDays, laterDate, ok } from '../../core/shared';
+import { cardTime } from '../../formats/careCard';
 import { civilDateAt, instantAt } from '../clock';
 import { atomically } from '../db/atomically';
 import type { Db } from '../db/openDatabase';
 import { notFound, refused, type ServiceResult } from '../errors';
 import { bookingsOfClient, clientName, readClient } from '../repos/clientRepo';
 import { deleteWaiting, putWaiting, waitingClients, type WaitingRow } from '../repos/deskRepo';
+import { insertMessage, lastOffer } from '../repos/formRepo';
 import { readPeople, readPerson, readStudio, type StudioRow } from '../repos/studioRepo';
 import { busyOf, minuteAt, workedOn } from './freeTime';
 import { readyList, type ReadyLine } from './outlook';
+import { takenBy } from './placeTaken';
 import { zonesInWords } from './zonesInWords';
 
 export interface NewWaiting {
@@ -39,6 +43,8 @@ export interface WaitingLine {
   } | null;
   /** Why there is none, or from when the hair is ready. */
   readonly why: string;
+  /** When a place was last offered by message since they wait; null = not yet. */
+  readonly offeredAtMs: number | null;
 }
 
 const USUAL_MINUTES = 30;
@@ -117,6 +123,37 @@ export function waitingList(db: Db, nowMs: number): readonly WaitingLine[] {
       ...{ clientId, words, offer, name: clientName(db, clientId) },
       what: line?.what ?? zonesInWords(last?.zones ?? []),
       why: offer ? '' : 'Nothing that suits is free in the window.',
+      offeredAtMs: lastOffer(db, clientId, row.createdAtMs),
     };
+  });
+}
+
+export interface Offer {
+  readonly personId: string;
+  readonly startsAtMs: number;
+  readonly minutes: number;
+}
+
+/** Offers a place to somebody who waits, as a message in the simulated post box; the place is not kept by it. */
+export function offerPlace(
+  db: Db,
+  clientId: string,
+  offer: Offer,
+  nowMs: number,
+): ServiceResult<{ readonly id: string }> {
+  return atomically(db, () => {
+    const client = readClient(db, clientId);
+    const person = readPerson(db, offer.personId);
+    if (!client || !waitingClients(db).some((w) => w.clientId === clientId)) return notFound('waiting');
+    if (!person) return notFound('person');
+    if (offer.startsAtMs <= nowMs) return refused('That time is past.', 'startsAtMs');
+    const why = takenBy(db, offer);
+    if (why !== null) return refused(`That time ${why}.`, 'startsAtMs');
+    const { language } = client.profile;
+    const when = cardTime(offer.startsAtMs, readStudio(db)?.timeZone ?? 'UTC', language);
+    const words = careCatalogue(language).post.offer(when, person.name, offer.minutes);
+    const id = randomUUID();
+    insertMessage(db, { id, clientId, visitId: null, kind: 'offer', words, createdAtMs: nowMs, postedAtMs: nowMs });
+    return ok({ id });
   });
 }

@@ -1,7 +1,7 @@
 // The week: who works on whom when, within the studio's hours.
 
 import 'server-only';
-import { openOn, USUAL_HOURS, type DaySpan } from '../../core/calendar';
+import { openOn, tablesOf, USUAL_HOURS, type DaySpan } from '../../core/calendar';
 import { addDays, ok } from '../../core/shared';
 import { weekdayOf } from '../../core/calendar';
 import { civilDateAt, instantAt, wallTimeAt } from '../clock';
@@ -9,7 +9,7 @@ import type { Db } from '../db/openDatabase';
 import { notFound, type ServiceResult } from '../errors';
 import { clientName, weekBookings, type BookingRow } from '../repos/clientRepo';
 import { absencesBetween } from '../repos/deskRepo';
-import { readPeople, readStudio } from '../repos/studioRepo';
+import { readPeople, readServices, readStudio } from '../repos/studioRepo';
 import { visitOfBooking } from '../repos/visitRepo';
 import { onWall, workedOn } from './freeTime';
 import { readyInWeek, type ReadyLine } from './outlook';
@@ -25,6 +25,8 @@ export interface WeekBooking extends Pick<
   readonly on: string;
   readonly startMin: number;
   readonly state: 'booked' | 'missed' | 'open' | 'done';
+  /** The treatment table; null where there is none for it, or none is named. */
+  readonly table: string | null;
 }
 
 /** A time of a day at which a person is away. */
@@ -56,6 +58,9 @@ export interface Week {
   /** Ready by the end of the week and not booked, what closes first on top. */
   readonly ready: readonly ReadyLine[];
   readonly waiting: readonly WaitingLine[];
+  /** Names of the treatment tables; empty = no limit. */
+  readonly tables: readonly string[];
+  readonly services: readonly { readonly id: string; readonly name: string }[];
 }
 
 export function bookingOnWall(row: BookingRow, timeZone: string): { readonly on: string; readonly startMin: number } {
@@ -70,6 +75,22 @@ function stateOf(db: Db, row: BookingRow): WeekBooking['state'] {
   return visit.status === 'closed' ? 'done' : 'open';
 }
 
+/** Each day's visits on the tables; who did not come needs none. */
+function onTables(visits: readonly Omit<WeekBooking, 'table'>[], tables: readonly string[]): readonly WeekBooking[] {
+  const byId = new Map<string, string | null>();
+  for (const on of new Set(visits.map((v) => v.on))) {
+    const day = visits.filter((v) => v.on === on && v.state !== 'missed');
+    const spans = day.map(({ personId, startMin, minutes }) => ({
+      ...{ personId, fromMin: startMin, toMin: startMin + minutes },
+    }));
+    tablesOf(spans, tables.length).forEach((table, i) => {
+      const visit = day[i];
+      if (visit && table !== null) byId.set(visit.id, tables[table] ?? null);
+    });
+  }
+  return visits.map((v) => ({ ...v, table: byId.get(v.id) ?? null }));
+}
+
 const MOST_READY = 5;
 
 /** @param on any day of the week; absent = this week */
@@ -80,7 +101,7 @@ export function loadWeek(db: Db, on: string | undefined, nowMs: number): Service
   const today = civilDateAt(nowMs, timeZone);
   const day = on ?? today;
   const fromOn = addDays(day, -weekdayOf(day));
-  const { hours = USUAL_HOURS, closed = [] } = settings;
+  const { hours = USUAL_HOURS, closed = [], tables = [] } = settings;
   const people = readPeople(db);
   const days = Array.from({ length: 7 }, (_, i) => addDays(fromOn, i));
   const [fromMs, toMs] = [instantAt(fromOn, 0, 0, timeZone), instantAt(addDays(fromOn, 7), 0, 0, timeZone)];
@@ -101,13 +122,18 @@ export function loadWeek(db: Db, on: string | undefined, nowMs: number): Service
         ...{ id, personId, why, source, ...s },
       })),
     ),
-    bookings: weekBookings(db, fromMs, toMs).map((row) => ({
-      ...{ id: row.id, clientId: row.clientId, personId: row.personId, startsAtMs: row.startsAtMs },
-      ...{ minutes: row.minutes, version: row.version, ...bookingOnWall(row, timeZone) },
-      clientName: clientName(db, row.clientId),
-      what: zonesInWords(row.zones),
-      state: stateOf(db, row),
-    })),
+    bookings: onTables(
+      weekBookings(db, fromMs, toMs).map((row) => ({
+        ...{ id: row.id, clientId: row.clientId, personId: row.personId, startsAtMs: row.startsAtMs },
+        ...{ minutes: row.minutes, version: row.version, ...bookingOnWall(row, timeZone) },
+        clientName: clientName(db, row.clientId),
+        what: [zonesInWords(row.zones), row.note].filter(Boolean).join(', '),
+        state: stateOf(db, row),
+      })),
+      tables,
+    ),
+    tables,
+    services: readServices(db).map(({ id, name }) => ({ id, name })),
     ready: readyInWeek(db, { fromOn, nowMs, most: MOST_READY }),
     waiting: waitingList(db, nowMs),
   });

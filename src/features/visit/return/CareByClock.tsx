@@ -1,11 +1,12 @@
 import { zoneKey } from '@/core/anatomy';
-import { careAfter, careBefore, CARE_TEXTS } from '@/core/care';
+import { careAfter, careBefore, careCatalogue } from '@/core/care';
 import { deeds, standing } from '@/core/hands';
 import { laterDate } from '@/core/shared';
 import { careLines } from '@/formats/careCard';
 import type { Bench } from '@/server/services/bench';
 import { dayMonth } from '@/ui/words';
 import { GiveCare } from './GiveCare';
+import { HomeCareAdvice } from './HomeCareAdvice';
 import styles from './Return.module.css';
 
 /** From when all that was worked is ready again for what it was worked with; null where some of it never is. */
@@ -40,12 +41,14 @@ export function CareByClock({ bench, nowMs, next }: Props) {
   const after = careLines(careAfter(zones, families), finishedMs, { nowMs, timeZone });
   const before = next === null ? [] : careLines(careBefore(), next.startsAtMs, { nowMs, timeZone });
   const readyOn = readyFrom(plan);
+  const { care } = careCatalogue(undefined);
   return (
     <section className={styles.clock}>
       <h2>After-care, by the clock</h2>
       {/* what cannot wait stands where nothing hides it */}
-      <p className={styles.ring}>{CARE_TEXTS.ring}</p>
+      <p className={styles.ring}>{care.ring}</p>
       {zones.length > 0 ? <GiveCare visitId={bench.visit.id} next={next} key={next?.startsAtMs ?? 0} /> : null}
+      {zones.length > 0 ? <HomeCareAdvice /> : null}
       <dl>
         {after.map((l) => (
           <div key={l.when}>
@@ -54,7 +57,7 @@ export function CareByClock({ bench, nowMs, next }: Props) {
         ))}
       </dl>
       <p>
-        <strong>{CARE_TEXTS.noShaving}</strong>
+        <strong>{care.noShaving}</strong>
         {readyOn === null ? '' : ` The hair is ready from about ${dayMonth(readyOn)}.`}
       </p>
       {before.length > 0 ? (

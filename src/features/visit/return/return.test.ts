@@ -29,7 +29,8 @@ describe('the hairs of the line', () => {
 
 describe('care by the clock', () => {
   it('is said as a day and a time, today and far days by name', () => {
-    const at = (hours: number, by: 'hour' | 'day') => momentWords(NOW + hours * 3_600_000, by, NOW, LONDON);
+    const at = (hours: number, by: 'hour' | 'day') =>
+      momentWords(NOW + hours * 3_600_000, by, { nowMs: NOW, timeZone: LONDON });
     expect(at(4, 'hour')).toBe('Today, 14:00');
     expect(at(24, 'hour')).toBe('Sunday 10:00');
     expect(at(72, 'day')).toBe('Tuesday');
@@ -46,6 +47,6 @@ describe('care by the clock', () => {
   it('counts hours and not days over a clock change: 24 h after Saturday 10:00 is Sunday 11:00 in spring', () => {
     // the clocks of London went forward on 28 March 2027
     const saturday = Date.UTC(2027, 2, 27, 10, 0);
-    expect(momentWords(saturday + 24 * 3_600_000, 'hour', saturday, LONDON)).toBe('Sunday 11:00');
+    expect(momentWords(saturday + 24 * 3_600_000, 'hour', { nowMs: saturday, timeZone: LONDON })).toBe('Sunday 11:00');
   });
 });

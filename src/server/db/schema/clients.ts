@@ -38,6 +38,8 @@ export const bookings = sqliteTable(
     startsAtMs: integer('starts_at_ms').notNull(),
     minutes: integer('minutes').notNull(),
     zones: json<readonly ZoneRef[]>()('zones').notNull(),
+    /** A word on it, e.g. `patch test`. */
+    note: text('note').notNull().default(''),
     status: text('status', { enum: ['booked', 'cancelled', 'missed'] })
       .notNull()
       .default('booked'),

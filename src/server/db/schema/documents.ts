@@ -26,6 +26,10 @@ export interface StudioSettings {
   readonly closed?: readonly ClosedDays[] | undefined;
   /** Whose week differs from the studio's; absent = as the studio. */
   readonly hoursOf?: Readonly<Record<string, WeekHours>> | undefined;
+  /** Names of the treatment tables; absent or empty = nobody has said how many: no limit. */
+  readonly tables?: readonly string[] | undefined;
+  /** How long a service is booked with nothing known of the client, min; absent = as shipped. */
+  readonly serviceMinutes?: Readonly<Record<string, number>> | undefined;
   /** How the studio tells that hard wax is ready. */
   readonly readySign: 'no-thread' | 'no-dent' | 'taps-hard' | 'no-catch';
 }
@@ -89,6 +93,8 @@ export interface ClientProfile {
   readonly blackout: readonly { readonly from: string; readonly to: string; readonly why: string }[];
   /** Days of the cycle that the client would rather avoid; absent = no such wish. */
   readonly avoid?: AvoidedDays | undefined;
+  /** Language of what they take home (BCP 47); absent = English. */
+  readonly language?: string | undefined;
 }
 
 export interface ZoneRef {

@@ -69,7 +69,7 @@ export const messages = sqliteTable(
     /** Null for what concerns a booking that no visit was opened for. */
     visitId: text('visit_id').references(() => visits.id),
     bookingId: text('booking_id').references(() => bookings.id),
-    kind: text('kind', { enum: ['postponed', 'referral', 'after-care', 'reminder'] }).notNull(),
+    kind: text('kind', { enum: ['postponed', 'referral', 'after-care', 'reminder', 'offer'] }).notNull(),
     words: text('words').notNull(),
     createdAtMs: integer('created_at_ms').notNull(),
     /** Put into the simulated post box; nothing leaves the machine. */
@@ -77,7 +77,7 @@ export const messages = sqliteTable(
   },
   (t) => [
     index('messages_client').on(t.clientId, t.createdAtMs),
-    check('messages_kind', sql`${t.kind} in ('postponed', 'referral', 'after-care', 'reminder')`),
+    check('messages_kind', sql`${t.kind} in ('postponed', 'referral', 'after-care', 'reminder', 'offer')`),
     index('messages_booking').on(t.bookingId),
   ],
 );

@@ -1,6 +1,6 @@
 export { studio, people, products, services, ruleChanges } from './studio';
 export { absences, clients, bookings, clientEdits, waiting } from './clients';
-export { visits, charts, outlooks, plans, tableJournal, readings, careTold, worked } from './visits';
+export { visits, charts, outlooks, plans, tableJournal, readings, careTold, homeCare, worked } from './visits';
 export { forms, consents, messages } from './forms';
 export { imports, requests, tablets } from './ground';
 export { pots, potNotes, potHeats } from './pots';

@@ -3,6 +3,7 @@
 import { sql } from 'drizzle-orm';
 import { check, index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import { json, packedJson } from '../json';
+import type { HomeCareId } from '../../../core/care';
 import type { Plan } from '../../../core/plan';
 import { bookings, clients } from './clients';
 import type { ChartData, Consult, Reading } from './documents';
@@ -213,4 +214,25 @@ export const careTold = sqliteTable(
     text: text('text').notNull(),
   },
   (t) => [primaryKey({ columns: [t.visitId, t.place] })],
+);
+
+/** What was advised for home at a visit, and what the client said of it at a later one. */
+export const homeCare = sqliteTable(
+  'home_care',
+  {
+    visitId: text('visit_id')
+      .notNull()
+      .references(() => visits.id),
+    item: text('item').$type<HomeCareId>().notNull(),
+    /** Null = not asked, or not answered. */
+    kept: text('kept', { enum: ['kept', 'partly', 'not'] }),
+    /** The visit at which it was answered. */
+    askedAt: text('asked_at').references(() => visits.id),
+  },
+  (t) => [
+    primaryKey({ columns: [t.visitId, t.item] }),
+    index('home_care_asked').on(t.askedAt),
+    check('home_care_kept', sql`${t.kept} is null or ${t.kept} in ('kept', 'partly', 'not')`),
+    check('home_care_said', sql`(${t.kept} is null) = (${t.askedAt} is null)`),
+  ],
 );
