@@ -52,6 +52,8 @@ test('somebody waits, is offered the first place that suits, and is booked by on
   await expect(page.getByRole('heading', { name: 'Waiting, 1' })).toBeVisible();
   await expect(page.getByText(/before the race/)).toBeVisible();
   const offer = page.getByRole('button', { name: /^Book \w{3} \d+ \w{3}, \d\d:\d\d, / });
+  await page.getByRole('button', { name: 'Offer it by message' }).click();
+  await expect(page.getByRole('button', { name: /^Offered .*; offer again$/ })).toBeVisible();
   await offer.click();
   await expect(page.getByText(/^Wilhelmina.* is booked: /)).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Waiting', exact: true })).toBeVisible();
@@ -104,14 +106,14 @@ test('the hours of one person are their own; coming late says what still fits', 
   await label(page, 'Bao').click();
   await page.getByRole('checkbox', { name: /works as the studio is open/ }).uncheck();
   await page.getByRole('switch', { name: 'Monday open' }).click();
-  await page.getByRole('button', { name: 'Save the hours' }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByText('Saved.')).toBeVisible();
   await page.reload();
   await ready(page);
   await label(page, 'Bao, own hours').click();
   await expect(page.getByRole('switch', { name: 'Monday open' })).not.toBeChecked();
   await page.getByRole('checkbox', { name: /works as the studio is open/ }).check();
-  await page.getByRole('button', { name: 'Save the hours' }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByText('Saved.')).toBeVisible();
   await page.goto('/week');
   await ready(page);

@@ -53,6 +53,11 @@ test('the day is dragged and keyed, three free places follow it, a date that cou
   await field.fill(far);
   await field.press('Enter');
   await expect(page.getByText(/^Come about /)).toBeVisible();
+  // advised for home, kept over a reload
+  const scrub = page.getByRole('group', { name: 'Advised for home' }).getByRole('button', { name: /scrub/ });
+  await scrub.click();
+  await expect(scrub).toHaveAttribute('aria-pressed', 'true');
+  expect((await bench(request, visitId)).homeCare.advised).toEqual(['scrub']);
   await page.getByRole('checkbox', { name: /Told/ }).check();
   await book.click();
   await expect(page).toHaveURL(/:\d+\/$/);
@@ -63,4 +68,18 @@ test('the day is dragged and keyed, three free places follow it, a date that cou
   expect(record.bookings.filter((b) => b.status === 'booked' && b.startsAtMs > Date.now() + 86_400_000)).toHaveLength(
     1,
   );
+  // at the next visit it is asked about; an answer stands after a reload
+  const again = await request.post('/api/visits', {
+    data: { clientId: 'idris', zones: [{ zone: 'underarm', side: 'left' }] },
+  });
+  await page.goto(`/visits/${((await again.json()) as { visitId: string }).visitId}/consult`);
+  await ready(page);
+  const asked = page.getByRole('region', { name: 'Home care since last time' });
+  await asked.locator('label').filter({ hasText: 'partly' }).click();
+  await expect(asked.getByRole('radio', { name: 'partly' })).toBeChecked();
+  await page.reload();
+  await ready(page);
+  await expect(asked.getByRole('radio', { name: 'partly' })).toBeChecked();
+  await page.goto('/clients/idris');
+  await expect(page.getByText('At home: scrub, partly kept')).toBeVisible();
 });

@@ -23,6 +23,7 @@ export interface ServerBench {
   readonly plan: Plan;
   readonly planHash: string;
   readonly readings: readonly { readonly data: Reading }[];
+  readonly homeCare: { readonly advised: readonly string[] };
   readonly journal: readonly {
     readonly id: string;
     readonly kind: string;

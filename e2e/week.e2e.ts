@@ -19,7 +19,16 @@ test('the week: booked by a tap, moved by keys and by mouse, a clash offers the 
   const week = async () =>
     (await (await request.get(`/api/week?on=${on}`)).json()) as {
       people: { id: string; name: string }[];
-      bookings: { id: string; clientName: string; on: string; startMin: number; personId: string }[];
+      bookings: {
+        id: string;
+        clientName: string;
+        on: string;
+        startMin: number;
+        personId: string;
+        what: string;
+        minutes: number;
+        table: string | null;
+      }[];
     };
   const startOf = async (name: string): Promise<number> =>
     (await week()).bookings.find((b) => b.clientName.startsWith(name))?.startMin ?? -1;
@@ -30,7 +39,7 @@ test('the week: booked by a tap, moved by keys and by mouse, a clash offers the 
   await page.goto(`/week?on=${on}`);
   await ready(page);
   const track = page.locator(`[data-column="${on} ${first?.id}"]`);
-  const book = async (name: string, y: number): Promise<void> => {
+  const book = async (name: string, y: number, service?: string): Promise<void> => {
     await track.click({ position: { x: 20, y } });
     const field = page.getByRole('combobox', { name: 'Client to book' });
     await field.fill(name);
@@ -38,11 +47,22 @@ test('the week: booked by a tap, moved by keys and by mouse, a clash offers the 
       .getByTitle(new RegExp(`^${name}`))
       .first()
       .click();
+    const minutes = page.getByRole('spinbutton', { name: 'Minutes to book' });
+    await expect(minutes).toBeVisible();
+    if (service !== undefined) {
+      await page.getByRole('combobox', { name: 'For which services' }).fill(service);
+      await page.getByTitle(service).first().click();
+      await page.keyboard.press('Escape');
+      await expect(page.getByText(/^\d+ min by the list/)).toBeVisible();
+      await minutes.fill('40');
+    }
     await page.getByRole('button', { name: /^Book \d\d:\d\d$/ }).click();
     await expect(page.getByText(new RegExp(`^${name}.*is booked`))).toBeVisible();
   };
   await book('Hedda', 70);
-  await book('Juno', 300);
+  await book('Juno', 300, 'Upper lip');
+  const lip = (await week()).bookings.find((b) => b.clientName.startsWith('Juno'));
+  expect(lip).toMatchObject({ what: 'upper lip', minutes: 40, table: 'Window' });
   expect((await new AxeBuilder({ page }).withTags(WCAG).analyze()).violations).toEqual([]);
   // by keys: a quarter later
   const start = await startOf('Hedda');

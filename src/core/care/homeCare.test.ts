@@ -31,7 +31,7 @@ describe('home care', () => {
       { item: 'moisturise', kept: null },
       { item: 'sun', kept: 'kept' },
     ]);
-    expect(line).toBe('gentle scrub, not kept; moisturising; out of the sun, kept');
+    expect(line).toBe('scrub, not kept; moisturise; no sun, kept');
     expect(homeCareWords([])).toBe('');
   });
 

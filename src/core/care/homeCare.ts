@@ -12,12 +12,12 @@ export type Kept = (typeof KEPT)[number];
 
 /** For the practitioner; what the client reads stands in the catalogue of the care card. */
 const SHORT: Readonly<Record<HomeCareId, string>> = {
-  scrub: 'gentle scrub',
-  moisturise: 'moisturising',
+  scrub: 'scrub',
+  moisturise: 'moisturise',
   'no-shaving': 'no shaving',
   'hands-off': 'hands off',
   loose: 'loose clothes',
-  sun: 'out of the sun',
+  sun: 'no sun',
 };
 export const homeCareShort = (id: HomeCareId): string => SHORT[id];
 
@@ -67,6 +67,6 @@ export function homeCareFor({
 
 const KEPT_WORDS: Readonly<Record<Kept, string>> = { kept: 'kept', partly: 'partly kept', not: 'not kept' };
 
-/** What was advised, each with what was said of it: `gentle scrub, not kept; moisturising`. */
+/** What was advised, each with what was said of it: `scrub, not kept; moisturise`. */
 export const homeCareWords = (items: readonly { readonly item: HomeCareId; readonly kept: Kept | null }[]): string =>
   items.map(({ item, kept }) => (kept === null ? SHORT[item] : `${SHORT[item]}, ${KEPT_WORDS[kept]}`)).join('; ');

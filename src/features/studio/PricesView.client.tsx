@@ -75,7 +75,7 @@ export function PricesView({ first }: { readonly first: PriceList }) {
       <h2>Services</h2>
       <div className={styles.prices}>
         {list.services.map((s) => (
-          <div key={s.id} className={styles.price}>
+          <div key={s.id} className={`${styles.price} ${styles.service}`}>
             <span>
               {s.name}
               <small className="quiet">{s.says}</small>

@@ -60,11 +60,11 @@ describe('home care', () => {
     });
     value(say(second, { answer: { item: 'scrub', kept: 'not' } }));
     const card = value(loadClientCard(open.db, 'ottilie', NOW));
-    expect(card.visits.find((v) => v.id === first)?.home).toBe('hands off; gentle scrub, not kept');
+    expect(card.visits.find((v) => v.id === first)?.home).toBe('hands off; scrub, not kept');
     // taken back, nothing was said
     value(say(second, { answer: { item: 'scrub', kept: null } }));
     expect(value(loadClientCard(open.db, 'ottilie', NOW)).visits.find((v) => v.id === first)?.home).toBe(
-      'hands off; gentle scrub',
+      'hands off; scrub',
     );
   });
   it('asks once: what was answered at one visit is neither asked nor changed at a later one', () => {

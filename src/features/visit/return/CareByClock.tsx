@@ -6,7 +6,6 @@ import { careLines } from '@/formats/careCard';
 import type { Bench } from '@/server/services/bench';
 import { dayMonth } from '@/ui/words';
 import { GiveCare } from './GiveCare';
-import { HomeCareAdvice } from './HomeCareAdvice';
 import styles from './Return.module.css';
 
 /** From when all that was worked is ready again for what it was worked with; null where some of it never is. */
@@ -48,7 +47,6 @@ export function CareByClock({ bench, nowMs, next }: Props) {
       {/* what cannot wait stands where nothing hides it */}
       <p className={styles.ring}>{care.ring}</p>
       {zones.length > 0 ? <GiveCare visitId={bench.visit.id} next={next} key={next?.startsAtMs ?? 0} /> : null}
-      {zones.length > 0 ? <HomeCareAdvice /> : null}
       <dl>
         {after.map((l) => (
           <div key={l.when}>

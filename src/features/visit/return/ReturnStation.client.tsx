@@ -20,6 +20,7 @@ import { StationFoot, StationLeft, StationSide } from '../StationFoot.client';
 import { StationTop } from '../StationTop';
 import { CareByClock } from './CareByClock';
 import { GrowingHair } from './GrowingHair.client';
+import { HomeCareAdvice } from './HomeCareAdvice';
 import { HowItGrows } from './HowItGrows';
 import { instantOf } from './instantOf';
 import { regrowthLines } from './regrowthLines';
@@ -77,6 +78,7 @@ function Returning({ zone, planned }: { readonly zone: BenchZone; readonly plann
           isCrossed={planned.choice?.family === 'hard' && studio.settings.schools.shortHair === 'crossed'}
         />
       ) : null}
+      <HomeCareAdvice />
     </>
   );
   const drag = (to: number): void => {
