@@ -14,6 +14,7 @@ test('every page passes axe and has no sideways scroll at 360 px', async ({ page
     '/rules',
     '/studio',
     '/prices',
+    '/kitchen',
     '/pots',
     '/ready',
     '/post',

@@ -20,6 +20,7 @@ import { partsOf } from '../server/services/bench';
 import { planCase } from '../server/services/planCase';
 import { eq } from 'drizzle-orm';
 import { insertAdvice, painOf, thinning, timesOf } from './demoCourse';
+import { insertBatches } from './demoKitchen';
 import { READ_SEED, readAsPlanned, readingFor } from './demoReadings';
 import { CLIENTS, PEOPLE, POTS, REGATTA_IN_DAYS, type DemoClient } from './scenario';
 
@@ -267,6 +268,7 @@ export function loadDemo(db: Db, nowMs: number): ServiceResult<{ readonly client
       });
       insertPotHeat(tx, { potId: `pot-${i + 1}`, atMs: nowMs, tempC: pot.setC ?? 22 });
     }
+    insertBatches(tx, day, TIME_ZONE);
     for (const client of CLIENTS) {
       insertPerson(tx, client, day, nowMs);
       insertPast(tx, client, day, random);

@@ -22,6 +22,8 @@ export type StudioEvent =
   | { readonly kind: 'day' }
   /** What plans are made by has changed: products, weights, rules, prices. */
   | { readonly kind: 'studio' }
+  /** The batch on the stove, or where it is cooked. */
+  | { readonly kind: 'kitchen' }
   /** How warm the pots are now; not kept: the next one says all of it again. */
   | { readonly kind: 'pots'; readonly pots: readonly LivePot[] };
 

@@ -7,6 +7,7 @@ import type { PotsView } from '@/server/services/pots';
 import { timeOfDay } from '@/ui/words';
 import { AddPot } from './AddPot';
 import { PotRow } from './PotRow';
+import { Rooms } from './Rooms';
 import { usePotActs } from './usePotActs';
 import styles from './Pots.module.css';
 
@@ -34,6 +35,7 @@ export function PotsPage({ first, timeZone }: { readonly first: PotsView; readon
     <section className={styles.page}>
       <div className={styles.head}>
         <h1>{heard.isOld ? 'Nothing heard of the pots for a while' : finding(pots, timeZone)}</h1>
+        <Rooms here="/pots" />
         {heard.isOld ? <p role="alert">These figures are old: measure before a load.</p> : null}
       </div>
       {said ? (

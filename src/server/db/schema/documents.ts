@@ -5,6 +5,7 @@ import type { Figure, Position, Side, ZoneId } from '../../../core/anatomy';
 import type { AvoidedDays, ClosedDays, WeekHours } from '../../../core/calendar';
 import type { BarePlace, DensityPlace, Mark, Stroke } from '../../../core/field';
 import type { HairFlag, HairHistory } from '../../../core/hair';
+import type { Hands, Kettle } from '../../../core/kitchen';
 import type { Matters, Preferences } from '../../../core/matching';
 import type { DrawnKeep } from '../../../core/outcomes';
 import type { HandStrips, StudioCase } from '../../../core/plan';
@@ -30,8 +31,19 @@ export interface StudioSettings {
   readonly tables?: readonly string[] | undefined;
   /** How long a service is booked with nothing known of the client, min; absent = as shipped. */
   readonly serviceMinutes?: Readonly<Record<string, number>> | undefined;
+  /** Where the paste is cooked; absent = at the sea, in a usual pot. */
+  readonly kitchen?: KitchenSettings | undefined;
   /** How the studio tells that hard wax is ready. */
   readonly readySign: 'no-thread' | 'no-dent' | 'taps-hard' | 'no-catch';
+}
+
+export interface KitchenSettings {
+  /** Height above the sea, m; null = not said. */
+  readonly heightM: number | null;
+  /** Where the studio's own water boiled by its own thermometer, °C; before the height. Null = not tried. */
+  readonly boilsC: number | null;
+  readonly kettle: Kettle;
+  readonly hands: Hands;
 }
 
 /** What differs from what is shipped. */

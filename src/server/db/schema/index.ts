@@ -4,6 +4,7 @@ export { visits, charts, outlooks, plans, tableJournal, readings, careTold, home
 export { forms, consents, messages } from './forms';
 export { imports, requests, tablets } from './ground';
 export { pots, potNotes, potHeats } from './pots';
+export { batches, batchNotes } from './kitchen';
 export type {
   Agreed,
   CardFact,
@@ -16,6 +17,7 @@ export type {
   ConsultOverride,
   FormData,
   JudgedBy,
+  KitchenSettings,
   PatchTest,
   Reading,
   Signature,
