@@ -4,7 +4,7 @@
 import { boilsWithC, startG, waterAtStartG, waterLeftG, type Recipe } from './recipe';
 
 /** Heat that arrives in the pot and does not leave it again, W (a usual flame; from memory, learned from batches). */
-export const USUAL_STOVE_W = 620;
+export const USUAL_STOVE_W = 700;
 /** Heat of vaporisation near its boil, J/g (steam tables). */
 const LATENT_J_G = 2230;
 /** Heat capacity of water and of dissolved sugar, J/g·K (from memory). */

@@ -16,7 +16,7 @@ export {
   yieldG,
 } from './recipe';
 export type { Firmness, Hands, Headroom, Kettle, Recipe } from './recipe';
-export { remedies } from './remedies';
+export { BOIL_ON_K, remedies } from './remedies';
 export type { Remedy, Trouble } from './remedies';
 export {
   BATCH_STEPS,

@@ -12,7 +12,7 @@ export interface Recipe {
 /** Solids of lemon juice by weight: acid and its own sugars (from memory). */
 export const LEMON_SOLIDS = 0.09;
 /** Water and juice to a kilogram of sugar: enough to dissolve it all, acid enough that it does not crystallise. */
-const PER_KG = { waterG: 200, lemonG: 90 } as const;
+const PER_KG = { waterG: 330, lemonG: 80 } as const;
 
 export const recipeFor = (sugarG: number): Recipe => ({
   sugarG,

@@ -11,7 +11,8 @@ export interface Remedy {
   readonly says: string;
 }
 
-const STEP_C = 2;
+/** Too soft is boiled on by so much, K. */
+export const BOIL_ON_K = 2;
 const ORDER: readonly Firmness[] = ['soft', 'firm', 'hard'];
 
 /** Hot water to stir in so that paste taken off at a heat becomes as soft as one taken off at a lower one, g. */
@@ -28,12 +29,12 @@ export interface RemedyInput extends BoilInput {
 export function remedies(input: RemedyInput): readonly Remedy[] {
   const { recipe, readC, firmness, waterC } = input;
   const aim = endC(firmness, waterC);
-  const onC = Math.max(aim, readC) + STEP_C;
+  const onC = Math.max(aim, readC) + BOIL_ON_K;
   const onS = secondsLeft({ ...input, endC: onC }, Math.max(readC, waterC));
   const softer = endC(ORDER[Math.max(0, ORDER.indexOf(firmness) - 1)] ?? 'soft', waterC);
   const over = Math.max(readC, aim);
   // too hard at the wanted heat: as soft as the next softer paste; over it: back to the wanted one
-  const loosenG = waterToLoosenG(recipe, over, over > aim + 0.5 ? aim : Math.min(softer, aim - STEP_C), waterC);
+  const loosenG = waterToLoosenG(recipe, over, over > aim + 0.5 ? aim : Math.min(softer, aim - BOIL_ON_K), waterC);
   const list: readonly Remedy[] = [
     {
       trouble: 'too-soft',

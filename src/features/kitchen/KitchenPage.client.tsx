@@ -33,7 +33,9 @@ export function KitchenPage({ first }: { readonly first: Kitchen }) {
   const [title, under] = open
     ? headingFor(open, nowMs)
     : ['Weigh sugar, water and lemon', 'By weight: so a batch that was good can be cooked again.'];
-  const last = open && batchNow(open, nowMs).last;
+  // cooled, the heat that was last read says nothing any more
+  const isRead = open !== null && BATCH_STEPS.indexOf(open.step) <= BATCH_STEPS.indexOf('dish');
+  const last = isRead ? batchNow(open, nowMs).last : null;
   const isHot = open !== null && open.step !== 'jar';
   return (
     <section className={styles.page}>

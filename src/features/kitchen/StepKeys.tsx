@@ -18,6 +18,17 @@ export function StepKeys(props: Props) {
   const { step } = props.batch;
   return (
     <div className={styles.key}>
+      <Popconfirm
+        title={`Throw ${props.batch.lot} away?`}
+        description="What was noted of it stays."
+        okText="Throw it away"
+        cancelText="Keep it"
+        onConfirm={() => void props.acts.act({ thrown: { words: 'thrown away' } })}
+      >
+        <Button type="text" className={styles.away ?? ''}>
+          Throw it away
+        </Button>
+      </Popconfirm>
       {step === 'boil' || step === 'cook' ? <OnHeat {...props} /> : null}
       {step === 'dish' ? <OnDish {...props} /> : null}
       {step === 'cool' ? (
@@ -31,15 +42,6 @@ export function StepKeys(props: Props) {
         </Button>
       ) : null}
       {step === 'jar' ? <IntoJar {...props} /> : null}
-      <Popconfirm
-        title={`Throw ${props.batch.lot} away?`}
-        description="What was noted of it stays."
-        okText="Throw it away"
-        cancelText="Keep it"
-        onConfirm={() => void props.acts.act({ thrown: { words: 'thrown away' } })}
-      >
-        <Button>Throw it away</Button>
-      </Popconfirm>
     </div>
   );
 }

@@ -3,6 +3,7 @@
 import 'server-only';
 import { randomUUID } from 'node:crypto';
 import {
+  BOIL_ON_K,
   endC,
   KEEPS_DAYS,
   learnedStoveW,
@@ -205,7 +206,8 @@ function actOn(
     to('dish', { offC: act.off, stoveFoundW: stoveOf(batch, act.off, atMs) });
   } else if ('on' in act) {
     if (step !== 'dish') return refused('It goes back onto the heat from the cold dish only.', 'on');
-    to('cook');
+    // what was too soft at this heat is boiled on
+    to('cook', { endC: Math.max(batch.endC, batch.offC ?? 0) + BOIL_ON_K });
   } else if ('step' in act) {
     const isNext = nextStep(step) === act.step;
     if (!isNext || act.step === 'dish') return refused(`After ${step} does not come ${act.step}.`, 'step');
