@@ -13,7 +13,6 @@ import { people, products, studio, visits, type ChartData, type Consult } from '
 import { refused, type ServiceResult } from '../server/errors';
 import { insertBooking, insertClient } from '../server/repos/clientRepo';
 import { readStudio } from '../server/repos/studioRepo';
-import { insertPot, insertPotHeat, insertPotNote } from '../server/repos/potRepo';
 import { insertVisit, putChart, putReading, readVisit } from '../server/repos/visitRepo';
 import { putWorked } from '../server/repos/workedRepo';
 import { partsOf } from '../server/services/bench';
@@ -21,8 +20,9 @@ import { planCase } from '../server/services/planCase';
 import { eq } from 'drizzle-orm';
 import { insertAdvice, painOf, thinning, timesOf } from './demoCourse';
 import { insertBatches } from './demoKitchen';
+import { insertPots } from './demoPots';
 import { READ_SEED, readAsPlanned, readingFor } from './demoReadings';
-import { CLIENTS, PEOPLE, POTS, REGATTA_IN_DAYS, type DemoClient } from './scenario';
+import { CLIENTS, PEOPLE, REGATTA_IN_DAYS, type DemoClient } from './scenario';
 
 const SEED = 20_270_508;
 const TIME_ZONE = 'Europe/London';
@@ -50,9 +50,6 @@ const DEMO_MONEY = {
     'bikini-crease': 4400,
   },
 };
-
-/** The browser tests set the pots' clock themselves: they begin without the simulated sensor. */
-const potSensor = (): 'none' | 'simulated' => (process.env['STRICKLE_DEMO_SENSOR'] === 'off' ? 'none' : 'simulated');
 
 function chartFor(
   client: DemoClient,
@@ -257,17 +254,7 @@ export function loadDemo(db: Db, nowMs: number): ServiceResult<{ readonly client
         .values({ id: product.id, data: { v: 1, product }, stocked: true })
         .run();
     }
-    for (const [i, pot] of POTS.entries()) {
-      insertPot(tx, { id: `pot-${i + 1}`, channel: i + 1, sensor: potSensor(), ...pot });
-      insertPotNote(tx, {
-        potId: `pot-${i + 1}`,
-        kind: 'set',
-        tempC: pot.setC,
-        atMs: nowMs - 3_600_000,
-        personId: null,
-      });
-      insertPotHeat(tx, { potId: `pot-${i + 1}`, atMs: nowMs, tempC: pot.setC ?? 22 });
-    }
+    insertPots(tx, nowMs);
     insertBatches(tx, day, TIME_ZONE);
     for (const client of CLIENTS) {
       insertPerson(tx, client, day, nowMs);

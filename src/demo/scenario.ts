@@ -399,8 +399,13 @@ export const CLIENTS: readonly DemoClient[] = [
 export const REGATTA_IN_DAYS = 21;
 
 /** What stands on the warmer this morning. */
-export const POTS: readonly { readonly productId: string; readonly waxG: number; readonly setC: number | null }[] = [
-  { productId: 'film-hard', waxG: 310, setC: 57 },
-  { productId: 'cream-hard', waxG: 420, setC: 58 },
-  { productId: 'sugar-firm', waxG: 260, setC: null },
+export const POTS: readonly {
+  readonly productId: string;
+  readonly waxG: number;
+  readonly setC: number | null;
+  readonly lot: string;
+}[] = [
+  { productId: 'film-hard', waxG: 310, setC: 57, lot: 'F-207' },
+  { productId: 'cream-hard', waxG: 420, setC: 58, lot: 'C-118' },
+  { productId: 'sugar-firm', waxG: 260, setC: null, lot: 'S-4' },
 ];

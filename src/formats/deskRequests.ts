@@ -46,7 +46,7 @@ export const hoursRequest = Joi.object({
     .required(),
 }).required();
 const potSensor = Joi.string().valid('none', 'simulated').required();
-const potWaxG = Joi.number().integer().min(20).max(5000).required();
+const potWaxG = Joi.number().integer().min(0).max(5000).required();
 export const newPotRequest = Joi.object({
   productId: id.required(),
   waxG: potWaxG,
@@ -57,11 +57,23 @@ export const potRequest = Joi.object({
   waxG: potWaxG,
   sensor: potSensor,
   active: Joi.boolean().required(),
+  heaterW: Joi.number().integer().min(10).max(2000),
+  lid: Joi.boolean(),
+  school: Joi.string().valid('steady', 'melt-off', 'pulses', 'bath'),
+  lot: words(40),
 }).required();
 /** A thermostat stands between a warm hand and what burns the wax; a thermometer says what it says, within reason. */
 export const potNoteRequest = Joi.alternatives(
   Joi.object({ kind: Joi.valid('measured').required(), tempC: Joi.number().min(0).max(150).required() }),
   Joi.object({ kind: Joi.valid('set').required(), tempC: Joi.number().min(20).max(120).allow(null).required() }),
+  Joi.object({
+    kind: Joi.valid('wrist').required(),
+    felt: Joi.string().valid('too-warm', 'right', 'too-cool').required(),
+  }),
+  Joi.object({
+    kind: Joi.string().valid('weighed', 'added').required(),
+    grams: Joi.number().integer().min(0).max(5000).required(),
+  }),
 ).required();
 export const potFaultRequest = Joi.object({
   fault: Joi.string().valid('NONE', 'DROPOUT', 'DRIFT', 'STUCK').required(),

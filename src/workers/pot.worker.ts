@@ -1,6 +1,7 @@
 // The pot from cold, worked out beside the page: some tenths of a second that no frame has to wait for.
 
 import {
+  holdingSetC,
   pulsesFromCold,
   readyAfterS,
   refilled,
@@ -19,6 +20,8 @@ export interface PotAnswer {
   readonly stirredS: number | null;
   /** Microwave pulses where paste is warmed so; null for what stands in a pot. */
   readonly pulsesS: readonly number[] | null;
+  /** Where the thermostat holds the target, °C. */
+  readonly holdC: number;
   /** Filled up with cold wax in the middle of the work; null for paste. */
   readonly toppedUp: Refilled | null;
 }
@@ -30,6 +33,7 @@ self.onmessage = ({ data }: MessageEvent<HeatingInput>): void => {
     switchDown: paste ? null : switchDown(data),
     stirredS: paste ? null : (switchDown({ ...data, stirred: true })?.readyS ?? null),
     pulsesS: paste ? pulsesFromCold(data.product, data.pot.waxG, data.roomC, data.window) : null,
+    holdC: holdingSetC(data),
     toppedUp: paste ? null : refilled(data),
   };
   self.postMessage(answer);

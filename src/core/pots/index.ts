@@ -1,9 +1,11 @@
 export { evenPot, potStep, temps, USUAL_POT } from './pot';
 export type { Pot, PotState } from './pot';
-export { coolsInS, readyAfterS, refilled, switchDown } from './ready';
+export { coolsInS, holdingSetC, readyAfterS, refilled, switchDown } from './ready';
 export type { HeatingInput, PotWindow, Refilled, SwitchDown } from './ready';
 export { pulsesFromCold } from './microwave';
 export { inWindow, isOverSet, loadWarning, potStanding, windowInPot } from './standing';
 export type { InWindow, LoadWarning, PotHeard, PotSample, PotStanding, PotWay } from './standing';
+export { planRefill } from './refill';
 export { potDay } from './potDay';
 export type { PotDay, PotDayInput, PotVisit } from './potDay';
+export { moltenShare } from './waxTable';

@@ -2,17 +2,12 @@
 // stands for each visit, when it may go off; the heat that follows; what does not go together. One pot has one heat.
 
 import type { Product } from '../products';
-import { evenPot, potStep, temps, type Pot, type PotState } from './pot';
+import { evenPot, potStep, temps, toppedUp, type Pot, type PotState } from './pot';
 import { coolsInS, holdingSetC, readyAfterS, type HeatingInput, type PotWindow } from './ready';
+import { planRefill, shortVisit, type PotRefill, type PotUse } from './refill';
 
 /** What one visit wants of the pot; times in seconds from now, wax on the skin from … to. */
-export interface PotVisit {
-  readonly who: string;
-  readonly fromS: number;
-  readonly toS: number;
-  readonly window: PotWindow;
-  readonly grams: number;
-}
+export type PotVisit = PotUse;
 
 export interface PotDayInput {
   readonly product: Product;
@@ -44,11 +39,14 @@ export interface PotDay {
   readonly clashes: readonly (readonly [string, string])[];
   /** The first visit that what is in the pot does not last for. */
   readonly short: { readonly who: string; readonly needsG: number; readonly holdsG: number } | null;
+  /** Where it is filled up for that; null where it lasts. */
+  readonly refill: PotRefill | null;
+  /** When it is right for the first visit, s from now; 0 = it is, null = no visit, or it does not get there. */
+  readonly readyAtS: number | null;
 }
 
-/** Ready a little before it is wanted; a stick needs something to dip into. */
+/** Ready a little before it is wanted. */
 const MARGIN_S = 300;
-const DIP_G = 60;
 /** Windows that share less are not held by one setting: the thermostat plays as much. */
 const SHARED_K = 2;
 /** A setting that keeps the wax this far inside its window is left alone. */
@@ -88,12 +86,9 @@ function stagesOf(visits: readonly PotVisit[]): { stages: readonly Stage[]; clas
 }
 
 function shortOf(visits: readonly PotVisit[], waxG: number): PotDay['short'] {
-  let holdsG = waxG;
-  for (const { who, grams } of visits) {
-    if (grams > holdsG - DIP_G) return { who, needsG: Math.round(grams), holdsG: Math.round(holdsG) };
-    holdsG -= grams;
-  }
-  return null;
+  const short = shortVisit(waxG, visits);
+  const visit = short && visits[short.index];
+  return visit ? { who: visit.who, needsG: Math.round(visit.grams), holdsG: Math.round(short.holdsG) } : null;
 }
 
 /** Needs no visit: without any it says how the pot goes on as it stands. */
@@ -107,6 +102,7 @@ export function potDay(input: PotDayInput): PotDay {
   let standsC = setC;
   let before = tempC;
   let freeS = 0;
+  let readyAtS: number | null = null;
   for (const stage of stages) {
     const { window } = stage;
     const heating = { product, pot, roomC, window };
@@ -120,14 +116,20 @@ export function potDay(input: PotDayInput): PotDay {
       if (atS + leadS > stage.fromS && late === null) {
         late = { who: stage.who, byS: Math.round(atS + leadS - Math.max(0, stage.fromS)) };
       }
+      if (stage === stages[0] && Number.isFinite(leadS)) readyAtS = atS + leadS;
       if (!isHeld) acts.push({ atS, what: wayOf(standsC, holdC), setC: holdC });
     }
+    if (stage === stages[0] && isRight) readyAtS = 0;
     if (!isHeld) standsC = holdC;
     before = window.targetC;
     freeS = stage.toS;
   }
   if (standsC !== null) acts.push({ atS: freeS, what: 'off', setC: null });
-  return { curve: curveOf(input, tempC, acts, untilS), acts, late, clashes, short: shortOf(visits, pot.waxG) };
+  const refill = planRefill({ product, pot, roomC, visits });
+  return {
+    curve: curveOf(input, tempC, { acts, refill }, untilS),
+    ...{ acts, late, clashes, short: shortOf(visits, pot.waxG), refill, readyAtS },
+  };
 }
 
 /** Whether a setting that is off the holding one by some kelvin still keeps the wax in the window. */
@@ -150,7 +152,7 @@ function wayOf(fromC: number | null, toC: number): PotAct['what'] {
 function curveOf(
   { product, pot, roomC, setC }: PotDayInput,
   tempC: number,
-  acts: readonly PotAct[],
+  { acts, refill }: Pick<PotDay, 'acts' | 'refill'>,
   untilS: number,
 ): PotDay['curve'] {
   let state: PotState = evenPot(product, pot.waxG, tempC);
@@ -158,6 +160,9 @@ function curveOf(
   let standsC = setC;
   for (let atS = 0; atS < untilS; atS += STEP_S) {
     for (const act of acts) if (act.atS >= atS && act.atS < atS + STEP_S) standsC = act.setC;
+    if (refill && refill.atS >= atS && refill.atS < atS + STEP_S) {
+      state = toppedUp(product, state, refill.addG, roomC);
+    }
     ({ state } = potStep(product, pot, state, standsC, roomC, STEP_S));
     if ((atS + STEP_S) % SAMPLE_S === 0) curve.push([atS + STEP_S, temps(product, state).mixedC]);
   }

@@ -9,7 +9,7 @@ import { batchNow } from './batchNow';
 import { Cooking, headingFor } from './Cooking';
 import { Rooms } from '@/features/pots/Rooms';
 import { useKitchen } from './useKitchen';
-import { useSeconds } from './useSeconds';
+import { useSeconds } from '@/ui/useSeconds';
 import { Weighing, type Draft } from './Weighing';
 import styles from './Kitchen.module.css';
 

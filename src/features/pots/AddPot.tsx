@@ -3,7 +3,7 @@
 import { Button, InputNumber, Select } from 'antd';
 import { useState } from 'react';
 import type { NewPot, PotsView } from '@/server/services/pots';
-import { SENSORS } from './PotRow';
+import { SENSORS } from './PotMore';
 import styles from './Pots.module.css';
 
 interface Props {

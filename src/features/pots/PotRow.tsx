@@ -1,45 +1,70 @@
 'use client';
 
-import { Button, InputNumber, Popconfirm, Select } from 'antd';
-import { useState } from 'react';
+import { Radio } from 'antd';
+import { moltenShare, type PotDay } from '@/core/pots';
 import { heatFigure, sourceWords, wayWords, windowWords } from '@/features/live/potWords';
 import { WayArrow } from '@/features/live/WayArrow';
+import { refillWords } from '@/features/today/potDayWords';
+import type { Ribbon } from '@/features/today/ribbon';
 import type { PotOnPage } from '@/server/services/pots';
-import type { PotFault } from '@/sim/protocol';
-import { PotDrawing } from './PotDrawing';
+import type { Today } from '@/server/services/today';
+import type { TodayPot } from '@/server/services/todayPots';
+import { timeOfDay } from '@/ui/words';
+import { PotCurve } from './PotCurve';
+import { PotHands } from './PotHands';
+import { PotSection, type Level } from './PotSection';
 import type { PotActs } from './usePotActs';
 import styles from './Pots.module.css';
 
-interface Props {
+export interface PotRowProps {
   readonly pot: PotOnPage;
-  readonly timeZone: string;
+  /** The pot under the day; absent where it was put up a moment ago. */
+  readonly ofDay: TodayPot | undefined;
+  /** Null while it is worked out. */
+  readonly day: PotDay | null;
+  readonly isFailed: boolean;
+  readonly fromMs: number;
+  readonly nowMs: number;
+  readonly today: Today;
+  readonly ribbon: Ribbon;
+  readonly roomC: number;
   readonly acts: PotActs;
   readonly faults: readonly string[];
 }
 
-export const SENSORS = [
-  { value: 'none', label: 'Measured by hand' },
-  { value: 'simulated', label: 'Simulated sensor' },
+const FELT = [
+  { value: 'too-cool', label: 'too cool' },
+  { value: 'right', label: 'right' },
+  { value: 'too-warm', label: 'too warm' },
 ] as const;
 
-const FAULTS: readonly { readonly value: PotFault; readonly label: string }[] = [
-  { value: 'NONE', label: 'No fault' },
-  { value: 'DROPOUT', label: 'Loose plug: silent now and then' },
-  { value: 'DRIFT', label: 'Probe drifts: reads too little' },
-  { value: 'STUCK', label: 'Thermostat sticks' },
-];
+/** What the visits to come will leave in it. */
+function levelsAfter(pot: PotOnPage, today: Today, nowMs: number): readonly Level[] {
+  let left = pot.waxG;
+  return today.visits.flatMap((v) => {
+    const grams = v.pots.find((p) => p.productId === pot.productId)?.grams ?? 0;
+    if (grams === 0 || v.state === 'closed' || v.startsAtMs + v.minutes * 60_000 < nowMs) return [];
+    left = Math.max(0, left - grams);
+    return [{ label: `after ${v.clientName.split(' ')[0] ?? ''}`, grams: left }];
+  });
+}
 
-/** One pot: its section, its heat, and what hands note of it. */
-export function PotRow({ pot, timeZone, acts, faults }: Props) {
+/** One pot: its section, its heat, its day, and what hands note of it. */
+export function PotRow(props: PotRowProps) {
+  const { pot, ofDay, day, isFailed, fromMs, nowMs, today, ribbon, roomC, acts, faults } = props;
+  const { timeZone } = today;
   const window = windowWords(pot, timeZone);
+  const melted = ofDay && pot.tempC !== null ? moltenShare(ofDay.product, pot.tempC) : null;
   return (
     <article className={styles.pot} aria-label={pot.name} data-hot={pot.isOverSet || pot.next?.at === 'over'}>
       <div className={styles.drawn}>
-        <PotDrawing
+        <PotSection
           waxG={pot.waxG}
+          melted={melted}
           isOn={pot.setC !== null}
           hasProbe={pot.sensor !== 'none'}
           isPaste={pot.family === 'sugar'}
+          after={levelsAfter(pot, today, nowMs)}
         />
       </div>
       <div className={styles.told}>
@@ -54,105 +79,50 @@ export function PotRow({ pot, timeZone, acts, faults }: Props) {
           </span>
         </p>
         {window === '' ? <p className="quiet">No visit of today wants it.</p> : <p data-at={pot.next?.at}>{window}</p>}
-        <p className="quiet">{pot.waxG} g in it. An estimate: the wrist decides.</p>
+        <p className="quiet">
+          {pot.waxG} g{pot.lot === '' ? '' : `, lot ${pot.lot}`}. {readyWords(day, fromMs, timeZone)}
+        </p>
+        {day?.short ? <p className={styles.short}>{refillWords(day.refill, fromMs, timeZone)}</p> : null}
         {faults.map((f) => (
           <p key={f} role="alert" className={styles.bad}>
             {f}
           </p>
         ))}
+        <div className={styles.wrist}>
+          <span id={`wrist-${pot.id}`}>On the wrist</span>
+          <Radio.Group
+            aria-labelledby={`wrist-${pot.id}`}
+            optionType="button"
+            value={null}
+            options={[...FELT]}
+            onChange={(e) =>
+              void acts.note(pot.id, { kind: 'wrist', felt: e.target.value as (typeof FELT)[number]['value'] })
+            }
+          />
+        </div>
       </div>
-      <PotHands pot={pot} acts={acts} />
+      {ofDay ? (
+        <PotCurve
+          pot={{ ...ofDay, tempC: pot.tempC }}
+          day={day}
+          isFailed={isFailed}
+          fromMs={fromMs}
+          nowMs={nowMs}
+          today={today}
+          ribbon={ribbon}
+        />
+      ) : (
+        <span />
+      )}
+      <PotHands pot={pot} ofDay={ofDay} roomC={roomC} acts={acts} />
     </article>
   );
 }
 
-/** What was measured by hand, where the thermostat stands, what is in the pot. */
-function PotHands({ pot, acts }: Pick<Props, 'pot' | 'acts'>) {
-  const [measured, setMeasured] = useState<number | null>(null);
-  const [setting, setSetting] = useState<number | null>(null);
-  const { id, version, waxG, sensor } = pot;
-  const note = async (): Promise<void> => {
-    if (measured !== null && (await acts.note(id, { kind: 'measured', tempC: measured }))) setMeasured(null);
-  };
-  const set = async (): Promise<void> => {
-    if (setting !== null && (await acts.note(id, { kind: 'set', tempC: setting }))) setSetting(null);
-  };
-  return (
-    <div className={styles.hands}>
-      <div className={styles.line}>
-        <InputNumber
-          aria-label={`Measured in ${pot.name}, °C`}
-          min={0}
-          max={150}
-          value={measured}
-          onChange={setMeasured}
-          onPressEnter={() => void note()}
-          placeholder="thermometer"
-          suffix="°C"
-        />
-        <Button type="primary" disabled={measured === null} onClick={() => void note()}>
-          Note what I measured
-        </Button>
-      </div>
-      <div className={styles.line}>
-        <InputNumber
-          aria-label={`Thermostat of ${pot.name}, °C`}
-          min={20}
-          max={120}
-          value={setting}
-          onChange={setSetting}
-          onPressEnter={() => void set()}
-          placeholder={pot.setC === null ? 'off' : `${Math.round(pot.setC)}`}
-          suffix="°C"
-        />
-        <Button disabled={setting === null} onClick={() => void set()}>
-          Thermostat set
-        </Button>
-        <Button disabled={pot.setC === null} onClick={() => void acts.note(id, { kind: 'set', tempC: null })}>
-          Off
-        </Button>
-      </div>
-      <details className={styles.more}>
-        <summary>Wax in it, sensor, put away</summary>
-        <div className={styles.line}>
-          <InputNumber
-            key={waxG}
-            aria-label={`Wax in ${pot.name}, g`}
-            min={20}
-            max={5000}
-            precision={0}
-            defaultValue={waxG}
-            onBlur={(e) => {
-              const g = Number(e.target.value.replace(/\D/g, ''));
-              if (g !== waxG && g > 0) void acts.change(id, { version, waxG: g, sensor, active: true });
-            }}
-            suffix="g"
-          />
-          <Select
-            aria-label={`Sensor of ${pot.name}`}
-            value={sensor}
-            options={[...SENSORS]}
-            onChange={(to) => void acts.change(id, { version, waxG, sensor: to, active: true })}
-          />
-        </div>
-        {sensor === 'simulated' ? (
-          <Select
-            aria-label={`Fault to try with ${pot.name}`}
-            placeholder="Try a fault of the simulated sensor"
-            options={[...FAULTS]}
-            onChange={(fault) => void acts.fault(id, fault)}
-          />
-        ) : null}
-        <Popconfirm
-          title={`Put ${pot.name} away?`}
-          description="What was noted of it stays."
-          okText="Put away"
-          cancelText="Keep it"
-          onConfirm={() => void acts.change(id, { version, waxG, sensor, active: false })}
-        >
-          <Button>Put away</Button>
-        </Popconfirm>
-      </details>
-    </div>
-  );
+/** When it is right for the first visit of today; an estimate always. */
+function readyWords(day: PotDay | null, fromMs: number, timeZone: string): string {
+  if (day === null || day.readyAtS === null) return 'An estimate: the wrist decides.';
+  return day.readyAtS === 0
+    ? 'Warm enough as it stands; the wrist decides.'
+    : `Ready about ${timeOfDay(fromMs + 1000 * day.readyAtS, timeZone)} by the plan; the wrist decides.`;
 }

@@ -7,6 +7,12 @@ import type { PotsView } from '@/server/services/pots';
 import { timeOfDay } from '@/ui/words';
 import { AddPot } from './AddPot';
 import { PotRow } from './PotRow';
+import type { PotDay } from '@/core/pots';
+import { ribbonOf } from '@/features/today/ribbon';
+import { usePotDays } from '@/features/today/usePotDays';
+import type { Today } from '@/server/services/today';
+import type { TodayPots } from '@/server/services/todayPots';
+import { useSeconds } from '@/ui/useSeconds';
 import { Rooms } from './Rooms';
 import { usePotActs } from './usePotActs';
 import styles from './Pots.module.css';
@@ -25,12 +31,27 @@ function finding(pots: readonly LivePot[], timeZone: string): string {
   return `${first.name} is wanted at ${at} and not measured`;
 }
 
-/** The pots as they stand, told by their probes or by hand. */
-export function PotsPage({ first, timeZone }: { readonly first: PotsView; readonly timeZone: string }) {
+interface Props {
+  readonly first: PotsView;
+  /** The day, for what the visits want. */
+  readonly today: Today;
+  readonly ofDay: TodayPots;
+}
+
+/** The pots as they stand, told by their probes or by hand, and their day. */
+export function PotsPage({ first, today, ofDay }: Props) {
   const acts = usePotActs(first);
   const { view, said } = acts;
+  const { timeZone } = today;
   const heard = usePots(null);
+  const nowMs = useSeconds(today.nowMs);
   const pots = view.pots.map((p) => ({ ...p, ...heard.pots.find((h) => h.id === p.id) }));
+  const ribbon = ribbonOf(today.visits, today.nowMs);
+  const { fromMs, days } = usePotDays(today, ofDay, ribbon.toMs);
+  const dayOf = (id: string): PotDay | null => {
+    const i = ofDay.pots.findIndex((p) => p.id === id);
+    return days === null || days === 'failed' ? null : (days[i] ?? null);
+  };
   return (
     <section className={styles.page}>
       <div className={styles.head}>
@@ -44,7 +65,20 @@ export function PotsPage({ first, timeZone }: { readonly first: PotsView; readon
         </p>
       ) : null}
       {pots.map((pot) => (
-        <PotRow key={pot.id} pot={pot} timeZone={timeZone} acts={acts} faults={faultWords(pot)} />
+        <PotRow
+          key={pot.id}
+          pot={pot}
+          ofDay={ofDay.pots.find((p) => p.id === pot.id)}
+          day={dayOf(pot.id)}
+          isFailed={days === 'failed'}
+          fromMs={fromMs}
+          nowMs={nowMs}
+          today={today}
+          ribbon={ribbon}
+          roomC={ofDay.roomC}
+          acts={acts}
+          faults={faultWords(pot)}
+        />
       ))}
       <div className={styles.foot}>
         <div>
@@ -65,7 +99,21 @@ export function PotsPage({ first, timeZone }: { readonly first: PotsView; readon
   );
 }
 
-function noteWords({ kind, tempC }: PotsView['notes'][number]): string {
-  if (kind === 'measured') return `measured ${heatFigure(tempC)}`;
-  return tempC === null ? 'switched off' : `set to ${heatFigure(tempC)}`;
+const FELT_WORDS = { 'too-warm': 'too warm', right: 'right', 'too-cool': 'too cool' } as const;
+
+function noteWords({ kind, tempC, felt, grams }: PotsView['notes'][number]): string {
+  switch (kind) {
+    case 'measured':
+      return `measured ${heatFigure(tempC)}`;
+    case 'wrist':
+      return `wrist: ${felt === null ? '' : FELT_WORDS[felt]}${tempC === null ? '' : ` at ${heatFigure(tempC)}`}`;
+    case 'weighed':
+      return `weighed ${grams} g`;
+    case 'added':
+      return `${grams} g added`;
+    case 'used':
+      return `${grams} g used`;
+    default:
+      return tempC === null ? 'switched off' : `set to ${heatFigure(tempC)}`;
+  }
 }

@@ -1,4 +1,4 @@
-import { USUAL_POT, type PotDay } from '@/core/pots';
+import type { PotDay } from '@/core/pots';
 import type { Today } from '@/server/services/today';
 import type { TodayPot, TodayPots } from '@/server/services/todayPots';
 import { timeOfDay } from '@/ui/words';
@@ -36,7 +36,7 @@ export function PotLanes({ today, pots, potDays, ribbon }: Props) {
         />
       ))}
       <p className={styles.caution}>
-        Estimates for a pot of {USUAL_POT.heaterW} W with its lid on: the wrist decides, the label comes first.
+        Estimates for each pot as Pots describes it: the wrist decides, the label comes first.
       </p>
     </>
   );

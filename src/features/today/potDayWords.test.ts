@@ -9,6 +9,8 @@ const day = (over: Partial<PotDay> = {}): PotDay => ({
   late: null,
   clashes: [],
   short: null,
+  refill: null,
+  readyAtS: null,
   ...over,
 });
 const needs = (d: PotDay, nowMs = AT) =>
@@ -32,11 +34,16 @@ describe('what the pots ask for', () => {
     expect(off).toMatchObject({ text: 'Off now: nothing more is worked from it today.', setC: null });
   });
   it('says who clashes and for whom it does not last; neither has a setting as its remedy', () => {
-    const said = needs(day({ clashes: [['A', 'B']], short: { who: 'C', needsG: 220, holdsG: 180 } }));
+    const short = { who: 'C', needsG: 220, holdsG: 180 };
+    const refill = { atS: 3600, readyAtS: 5100, addG: 120, who: 'C', isInTime: true };
+    const said = needs(day({ clashes: [['A', 'B']], short, refill }));
     expect(said.map((n) => n.text)).toEqual([
       'A and B want heats that do not meet, at one time: one pot has one heat.',
-      '220 g needed for C, 180 g in the pot by then: top up before.',
+      '220 g needed for C, 180 g in the pot by then: add 120 g at 09:00, right again about 09:25.',
     ]);
     expect(said.every((n) => n.setC === undefined)).toBe(true);
+    const [late] = needs(day({ short, refill: { ...refill, isInTime: false } }));
+    expect(late?.text).toMatch(/too late for it, take a second pot\.$/);
+    expect(needs(day({ short }))[0]?.text).toMatch(/take a second pot\.$/);
   });
 });

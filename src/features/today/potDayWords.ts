@@ -43,6 +43,14 @@ function lateWords({ who, byS }: NonNullable<PotDay['late']>): string {
   return ` ${who} waits about ${Math.max(1, Math.round(byS / 60))} min for it: test on the wrist.`;
 }
 
+/** When it is filled up, and when it is right again. */
+export function refillWords(refill: PotDay['refill'], fromMs: number, timeZone: string): string {
+  if (!refill) return 'take a second pot.';
+  const at = (s: number): string => timeOfDay(fromMs + 1000 * s, timeZone);
+  const melts = `add ${refill.addG} g at ${at(refill.atS)}, right again about ${at(refill.readyAtS)}`;
+  return refill.isInTime ? `${melts}.` : `${melts}: too late for it, take a second pot.`;
+}
+
 /** What is to be done about one pot now, or cannot be. */
 export function potNeeds({ potId, name, day, fromMs, nowMs, timeZone }: OnePot): readonly PotNeed[] {
   const needs: PotNeed[] = [];
@@ -64,10 +72,8 @@ export function potNeeds({ potId, name, day, fromMs, nowMs, timeZone }: OnePot):
   }
   if (day.short) {
     const { who, needsG, holdsG } = day.short;
-    needs.push({
-      ...{ potId, title: name, weight: 'note' },
-      text: `${needsG} g needed for ${who}, ${holdsG} g in the pot by then: top up before.`,
-    });
+    const says = `${needsG} g needed for ${who}, ${holdsG} g in the pot by then`;
+    needs.push({ potId, title: name, weight: 'note', text: `${says}: ${refillWords(day.refill, fromMs, timeZone)}` });
   }
   return needs;
 }

@@ -1,13 +1,15 @@
 'use client';
 
 import { useMemo } from 'react';
-import { USUAL_POT, type PotDay, type PotDayInput, type PotVisit } from '@/core/pots';
+import type { PotDay, PotDayInput, PotVisit } from '@/core/pots';
 import type { Today } from '@/server/services/today';
 import type { TodayPots } from '@/server/services/todayPots';
 import { useWorkerAnswer, type Answer } from '@/ui/useWorkerAnswer';
 
 /** A heat that differs by less makes no other day. */
 const HALF_K = 0.5;
+/** So little is still a pot, g. */
+const LEAST_G = 20;
 /** The day is looked at anew so often, ms. */
 const STEP_MS = 300_000;
 
@@ -40,9 +42,10 @@ export function usePotDays(today: Today, pots: TodayPots | null, toMs: number): 
     (): readonly PotDayInput[] | null =>
       pots === null || pots.pots.length === 0
         ? null
-        : pots.pots.map(({ product, waxG, tempC, setC }) => ({
+        : pots.pots.map(({ product, waxG, heaterW, lid, tempC, setC }) => ({
             product,
-            pot: { ...USUAL_POT, waxG },
+            // an empty pot is worked out with a dip in it: what is short is said
+            pot: { heaterW, lid, waxG: Math.max(LEAST_G, waxG) },
             roomC: pots.roomC,
             tempC: tempC === null ? null : Math.round(tempC / HALF_K) * HALF_K,
             setC,

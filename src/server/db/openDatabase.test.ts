@@ -114,6 +114,38 @@ describe('openDatabase', () => {
     openDatabase(old, { beforeMigration }).close();
     expect(copied).toEqual([old]);
   });
+  it('rebuilds a table that others point to, and keeps all that is in it', () => {
+    const path = file();
+    const old = join(mkdtempSync(join(tmpdir(), 'strickle-drizzle-')), 'drizzle');
+    mkdirSync(join(old, 'meta'), { recursive: true });
+    const journal = JSON.parse(readFileSync('drizzle/meta/_journal.json', 'utf8')) as { entries: { tag: string }[] };
+    const entries = journal.entries.slice(
+      0,
+      journal.entries.findIndex((e) => e.tag.startsWith('0014')),
+    );
+    writeFileSync(join(old, 'meta', '_journal.json'), JSON.stringify({ ...journal, entries }));
+    for (const { tag } of entries) writeFileSync(join(old, `${tag}.sql`), readFileSync(`drizzle/${tag}.sql`));
+    const before = openDatabase(path, { folder: old });
+    before.db.run(sql`insert into products (id, data) values ('film-hard', '{"v":1,"product":{}}')`);
+    before.db.run(
+      sql`insert into pots (id, product_id, wax_g, sensor, channel) values ('p', 'film-hard', 310, 'none', 1)`,
+    );
+    before.db.run(sql`insert into pot_notes (pot_id, at_ms, kind, temp_c) values ('p', 5, 'measured', 57)`);
+    before.db.run(sql`insert into pot_heats (pot_id, at_ms, temp_c) values ('p', 5, 57)`);
+    before.close();
+    const { db, close } = openDatabase(path);
+    expect(db.all(sql`select wax_g, heater_w, lid, school, lot from pots`)).toEqual([
+      { wax_g: 310, heater_w: 100, lid: 1, school: 'steady', lot: '' },
+    ]);
+    expect(db.all(sql`select kind, temp_c, felt, grams from pot_notes`)).toEqual([
+      { kind: 'measured', temp_c: 57, felt: null, grams: null },
+    ]);
+    expect(db.all(sql`select temp_c from pot_heats`)).toEqual([{ temp_c: 57 }]);
+    expect(db.all(sql`pragma foreign_key_check`)).toEqual([]);
+    expect(() => db.run(sql`delete from pot_notes`)).toThrow();
+    expect(db.all(sql`select seq from pot_notes`)).toHaveLength(1);
+    close();
+  });
   it('tells faults of the disk and of rights from damage', () => {
     const coded = (code: string): Error => Object.assign(new Error('x'), { code });
     expect(

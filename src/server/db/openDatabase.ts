@@ -104,11 +104,13 @@ export function openDatabase(file: string, options: OpenOptions = {}): OpenDatab
     if (!isThere) ownFile(file);
     raw.pragma('journal_mode = WAL');
     raw.pragma('synchronous = FULL');
-    raw.pragma('foreign_keys = ON');
     raw.pragma(`cache_size = ${-CACHE_KIB}`);
     for (const end of ['', '-wal', '-shm']) if (existsSync(file + end)) chmodSync(file + end, 0o600);
     const db = drizzle(raw, { schema });
+    // a table that is rebuilt is gone for a moment, and what points to it must not stop it
+    raw.pragma('foreign_keys = OFF');
     migrate(db, { migrationsFolder: folder });
+    raw.pragma('foreign_keys = ON');
     return { db, close: () => closeFolded(raw) };
   } catch (error) {
     const fault = faultOf(error);

@@ -65,7 +65,8 @@ function sayPots(db: Db, only?: string): void {
   const roomC = readStudio(db)?.settings.roomC ?? 22;
   for (const { pot, product } of readPots(db)) {
     if (pot.sensor !== 'simulated' || (only !== undefined && pot.id !== only)) continue;
-    const { waxG, setC, channel } = pot;
+    const { setC, channel } = pot;
+    const waxG = Math.max(20, pot.waxG);
     say({ kind: 'pot', channel, pot: { product, waxG, setC, roomC, tempC: lastKnownC(db, pot.id, setC, roomC) } });
   }
 }

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gte, lt, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gte, lt, lte, sql } from 'drizzle-orm';
 import type { Product } from '../../core/products';
 import type { DbOrTx } from '../db/openDatabase';
 import { prepared } from '../db/prepared';
@@ -31,7 +31,7 @@ export const updatePot = (
   db: DbOrTx,
   id: string,
   version: number,
-  change: Partial<Pick<PotRow, 'waxG' | 'setC' | 'sensor' | 'active'>>,
+  change: Partial<typeof pots.$inferInsert>,
 ): boolean =>
   db
     .update(pots)
@@ -56,6 +56,35 @@ export const lastMeasured = (db: DbOrTx, potId: string): PotNoteRow | undefined 
   lastNote(db).get({ potId, kind: 'measured' });
 /** When its thermostat was last set or switched. */
 export const lastSet = (db: DbOrTx, potId: string): PotNoteRow | undefined => lastNote(db).get({ potId, kind: 'set' });
+/** The last time before an instant that a pot felt right on the wrist, as it stood then; null where it never did. */
+export function lastRight(
+  db: DbOrTx,
+  potId: string,
+  beforeMs: number,
+): { readonly atMs: number; readonly setC: number | null; readonly tempC: number | null } | null {
+  const of = eq(potNotes.potId, potId);
+  const right = db
+    .select()
+    .from(potNotes)
+    .where(and(of, eq(potNotes.kind, 'wrist'), eq(potNotes.felt, 'right'), lt(potNotes.atMs, beforeMs)))
+    .orderBy(desc(potNotes.seq))
+    .limit(1)
+    .get();
+  if (!right) return null;
+  const before = (kind: 'set' | 'measured', sinceMs: number): PotNoteRow | undefined =>
+    db
+      .select()
+      .from(potNotes)
+      .where(and(of, eq(potNotes.kind, kind), lte(potNotes.atMs, right.atMs), gte(potNotes.atMs, sinceMs)))
+      .orderBy(desc(potNotes.atMs), desc(potNotes.seq))
+      .limit(1)
+      .get();
+  const measured = right.tempC ?? before('measured', right.atMs - HELD_MS)?.tempC ?? null;
+  return { atMs: right.atMs, setC: before('set', 0)?.tempC ?? null, tempC: measured };
+}
+/** A heat that was measured says what it was for so long, ms. */
+const HELD_MS = 30 * 60_000;
+
 /** The last notes of all pots, latest first. */
 export const lastNotes = (db: DbOrTx, most: number): PotNoteRow[] =>
   db.select().from(potNotes).orderBy(desc(potNotes.seq)).limit(most).all();

@@ -9,6 +9,7 @@ import { insertPotNote, lastPotHeat } from '../repos/potRepo';
 import { loadBench } from './bench';
 import { nextPots } from './nextPots';
 import { openVisit } from './openVisit';
+import { usePots } from './potUse';
 import { addPot, changePot, loadPots, notePot, simulatedChannel, type PotsView } from './pots';
 
 const NOW = Date.UTC(2027, 4, 8, 8, 0);
@@ -156,5 +157,58 @@ describe('nextPots', () => {
   });
   it('looks at no visit of another hour once the day is over', () => {
     expect(nextPots(open.db, NOW + 15 * 3_600_000).size).toBe(0);
+  });
+});
+
+describe('what is in a pot', () => {
+  const film = () => {
+    const pot = view().pots.find((p) => p.productId === 'film-hard');
+    if (!pot) throw new Error('no film wax');
+    return pot;
+  };
+  it('is as weighed, more by what is added, and never more than a pot holds', () => {
+    const { id, waxG } = film();
+    expect(notePot(open.db, id, { kind: 'added', grams: 100 }, BY).ok).toBe(true);
+    expect(film().waxG).toBe(waxG + 100);
+    expect(notePot(open.db, id, { kind: 'weighed', grams: 385 }, BY).ok).toBe(true);
+    expect(film().waxG).toBe(385);
+    expect(notePot(open.db, id, { kind: 'added', grams: 4900 }, BY).ok).toBe(false);
+    expect(film().waxG).toBe(385);
+  });
+  it('is counted down by a visit, by the share of its strips that were laid, and once', () => {
+    const { waxG, id } = film();
+    const made = openVisit(open.db, { bookingId: 'demo-booking-ottilie' }, NOW);
+    const loaded = made.ok ? loadBench(open.db, made.value.visitId, NOW) : made;
+    if (!loaded.ok) throw new Error('no visit');
+    const { plan, visit } = loaded.value;
+    const needs = plan.materials.find((m) => m.item === 'film-hard')?.amount ?? 0;
+    expect(needs).toBeGreaterThan(10);
+    const strips = plan.zones.flatMap((z) => z.strips.map((s) => s.id));
+    const laid = (n: number) =>
+      strips.slice(0, n).map((strip, i) => ({ id: `e${i}`, atMs: NOW, kind: 'laid' as const, strip }));
+    const use = { visitId: visit.id, plan, atMs: NOW, personId: 'ines' };
+    usePots(open.db, { ...use, journal: [] });
+    expect(film().waxG).toBe(waxG);
+    usePots(open.db, { ...use, journal: laid(strips.length) });
+    expect(film().waxG).toBe(waxG - Math.round(needs));
+    const half = Math.floor(strips.length / 2);
+    usePots(open.db, { ...use, journal: laid(half) });
+    expect(film().waxG).toBe(waxG - Math.round(needs) - Math.round((needs * half) / strips.length));
+    const [note] = view().notes;
+    expect(note).toMatchObject({ kind: 'used', pot: expect.stringMatching(/^Film/) as string });
+    // mass: what is in it and what was used is what was in it
+    const used = view().notes.filter((n) => n.kind === 'used');
+    expect(film().waxG + used.reduce((s, n) => s + (n.grams ?? 0), 0)).toBe(waxG);
+    expect(id).toBe(film().id);
+  });
+  it('as on the last day on which it felt right: where it stood then; not of today', () => {
+    const { id, asOn } = film();
+    expect(asOn).toMatchObject({ setC: 57, tempC: 56 });
+    expect(notePot(open.db, id, { kind: 'set', tempC: 61 }, BY).ok).toBe(true);
+    expect(notePot(open.db, id, { kind: 'wrist', felt: 'right' }, BY).ok).toBe(true);
+    expect(film().asOn).toEqual(asOn);
+    const tomorrow = loadPots(open.db, NOW + 86_400_000);
+    const later = tomorrow.ok ? tomorrow.value.pots.find((p) => p.id === id)?.asOn : null;
+    expect(later).toMatchObject({ on: '2027-05-08', setC: 61 });
   });
 });

@@ -4,6 +4,8 @@ import 'server-only';
 import { randomUUID } from 'node:crypto';
 import type { Family } from '../../core/anatomy';
 import { ok } from '../../core/shared';
+import { civilDateAt, instantAt } from '../clock';
+import { atomically, mustWrite } from '../db/atomically';
 import { MOST_CHANNELS } from '../../sim/protocol';
 import type { Db } from '../db/openDatabase';
 import { notFound, refused, stale, type ServiceResult } from '../errors';
@@ -13,22 +15,26 @@ import {
   insertPot,
   insertPotNote,
   lastNotes,
+  lastRight,
   readPot,
   readPots,
   updatePot,
   type PotNoteRow,
   type PotRow,
 } from '../repos/potRepo';
-import { allProducts, peopleNames } from '../repos/studioRepo';
+import { allProducts, peopleNames, readStudio } from '../repos/studioRepo';
 
-export interface PotOnPage extends LivePot, Pick<PotRow, 'waxG' | 'sensor' | 'channel' | 'version'> {
+export interface PotOnPage
+  extends LivePot, Pick<PotRow, 'waxG' | 'sensor' | 'channel' | 'version' | 'heaterW' | 'lid' | 'school' | 'lot'> {
   readonly family: Family;
+  /** The last day before today on which it felt right on the wrist: where it stood, how warm it was. */
+  readonly asOn: { readonly on: string; readonly setC: number | null; readonly tempC: number | null } | null;
 }
 export interface PotsView {
   readonly pots: readonly PotOnPage[];
   /** Products that a pot may hold. */
   readonly products: readonly { readonly id: string; readonly name: string }[];
-  readonly notes: readonly (Pick<PotNoteRow, 'seq' | 'atMs' | 'kind' | 'tempC'> & {
+  readonly notes: readonly (Pick<PotNoteRow, 'seq' | 'atMs' | 'kind' | 'tempC' | 'felt' | 'grams'> & {
     readonly pot: string;
     readonly person: string;
   })[];
@@ -39,6 +45,8 @@ const NOTES_SHOWN = 6;
 export function loadPots(db: Db, nowMs: number): ServiceResult<PotsView> {
   const rows = new Map(readPots(db).map((r) => [r.pot.id, r]));
   const names = peopleNames(db);
+  const timeZone = readStudio(db)?.timeZone ?? 'UTC';
+  const todayMs = instantAt(civilDateAt(nowMs, timeZone), 0, 0, timeZone);
   const shelf = allProducts(db);
   const nameOf = (potId: string): string => {
     const product = readPot(db, potId)?.productId;
@@ -48,12 +56,15 @@ export function loadPots(db: Db, nowMs: number): ServiceResult<PotsView> {
     pots: livePots(db, nowMs).flatMap((live) => {
       const row = rows.get(live.id);
       if (!row) return [];
-      const { waxG, sensor, channel, version } = row.pot;
-      return [{ ...live, waxG, sensor, channel, version, family: row.product.family }];
+      const { waxG, sensor, channel, version, heaterW, lid, school, lot } = row.pot;
+      const right = lastRight(db, live.id, todayMs);
+      const asOn = right ? { on: civilDateAt(right.atMs, timeZone), setC: right.setC, tempC: right.tempC } : null;
+      const stands = { waxG, sensor, channel, version, heaterW, lid, school, lot };
+      return [{ ...live, ...stands, asOn, family: row.product.family }];
     }),
     products: shelf.filter((p) => p.stocked).map((p) => ({ id: p.id, name: p.data.product.name })),
-    notes: lastNotes(db, NOTES_SHOWN).map(({ seq, atMs, kind, tempC, potId, personId }) => ({
-      ...{ seq, atMs, kind, tempC, pot: nameOf(potId) },
+    notes: lastNotes(db, NOTES_SHOWN).map(({ seq, atMs, kind, tempC, felt, grams, potId, personId }) => ({
+      ...{ seq, atMs, kind, tempC, felt, grams, pot: nameOf(potId) },
       person: personId === null ? '' : (names.get(personId) ?? ''),
     })),
   });
@@ -86,6 +97,11 @@ export interface PotChange {
   readonly sensor: PotRow['sensor'];
   /** False puts it away. */
   readonly active: boolean;
+  /** Absent = as it is. */
+  readonly heaterW?: number | undefined;
+  readonly lid?: boolean | undefined;
+  readonly school?: PotRow['school'] | undefined;
+  readonly lot?: string | undefined;
 }
 
 export function changePot(
@@ -98,26 +114,47 @@ export function changePot(
   return updatePot(db, id, version, change) ? ok({ id, channel: pot.channel }) : stale(null);
 }
 
-export interface PotNote {
-  readonly kind: PotNoteRow['kind'];
+export type PotNote =
   /** °C; null = switched off. */
-  readonly tempC: number | null;
-}
+  | { readonly kind: 'measured'; readonly tempC: number | null }
+  | { readonly kind: 'set'; readonly tempC: number | null }
+  | { readonly kind: 'wrist'; readonly felt: 'too-warm' | 'right' | 'too-cool' }
+  /** In it by the scales, or put into it, g. */
+  | { readonly kind: 'weighed'; readonly grams: number }
+  | { readonly kind: 'added'; readonly grams: number };
 
-/** Notes what was measured, or what the thermostat was set to; kept for good. */
+const MOST_G = 5000;
+
+/** Notes what was measured, set, felt, weighed or added; kept for good. */
 export function notePot(
   db: Db,
   id: string,
-  { kind, tempC }: PotNote,
+  note: PotNote,
   by: { readonly atMs: number; readonly personId: string | null },
 ): ServiceResult<Pick<PotRow, 'id' | 'channel' | 'setC'>> {
-  const pot = readPot(db, id);
-  if (!pot?.active) return notFound('pot');
-  if (kind === 'measured' && tempC === null) return refused('What was measured is missing.', 'tempC');
-  insertPotNote(db, { potId: id, kind, tempC, ...by });
-  if (kind === 'measured') return ok({ id, channel: pot.channel, setC: pot.setC });
-  updatePot(db, id, pot.version, { setC: tempC });
-  return ok({ id, channel: pot.channel, setC: tempC });
+  return atomically(db, () => {
+    const pot = readPot(db, id);
+    if (!pot?.active) return notFound('pot');
+    const { channel, setC } = pot;
+    if (note.kind === 'wrist') {
+      const tempC = livePots(db, by.atMs).find((p) => p.id === id)?.tempC ?? null;
+      insertPotNote(db, { potId: id, kind: 'wrist', felt: note.felt, tempC, ...by });
+      return ok({ id, channel, setC });
+    }
+    if (note.kind === 'weighed' || note.kind === 'added') {
+      const waxG = note.kind === 'weighed' ? note.grams : pot.waxG + note.grams;
+      if (waxG > MOST_G) return refused(`That would be ${waxG} g: no pot holds more than ${MOST_G} g.`, 'grams');
+      insertPotNote(db, { potId: id, kind: note.kind, grams: note.grams, ...by });
+      mustWrite(updatePot(db, id, pot.version, { waxG }), 'the pot');
+      return ok({ id, channel, setC });
+    }
+    const { kind, tempC } = note;
+    if (kind === 'measured' && tempC === null) return refused('What was measured is missing.', 'tempC');
+    insertPotNote(db, { potId: id, kind, tempC, ...by });
+    if (kind === 'measured') return ok({ id, channel, setC });
+    mustWrite(updatePot(db, id, pot.version, { setC: tempC }), 'the pot');
+    return ok({ id, channel, setC: tempC });
+  });
 }
 
 /** The channel of a pot that the simulated sensor tells. */

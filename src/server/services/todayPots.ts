@@ -13,6 +13,8 @@ export interface TodayPot {
   readonly name: string;
   readonly product: Product;
   readonly waxG: number;
+  readonly heaterW: number;
+  readonly lid: boolean;
   readonly tempC: number | null;
   readonly setC: number | null;
   /** Heats of the day as they were written down, every few minutes. */
@@ -39,8 +41,8 @@ export function todayPots(db: Db, date: string, nowMs: number): TodayPots {
       for (const { atMs, tempC } of potHeatsBetween(db, pot.id, fromMs, nowMs)) {
         if (atMs - (heats.at(-1)?.[0] ?? 0) >= EVERY_MS) heats.push([atMs, tempC]);
       }
-      const { id, waxG, setC } = pot;
-      return { id, waxG, setC, product, heats, name: product.name, tempC: now?.tempC ?? null };
+      const { id, waxG, setC, heaterW, lid } = pot;
+      return { ...{ id, waxG, setC, heaterW, lid }, product, heats, name: product.name, tempC: now?.tempC ?? null };
     }),
   };
 }

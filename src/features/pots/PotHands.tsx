@@ -1,0 +1,95 @@
+'use client';
+
+import { Button, InputNumber } from 'antd';
+import { useState } from 'react';
+import type { PotOnPage } from '@/server/services/pots';
+import type { TodayPot } from '@/server/services/todayPots';
+import { dayMonth } from '@/ui/words';
+import { PotMore } from './PotMore';
+import type { PotActs } from './usePotActs';
+import styles from './Pots.module.css';
+
+interface Props {
+  readonly pot: PotOnPage;
+  readonly ofDay: TodayPot | undefined;
+  readonly roomC: number;
+  readonly acts: PotActs;
+}
+
+/** What was measured by hand, where the thermostat stands; as on the last day when it was right, in one tap. */
+export function PotHands({ pot, ofDay, roomC, acts }: Props) {
+  const [measured, setMeasured] = useState<number | null>(null);
+  const [setting, setSetting] = useState<number | null>(null);
+  const { id } = pot;
+  const note = async (): Promise<void> => {
+    if (measured !== null && (await acts.note(id, { kind: 'measured', tempC: measured }))) setMeasured(null);
+  };
+  const set = async (): Promise<void> => {
+    if (setting !== null && (await acts.note(id, { kind: 'set', tempC: setting }))) setSetting(null);
+  };
+  return (
+    <div className={styles.hands}>
+      <AsOn pot={pot} acts={acts} />
+      <div className={styles.line}>
+        <InputNumber
+          aria-label={`Measured in ${pot.name}, °C`}
+          min={0}
+          max={150}
+          value={measured}
+          onChange={setMeasured}
+          onPressEnter={() => void note()}
+          placeholder="thermometer"
+          suffix="°C"
+        />
+        <Button
+          type="primary"
+          aria-label="Note what I measured"
+          disabled={measured === null}
+          onClick={() => void note()}
+        >
+          Note
+        </Button>
+      </div>
+      <div className={styles.line}>
+        <InputNumber
+          aria-label={`Thermostat of ${pot.name}, °C`}
+          min={20}
+          max={120}
+          value={setting}
+          onChange={setSetting}
+          onPressEnter={() => void set()}
+          placeholder={pot.setC === null ? 'off' : `set ${Math.round(pot.setC)}`}
+          suffix="°C"
+        />
+        <Button aria-label="Thermostat set" disabled={setting === null} onClick={() => void set()}>
+          Set
+        </Button>
+        <Button disabled={pot.setC === null} onClick={() => void acts.note(id, { kind: 'set', tempC: null })}>
+          Off
+        </Button>
+      </div>
+      <PotMore pot={pot} ofDay={ofDay} roomC={roomC} acts={acts} />
+    </div>
+  );
+}
+
+/** The last day on which it felt right: where it stood then is one tap away. */
+function AsOn({ pot, acts }: Pick<Props, 'pot' | 'acts'>) {
+  const { asOn, id, setC } = pot;
+  if (!asOn) return null;
+  const was = [asOn.tempC === null ? '' : `${Math.round(asOn.tempC)}° in it`, 'felt right on the wrist'];
+  const isSo = asOn.setC !== null && setC !== null && Math.round(asOn.setC) === Math.round(setC);
+  return (
+    <div className={styles.asOn}>
+      <Button
+        block
+        disabled={asOn.setC === null || isSo}
+        onClick={() => void acts.note(id, { kind: 'set', tempC: asOn.setC })}
+      >
+        As on {dayMonth(asOn.on)}
+        {asOn.setC === null ? '' : `: ${Math.round(asOn.setC)}°`}
+      </Button>
+      <small className="quiet">{[isSo ? 'set so now' : '', ...was].filter(Boolean).join(', ')}</small>
+    </div>
+  );
+}
