@@ -100,7 +100,7 @@ test('the simulated sensor says that it is one, tells on its own, and falls sile
   await page.goto('/pots');
   await ready(page);
   const sugar = pot(page, 'Firm sugar paste');
-  await sugar.getByText('Wax in it, sensor, put away').click();
+  await sugar.getByText('Weigh, fill, way of heating, sensor').click();
   await sugar.getByRole('combobox', { name: /^Sensor of/ }).press('ArrowDown');
   await page.getByTitle('Simulated sensor').last().click();
   await expect(sugar.getByTestId('heat')).toHaveText(/2\d°/, { timeout: 60_000 });
@@ -113,4 +113,35 @@ test('the simulated sensor says that it is one, tells on its own, and falls sile
   await sugar.getByRole('combobox', { name: /^Sensor of/ }).press('ArrowDown');
   await page.getByTitle('Measured by hand').last().click();
   await expect(sugar).toContainText('not measured');
+});
+
+test('a pot is weighed and filled up, how it felt is noted, and it is set as on the last day when it was right', async ({
+  page,
+}) => {
+  await page.goto('/pots');
+  await ready(page);
+  const cream = pot(page, 'Cream hard wax');
+  await cream.getByText('Weigh, fill, way of heating, sensor').click();
+  const grams = cream.getByRole('spinbutton', { name: /^Wax in/ });
+  await grams.fill('300');
+  await cream.getByRole('button', { name: 'Weighed' }).click();
+  await expect(cream.getByText(/^300 g, lot C-118/)).toBeVisible();
+  await grams.fill('80');
+  await cream.getByRole('button', { name: 'Added' }).click();
+  await expect(cream.getByText(/^380 g, lot C-118/)).toBeVisible();
+  // more than any pot holds is refused, and what was typed stands
+  await grams.fill('4900');
+  await cream.getByRole('button', { name: 'Added' }).click();
+  await expect(page.getByText(/no pot holds more than 5000 g/)).toBeVisible();
+  await expect(grams).toHaveValue('4900');
+  await cream.locator('label').filter({ hasText: 'right' }).click();
+  await expect(page.getByText(/cream hard wax, tablets, wrist: right/)).toBeVisible();
+  await cream.getByRole('button', { name: 'Off', exact: true }).click();
+  await expect(cream).toContainText('switched off');
+  await cream.getByRole('button', { name: /^As on \d+ \w+: 58°$/ }).click();
+  await expect(cream).toContainText('set to 58°');
+  await page.reload();
+  await ready(page);
+  await expect(pot(page, 'Cream hard wax').getByText(/^380 g, lot C-118/)).toBeVisible();
+  expect((await new AxeBuilder({ page }).withTags(WCAG).analyze()).violations).toEqual([]);
 });

@@ -13,17 +13,19 @@ const HOUR_MS = 3_600_000;
 const PASTE_SET_C = 38;
 
 export function insertPots(tx: DbOrTx, nowMs: number): void {
-  for (const [i, pot] of POTS.entries()) {
-    const potId = `pot-${i + 1}`;
-    insertPot(tx, { id: potId, channel: i + 1, sensor: potSensor(), ...pot });
-    // an earlier day first: the log is in the order of time
-    const thenMs = nowMs - (21 + 3 * i) * DAY_MS;
-    const setThenC = pot.setC ?? PASTE_SET_C;
-    const by = { potId, personId: 'ines' };
+  const pots = POTS.map((pot, i) => ({ ...pot, id: `pot-${i + 1}`, channel: i + 1 }));
+  for (const pot of pots) insertPot(tx, { sensor: potSensor(), ...pot });
+  // earlier days first, the oldest of them on top: the log is in the order of time
+  for (const { id, channel, setC } of [...pots].reverse()) {
+    const thenMs = nowMs - (18 + 3 * channel) * DAY_MS;
+    const setThenC = setC ?? PASTE_SET_C;
+    const by = { potId: id, personId: 'ines' };
     insertPotNote(tx, { ...by, kind: 'set', tempC: setThenC, atMs: thenMs - HOUR_MS });
     insertPotNote(tx, { ...by, kind: 'wrist', felt: 'right', tempC: setThenC - 1, atMs: thenMs });
     insertPotNote(tx, { ...by, kind: 'set', tempC: null, atMs: thenMs + 4 * HOUR_MS });
-    insertPotNote(tx, { potId, kind: 'set', tempC: pot.setC, atMs: nowMs - HOUR_MS, personId: null });
-    insertPotHeat(tx, { potId, atMs: nowMs, tempC: pot.setC ?? 22 });
+  }
+  for (const { id, setC } of pots) {
+    insertPotNote(tx, { potId: id, kind: 'set', tempC: setC, atMs: nowMs - HOUR_MS, personId: null });
+    insertPotHeat(tx, { potId: id, atMs: nowMs, tempC: setC ?? 22 });
   }
 }

@@ -21,6 +21,8 @@ export interface PotRefill {
   readonly addG: number;
   /** Whom what is in it would not last for. */
   readonly who: string;
+  /** What a full can still lacks for that visit: it is filled up again on the way, g. */
+  readonly stillShortG: number;
   /** False where no gap is long enough: the visit waits, or takes another pot. */
   readonly isInTime: boolean;
 }
@@ -67,7 +69,9 @@ export function planRefill({ product, pot, roomC, visits }: RefillInput): PotRef
       const [next, before] = [visits[i], visits[i - 1]];
       const holdsG = Math.max(DIP_G, held[i] ?? 0);
       const between = visits.slice(i, short.index).reduce((sum, v) => sum + v.grams, 0);
-      const addG = Math.min(Math.ceil((between + rest + DIP_G - holdsG) / STEP_G) * STEP_G, Math.floor(full - holdsG));
+      const wantedG = Math.ceil((between + rest + DIP_G - holdsG) / STEP_G) * STEP_G;
+      const addG = Math.min(wantedG, Math.floor((full - holdsG) / STEP_G) * STEP_G);
+      const stillShortG = Math.max(0, Math.round(between + wanting.grams + DIP_G - holdsG - addG));
       if (!next || addG <= 0) return [];
       const { window } = next;
       const state = toppedUp(product, evenPot(product, holdsG, window.targetC), addG, roomC);
@@ -76,7 +80,7 @@ export function planRefill({ product, pot, roomC, visits }: RefillInput): PotRef
       const atS = Math.max(0, before?.toS ?? 0);
       if (meltS === null) return [];
       const readyAtS = atS + meltS;
-      return [{ atS, readyAtS, addG, who: wanting.who, isInTime: readyAtS + MARGIN_S <= next.fromS }];
+      return [{ atS, readyAtS, addG, stillShortG, who: wanting.who, isInTime: readyAtS + MARGIN_S <= next.fromS }];
     },
   );
   return tried.find((r) => r.isInTime) ?? tried[0] ?? null;

@@ -20,7 +20,7 @@ interface Props {
   readonly ribbon: Ribbon;
 }
 
-const [W, H, LEFT, TOP, FOOT] = [440, 186, 34, 16, 160] as const;
+const [W, H, LEFT, TOP, FOOT] = [440, 196, 34, 48, 172] as const;
 const [LOW_C, HIGH_C] = [18, 72] as const;
 
 export function PotCurve({ pot, day, isFailed, fromMs, nowMs, today, ribbon }: Props) {
@@ -93,10 +93,11 @@ export function PotCurve({ pot, day, isFailed, fromMs, nowMs, today, ribbon }: P
         const isEnd = cx > W - 90;
         return (
           <g key={`${m.words} ${m.atMs}`}>
+            <path d={`M${cx} ${16 + 14 * (i % 3)} V${cy}`} className={styles.leader} />
             <circle cx={cx} cy={cy} r="5.5" className={styles.moment} data-done={m.atMs <= nowMs} />
             <text
-              x={isEnd ? cx - 8 : cx + 8}
-              y={Math.max(12, cy - 8 - 13 * (i % 2))}
+              x={isEnd ? cx + 4 : cx - 4}
+              y={12 + 14 * (i % 3)}
               textAnchor={isEnd ? 'end' : 'start'}
               className={styles.momentWords}
             >

@@ -3,21 +3,17 @@
 import { Button, InputNumber } from 'antd';
 import { useState } from 'react';
 import type { PotOnPage } from '@/server/services/pots';
-import type { TodayPot } from '@/server/services/todayPots';
 import { dayMonth } from '@/ui/words';
-import { PotMore } from './PotMore';
 import type { PotActs } from './usePotActs';
 import styles from './Pots.module.css';
 
 interface Props {
   readonly pot: PotOnPage;
-  readonly ofDay: TodayPot | undefined;
-  readonly roomC: number;
   readonly acts: PotActs;
 }
 
 /** What was measured by hand, where the thermostat stands; as on the last day when it was right, in one tap. */
-export function PotHands({ pot, ofDay, roomC, acts }: Props) {
+export function PotHands({ pot, acts }: Props) {
   const [measured, setMeasured] = useState<number | null>(null);
   const [setting, setSetting] = useState<number | null>(null);
   const { id } = pot;
@@ -68,16 +64,15 @@ export function PotHands({ pot, ofDay, roomC, acts }: Props) {
           Off
         </Button>
       </div>
-      <PotMore pot={pot} ofDay={ofDay} roomC={roomC} acts={acts} />
     </div>
   );
 }
 
 /** The last day on which it felt right: where it stood then is one tap away. */
-function AsOn({ pot, acts }: Pick<Props, 'pot' | 'acts'>) {
+function AsOn({ pot, acts }: Props) {
   const { asOn, id, setC } = pot;
   if (!asOn) return null;
-  const was = [asOn.tempC === null ? '' : `${Math.round(asOn.tempC)}° in it`, 'felt right on the wrist'];
+  const was = [asOn.tempC === null ? '' : `${Math.round(asOn.tempC)}° in it`, 'felt right'];
   const isSo = asOn.setC !== null && setC !== null && Math.round(asOn.setC) === Math.round(setC);
   return (
     <div className={styles.asOn}>

@@ -12,6 +12,7 @@ import type { TodayPot } from '@/server/services/todayPots';
 import { timeOfDay } from '@/ui/words';
 import { PotCurve } from './PotCurve';
 import { PotHands } from './PotHands';
+import { PotMore } from './PotMore';
 import { PotSection, type Level } from './PotSection';
 import type { PotActs } from './usePotActs';
 import styles from './Pots.module.css';
@@ -78,7 +79,11 @@ export function PotRow(props: PotRowProps) {
             <span className="quiet">{sourceWords(pot, timeZone)}</span>
           </span>
         </p>
-        {window === '' ? <p className="quiet">No visit of today wants it.</p> : <p data-at={pot.next?.at}>{window}</p>}
+        {window === '' ? (
+          <p className="quiet">{laterWords(pot, today, nowMs)}</p>
+        ) : (
+          <p data-at={pot.next?.at}>{window}</p>
+        )}
         <p className="quiet">
           {pot.waxG} g{pot.lot === '' ? '' : `, lot ${pot.lot}`}. {readyWords(day, fromMs, timeZone)}
         </p>
@@ -89,7 +94,7 @@ export function PotRow(props: PotRowProps) {
           </p>
         ))}
         <div className={styles.wrist}>
-          <span id={`wrist-${pot.id}`}>On the wrist</span>
+          <span id={`wrist-${pot.id}`}>Wrist</span>
           <Radio.Group
             aria-labelledby={`wrist-${pot.id}`}
             optionType="button"
@@ -114,15 +119,27 @@ export function PotRow(props: PotRowProps) {
       ) : (
         <span />
       )}
-      <PotHands pot={pot} ofDay={ofDay} roomC={roomC} acts={acts} />
+      <PotHands pot={pot} acts={acts} />
+      <PotMore pot={pot} ofDay={ofDay} roomC={roomC} acts={acts} />
     </article>
   );
+}
+
+/** Who wants it later today, where no window of it is told yet. */
+function laterWords(pot: PotOnPage, today: Today, nowMs: number): string {
+  const visit = today.visits.find(
+    (v) => v.state !== 'closed' && v.startsAtMs > nowMs && v.pots.some((p) => p.productId === pot.productId),
+  );
+  const wants = visit?.pots.find((p) => p.productId === pot.productId);
+  if (!visit || !wants) return 'No visit of today wants it.';
+  const heat = `${Math.round(wants.minC)}–${Math.round(wants.maxC)}°`;
+  return `Wanted at ${timeOfDay(visit.startsAtMs, today.timeZone)} for ${visit.clientName.split(' ')[0] ?? ''}, ${heat}.`;
 }
 
 /** When it is right for the first visit of today; an estimate always. */
 function readyWords(day: PotDay | null, fromMs: number, timeZone: string): string {
   if (day === null || day.readyAtS === null) return 'An estimate: the wrist decides.';
   return day.readyAtS === 0
-    ? 'Warm enough as it stands; the wrist decides.'
+    ? 'Warm enough; the wrist decides.'
     : `Ready about ${timeOfDay(fromMs + 1000 * day.readyAtS, timeZone)} by the plan; the wrist decides.`;
 }

@@ -63,7 +63,7 @@ export function PotSection({ waxG, melted, isOn, hasProbe, isPaste, after }: Pro
           ))}
         </g>
       ) : null}
-      {core > 0.15 && !isCold && waxG > 0 ? (
+      {core > 0.3 && !isCold && waxG > 0 ? (
         <>
           <ellipse
             cx={cx}

@@ -3,8 +3,8 @@
 import { usePots } from '@/features/live/livePots';
 import { faultWords, heatFigure } from '@/features/live/potWords';
 import type { LivePot } from '@/server/pots/livePot';
-import type { PotsView } from '@/server/services/pots';
-import { timeOfDay } from '@/ui/words';
+import type { PotOnPage, PotsView } from '@/server/services/pots';
+import { shortDateTime, timeOfDay } from '@/ui/words';
 import { AddPot } from './AddPot';
 import { PotRow } from './PotRow';
 import type { PotDay } from '@/core/pots';
@@ -31,6 +31,13 @@ function finding(pots: readonly LivePot[], timeZone: string): string {
   return `${first.name} is wanted at ${at} and not measured`;
 }
 
+/** What is no heat: as the page's own acts have left it, whatever was heard before them. */
+const standing = ({ waxG, heaterW, lid, school, lot, asOn, sensor, version }: PotOnPage) => ({
+  ...{ waxG, heaterW, lid, school, lot, asOn, sensor, version },
+});
+
+const HALF_DAY_MS = 12 * 3_600_000;
+
 interface Props {
   readonly first: PotsView;
   /** The day, for what the visits want. */
@@ -45,7 +52,9 @@ export function PotsPage({ first, today, ofDay }: Props) {
   const { timeZone } = today;
   const heard = usePots(null);
   const nowMs = useSeconds(today.nowMs);
-  const pots = view.pots.map((p) => ({ ...p, ...heard.pots.find((h) => h.id === p.id) }));
+  // of today the hour is enough
+  const startMs = today.nowMs - HALF_DAY_MS;
+  const pots = view.pots.map((p) => ({ ...p, ...heard.pots.find((h) => h.id === p.id), ...standing(p) }));
   const ribbon = ribbonOf(today.visits, today.nowMs);
   const { fromMs, days } = usePotDays(today, ofDay, ribbon.toMs);
   const dayOf = (id: string): PotDay | null => {
@@ -87,7 +96,8 @@ export function PotsPage({ first, today, ofDay }: Props) {
           <ul className={styles.notes}>
             {view.notes.map((n) => (
               <li key={n.seq}>
-                <b>{timeOfDay(n.atMs, timeZone)}</b> {n.pot.toLowerCase()}, {noteWords(n)}
+                <b>{n.atMs < startMs ? shortDateTime(n.atMs, timeZone) : timeOfDay(n.atMs, timeZone)}</b>{' '}
+                {n.pot.toLowerCase()}, {noteWords(n)}
                 {n.person === '' ? null : <span className="quiet"> {n.person}</span>}
               </li>
             ))}

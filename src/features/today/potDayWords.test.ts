@@ -35,7 +35,7 @@ describe('what the pots ask for', () => {
   });
   it('says who clashes and for whom it does not last; neither has a setting as its remedy', () => {
     const short = { who: 'C', needsG: 220, holdsG: 180 };
-    const refill = { atS: 3600, readyAtS: 5100, addG: 120, who: 'C', isInTime: true };
+    const refill = { atS: 3600, readyAtS: 5100, addG: 120, stillShortG: 0, who: 'C', isInTime: true };
     const said = needs(day({ clashes: [['A', 'B']], short, refill }));
     expect(said.map((n) => n.text)).toEqual([
       'A and B want heats that do not meet, at one time: one pot has one heat.',
