@@ -1,5 +1,5 @@
 // A contact sheet of every zone of the catalogue: outline, size, default growth as short hairs. To be looked at one by
-// one: `node --import tsx scripts/zoneSheet.ts` writes docs/screenshots/zones.png.
+// one: `node --import tsx scripts/zoneSheet.ts` writes docs/plots/zones.png.
 
 import { chromium } from '@playwright/test';
 import { defaultGrowthAt, sheetFor, sidesOf, ZONE_IDS, ZONES, type ZoneId } from '../src/core/anatomy';
@@ -49,5 +49,5 @@ const html = `<body style="margin:0;background:#F7F2E8"><svg xmlns="http://www.w
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
 const page = await browser.newPage({ viewport: { width, height } });
 await page.setContent(html);
-await page.screenshot({ path: 'docs/screenshots/zones.png' });
+await page.screenshot({ path: 'docs/plots/zones.png' });
 await browser.close();

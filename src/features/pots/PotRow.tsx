@@ -87,24 +87,12 @@ export function PotRow(props: PotRowProps) {
         <p className="quiet">
           {pot.waxG} g{pot.lot === '' ? '' : `, lot ${pot.lot}`}. {readyWords(day, fromMs, timeZone)}
         </p>
-        {day?.short ? <p className={styles.short}>{refillWords(day.refill, fromMs, timeZone)}</p> : null}
+        {day?.short ? <p className={styles.short}>{upperFirst(refillWords(day.refill, fromMs, timeZone))}</p> : null}
         {faults.map((f) => (
           <p key={f} role="alert" className={styles.bad}>
             {f}
           </p>
         ))}
-        <div className={styles.wrist}>
-          <span id={`wrist-${pot.id}`}>Wrist</span>
-          <Radio.Group
-            aria-labelledby={`wrist-${pot.id}`}
-            optionType="button"
-            value={null}
-            options={[...FELT]}
-            onChange={(e) =>
-              void acts.note(pot.id, { kind: 'wrist', felt: e.target.value as (typeof FELT)[number]['value'] })
-            }
-          />
-        </div>
       </div>
       {ofDay ? (
         <PotCurve
@@ -120,10 +108,26 @@ export function PotRow(props: PotRowProps) {
         <span />
       )}
       <PotHands pot={pot} acts={acts} />
-      <PotMore pot={pot} ofDay={ofDay} roomC={roomC} acts={acts} />
+      <div className={styles.bottom}>
+        <PotMore pot={pot} ofDay={ofDay} roomC={roomC} acts={acts} />
+        <div className={styles.wrist}>
+          <span id={`wrist-${pot.id}`}>On the wrist</span>
+          <Radio.Group
+            aria-labelledby={`wrist-${pot.id}`}
+            optionType="button"
+            value={null}
+            options={[...FELT]}
+            onChange={(e) =>
+              void acts.note(pot.id, { kind: 'wrist', felt: e.target.value as (typeof FELT)[number]['value'] })
+            }
+          />
+        </div>
+      </div>
     </article>
   );
 }
+
+const upperFirst = (text: string): string => `${text.charAt(0).toUpperCase()}${text.slice(1)}`;
 
 /** Who wants it later today, where no window of it is told yet. */
 function laterWords(pot: PotOnPage, today: Today, nowMs: number): string {
@@ -138,7 +142,7 @@ function laterWords(pot: PotOnPage, today: Today, nowMs: number): string {
 
 /** When it is right for the first visit of today; an estimate always. */
 function readyWords(day: PotDay | null, fromMs: number, timeZone: string): string {
-  if (day === null || day.readyAtS === null) return 'An estimate: the wrist decides.';
+  if (day === null || day.readyAtS === null) return '';
   return day.readyAtS === 0
     ? 'Warm enough; the wrist decides.'
     : `Ready about ${timeOfDay(fromMs + 1000 * day.readyAtS, timeZone)} by the plan; the wrist decides.`;

@@ -47,7 +47,7 @@ function lateWords({ who, byS }: NonNullable<PotDay['late']>): string {
 export function refillWords(refill: PotDay['refill'], fromMs: number, timeZone: string): string {
   if (!refill) return 'take a second pot.';
   const at = (s: number): string => timeOfDay(fromMs + 1000 * s, timeZone);
-  const again = refill.stillShortG > 0 ? `, and again on the way (${refill.stillShortG} g more)` : '';
+  const again = refill.stillShortG > 0 ? `; ${refill.stillShortG} g more on the way` : '';
   const melts = `add ${refill.addG} g at ${at(refill.atS)}, right again about ${at(refill.readyAtS)}${again}`;
   return refill.isInTime ? `${melts}.` : `${melts}: too late for it, take a second pot.`;
 }
