@@ -15,6 +15,7 @@ test('every page passes axe and has no sideways scroll at 360 px', async ({ page
     '/studio',
     '/prices',
     '/kitchen',
+    '/shelf',
     '/pots',
     '/ready',
     '/post',

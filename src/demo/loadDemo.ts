@@ -21,6 +21,7 @@ import { eq } from 'drizzle-orm';
 import { insertAdvice, painOf, thinning, timesOf } from './demoCourse';
 import { insertBatches } from './demoKitchen';
 import { insertPots } from './demoPots';
+import { insertShelf, insertUse } from './demoShelf';
 import { READ_SEED, readAsPlanned, readingFor } from './demoReadings';
 import { CLIENTS, PEOPLE, REGATTA_IN_DAYS, type DemoClient } from './scenario';
 
@@ -256,6 +257,7 @@ export function loadDemo(db: Db, nowMs: number): ServiceResult<{ readonly client
     }
     insertPots(tx, nowMs);
     insertBatches(tx, day, TIME_ZONE);
+    insertShelf(tx, day, nowMs);
     for (const client of CLIENTS) {
       insertPerson(tx, client, day, nowMs);
       insertPast(tx, client, day, random);
@@ -288,6 +290,7 @@ function keepLastPlans(db: Db, nowMs: number): void {
     const { hash, plan } = planCase(db, found.parts, nowMs, { owner, priority: 'ahead' });
     putWorked(db, visit.id, plan, visit.consult.sensitivity);
     readAsPlanned(db, visit.id, plan, random);
+    insertUse(db, visit.id, plan);
     if (hash !== '') db.update(visits).set({ planHash: hash }).where(eq(visits.id, visit.id)).run();
   }
 }

@@ -24,6 +24,8 @@ export type StudioEvent =
   | { readonly kind: 'studio' }
   /** The batch on the stove, or where it is cooked. */
   | { readonly kind: 'kitchen' }
+  /** Something came onto the shelf or went off it. */
+  | { readonly kind: 'shelf' }
   /** How warm the pots are now; not kept: the next one says all of it again. */
   | { readonly kind: 'pots'; readonly pots: readonly LivePot[] };
 

@@ -21,7 +21,7 @@ const PLACES = [
 /** The place that a page belongs to. */
 function placeOf(path: string): string {
   if (/^\/(clients|ready)/.test(path)) return '/clients';
-  if (/^\/(pots|kitchen)/.test(path)) return '/pots';
+  if (/^\/(pots|kitchen|shelf)/.test(path)) return '/pots';
   if (/^\/(studio|products|rules|prices|hours)/.test(path)) return '/studio';
   return path === '/' || /^\/(visits|week|post)/.test(path) ? '/' : '';
 }

@@ -4,6 +4,7 @@ import styles from './Rooms.module.css';
 const ROOMS = [
   { href: '/pots', name: 'Pots' },
   { href: '/kitchen', name: 'Kitchen' },
+  { href: '/shelf', name: 'Shelf' },
 ] as const;
 
 /** The rooms of the place Pots, as words at the right of the heading. */

@@ -18,7 +18,7 @@ import { putWorked } from '../repos/workedRepo';
 import { loadBench, partsOf } from './bench';
 import { plannedMinutes, tableMinutes } from './bookingLength';
 import { takenBy } from './placeTaken';
-import { usePots } from './potUse';
+import { countUse } from './visitUse';
 import { neededPlan, type CaseParts } from './planCase';
 import { standingAfter } from './standingAfter';
 
@@ -86,7 +86,7 @@ export function closeVisit(db: Db, visitId: string, body: CloseVisit, nowMs: num
       visitId,
       planned.plan.care.map((c) => ({ whenTold: c.when, fromH: c.fromH, toH: c.toH, text: c.text })),
     );
-    usePots(db, {
+    countUse(db, {
       ...{ visitId, plan: planned.plan, journal: journalOf(db, visitId), atMs: nowMs, personId: visit.personId },
     });
     writeCard(db, parts, visit);

@@ -9,7 +9,7 @@ import { insertPotNote, lastPotHeat } from '../repos/potRepo';
 import { loadBench } from './bench';
 import { nextPots } from './nextPots';
 import { openVisit } from './openVisit';
-import { usePots } from './potUse';
+import { countUse } from './visitUse';
 import { addPot, changePot, loadPots, notePot, simulatedChannel, type PotsView } from './pots';
 
 const NOW = Date.UTC(2027, 4, 8, 8, 0);
@@ -187,12 +187,12 @@ describe('what is in a pot', () => {
     const laid = (n: number) =>
       strips.slice(0, n).map((strip, i) => ({ id: `e${i}`, atMs: NOW, kind: 'laid' as const, strip }));
     const use = { visitId: visit.id, plan, atMs: NOW, personId: 'ines' };
-    usePots(open.db, { ...use, journal: [] });
+    countUse(open.db, { ...use, journal: [] });
     expect(film().waxG).toBe(waxG);
-    usePots(open.db, { ...use, journal: laid(strips.length) });
+    countUse(open.db, { ...use, journal: laid(strips.length) });
     expect(film().waxG).toBe(waxG - Math.round(needs));
     const half = Math.floor(strips.length / 2);
-    usePots(open.db, { ...use, journal: laid(half) });
+    countUse(open.db, { ...use, journal: laid(half) });
     expect(film().waxG).toBe(waxG - Math.round(needs) - Math.round((needs * half) / strips.length));
     const [note] = view().notes;
     expect(note).toMatchObject({ kind: 'used', pot: expect.stringMatching(/^Film/) as string });

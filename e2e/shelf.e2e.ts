@@ -1,0 +1,66 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Locator, type Page } from '@playwright/test';
+import { ready } from './support';
+
+const WCAG = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
+const row = (page: Page, name: string): Locator => page.getByRole('article', { name });
+const side = (page: Page): Locator => page.getByRole('complementary', { name: 'Orders and lots' });
+
+test('the shelf: a delivery comes, the shelf is counted, retail is sold down to what is kept, a lot is recalled', async ({
+  page,
+  request,
+}) => {
+  await page.goto('/pots');
+  await ready(page);
+  await page.getByRole('link', { name: 'Shelf' }).click();
+  await expect(page).toHaveURL(/\/shelf$/);
+  await ready(page);
+  await expect(row(page, 'Cream hard wax, tablets')).toContainText('480 g');
+  expect((await new AxeBuilder({ page }).withTags(WCAG).analyze()).violations).toEqual([]);
+  // a delivery
+  await side(page).getByRole('combobox', { name: 'What came' }).fill('Cream');
+  await page.getByTitle('Cream hard wax, tablets').last().click();
+  await expect(side(page).getByRole('spinbutton', { name: 'How much came' })).toHaveValue('1000');
+  await side(page).getByRole('textbox', { name: 'Lot', exact: true }).fill('C-119');
+  await side(page).getByRole('button', { name: 'Onto the shelf' }).click();
+  await expect(page.getByText('1,000 g of Cream hard wax, tablets stands on the shelf.')).toBeVisible();
+  await expect(row(page, 'Cream hard wax, tablets')).toContainText('1,480 g in 2 lots');
+  // counted: only what was looked at
+  await page.getByRole('button', { name: /^Count the shelf, about \d+ min$/ }).click();
+  await expect(page.getByRole('button', { name: 'Keep the count of 0' })).toBeDisabled();
+  await page.getByRole('spinbutton', { name: 'Counted: Sticks' }).fill('388');
+  await page.getByRole('spinbutton', { name: 'Counted: Gloves, medium' }).fill('60');
+  await page.getByRole('button', { name: 'Keep the count of 2' }).click();
+  await expect(page.getByText('2 things counted.')).toBeVisible();
+  await expect(row(page, 'Sticks')).toContainText('388');
+  // sold down to what the table keeps
+  const gel = row(page, 'Soothing gel, for sale');
+  await gel.getByRole('button', { name: 'Sell one' }).click();
+  await expect(gel).toContainText('1 may be sold, 3 kept for the table');
+  await gel.getByRole('button', { name: 'Sell one' }).click();
+  await expect(gel.getByRole('button', { name: 'Sell one' })).toBeDisabled();
+  // as it is after a reload, and out as a table
+  await page.reload();
+  await ready(page);
+  await expect(row(page, 'Sticks')).toContainText('388');
+  const csv = await request.get('/api/shelf/orders');
+  expect(csv.headers()['content-type']).toContain('text/csv');
+  expect(await csv.text()).toMatch(/^order by,what,packs/);
+  // who met a lot, by keys
+  await side(page).getByRole('textbox', { name: 'Lot to recall' }).fill('F-207');
+  await page.keyboard.press('Enter');
+  await expect(side(page).getByText(/met F-207 on \d+ visits?\./)).toBeVisible();
+  await side(page).getByRole('listitem').getByRole('link').first().click();
+  await expect(page).toHaveURL(/\/clients\//);
+  await page.goBack();
+  await expect(page).toHaveURL(/\/shelf$/);
+});
+
+test('the shelf refuses what is not there, what is past and what is nothing', async ({ request }) => {
+  const post = async (data: object): Promise<number> => (await request.post('/api/shelf', { data })).status();
+  expect(await post({ delivery: { itemId: 'nothing', lot: '', amount: 5, expiresOn: null } })).toBe(404);
+  expect(await post({ delivery: { itemId: 'stick', lot: '', amount: 0, expiresOn: null } })).toBe(422);
+  expect(await post({ delivery: { itemId: 'stick', lot: '', amount: 5, expiresOn: '2020-01-01' } })).toBe(409);
+  expect(await post({ sale: { itemId: 'stick', amount: 1 } })).toBe(409);
+  expect(await post({ count: [] })).toBe(422);
+});

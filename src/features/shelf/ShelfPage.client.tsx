@@ -1,0 +1,131 @@
+'use client';
+
+import { Button, InputNumber } from 'antd';
+import { useState } from 'react';
+import { Rooms } from '@/features/pots/Rooms';
+import type { Shelf, ShelfRow } from '@/server/services/shelf';
+import { dayMonth, plural } from '@/ui/words';
+import { Goods } from './Goods';
+import { amountWords, finding, lotsWords } from './shelfWords';
+import { ShelfSide } from './ShelfSide';
+import { Stair } from './Stair';
+import { useShelf, type ShelfActs } from './useShelf';
+import styles from './Shelf.module.css';
+
+/** What stands on the shelf, how long it lasts, what to order; counted in some minutes. */
+export function ShelfPage({ first }: { readonly first: Shelf }) {
+  const acts = useShelf(first);
+  const { shelf, said } = acts;
+  const [counts, setCounts] = useState<Readonly<Record<string, number>> | null>(null);
+  const counted = Object.entries(counts ?? {}).map(([itemId, amount]) => ({ itemId, amount }));
+  const keep = async (): Promise<void> => {
+    if (await acts.act({ count: counted }, `${plural(counted.length, 'thing')} counted.`)) setCounts(null);
+  };
+  return (
+    <section className={styles.page}>
+      <div className={styles.head}>
+        <h1>{finding(shelf)}</h1>
+        <p className="quiet">by the {plural(shelf.visits, 'visit')} booked, an estimate</p>
+        <Rooms here="/shelf" />
+      </div>
+      {said ? (
+        <p role={said.bad ? 'alert' : 'status'} className={said.bad ? styles.bad : 'quiet'}>
+          {said.text}
+        </p>
+      ) : null}
+      <div className={styles.body}>
+        <div>
+          {shelf.rows.map((row) => (
+            <Row key={row.id} row={row} acts={acts} counts={counts} onCounts={setCounts} />
+          ))}
+          <div className={styles.count}>
+            <p className="quiet">
+              {shelf.lastCountOn === null ? 'Never counted yet.' : `Last count: ${dayMonth(shelf.lastCountOn)}.`}
+            </p>
+            {counts === null ? (
+              <Button type="primary" size="large" onClick={() => setCounts({})}>
+                Count the shelf, about {Math.max(1, Math.round(shelf.rows.length / 2))} min
+              </Button>
+            ) : (
+              <>
+                <Button onClick={() => setCounts(null)}>Leave it as it was</Button>
+                <Button type="primary" size="large" disabled={counted.length === 0} onClick={() => void keep()}>
+                  Keep the count of {counted.length}
+                </Button>
+              </>
+            )}
+          </div>
+        </div>
+        <ShelfSide acts={acts} />
+      </div>
+    </section>
+  );
+}
+
+interface RowProps {
+  readonly row: ShelfRow;
+  readonly acts: ShelfActs;
+  /** What was counted so far; null while nobody counts. */
+  readonly counts: Readonly<Record<string, number>> | null;
+  readonly onCounts: (counts: Readonly<Record<string, number>>) => void;
+}
+
+function Row({ row, acts, counts, onCounts }: RowProps) {
+  const { shelf } = acts;
+  return (
+    <article className={styles.row} aria-label={row.name}>
+      <Goods row={row} />
+      <div>
+        <h2>{row.name}</h2>
+        <p>{lotsWords(row, shelf.today)}</p>
+        {row.kind === 'retail' ? (
+          <p className={styles.sale}>
+            <span className="quiet">
+              {row.sellable} may be sold, {row.reserve} kept for the table
+            </span>
+            <Button
+              size="small"
+              disabled={row.sellable === 0}
+              onClick={() => void acts.act({ sale: { itemId: row.id, amount: 1 } }, `One ${row.name} sold.`)}
+            >
+              Sell one
+            </Button>
+          </p>
+        ) : null}
+        {row.lots
+          .filter((l) => l.isPast)
+          .map((l) => (
+            <Button
+              key={l.id}
+              size="small"
+              onClick={() =>
+                void acts.act({ waste: { lotId: l.id, amount: l.amount } }, `${l.lot || 'The lot'} thrown away.`)
+              }
+            >
+              Throw {l.lot || 'it'} away
+            </Button>
+          ))}
+      </div>
+      {counts === null ? (
+        <Stair shelf={shelf} row={row} />
+      ) : (
+        <InputNumber
+          aria-label={`Counted: ${row.name}`}
+          min={0}
+          max={1_000_000}
+          precision={0}
+          value={counts[row.id] ?? null}
+          placeholder={`${amountWords(row.amount, row.unit)} by count of the visits`}
+          onChange={(v) =>
+            onCounts(
+              v === null
+                ? Object.fromEntries(Object.entries(counts).filter(([id]) => id !== row.id))
+                : { ...counts, [row.id]: v },
+            )
+          }
+          suffix={row.unit}
+        />
+      )}
+    </article>
+  );
+}

@@ -1,0 +1,94 @@
+import { and, asc, desc, eq, gt, gte, isNull, sql } from 'drizzle-orm';
+import type { DbOrTx } from '../db/openDatabase';
+import { bookings, clients, shelfItems, shelfLots, shelfMoves, visitUses, visits } from '../db/schema';
+
+export type ShelfItemRow = typeof shelfItems.$inferSelect;
+export type ShelfLotRow = typeof shelfLots.$inferSelect;
+export type ShelfMoveRow = typeof shelfMoves.$inferSelect;
+
+export const shelfItemsInUse = (db: DbOrTx): ShelfItemRow[] =>
+  db.select().from(shelfItems).where(eq(shelfItems.active, true)).orderBy(asc(shelfItems.place)).all();
+export const readShelfItem = (db: DbOrTx, id: string): ShelfItemRow | undefined =>
+  db.select().from(shelfItems).where(eq(shelfItems.id, id)).get();
+export const insertShelfItem = (db: DbOrTx, row: typeof shelfItems.$inferInsert): void => {
+  db.insert(shelfItems).values(row).run();
+};
+/** Lots with something in them. */
+export const fullLots = (db: DbOrTx): ShelfLotRow[] => db.select().from(shelfLots).where(gt(shelfLots.amount, 0)).all();
+export const lotsOf = (db: DbOrTx, itemId: string): ShelfLotRow[] =>
+  db.select().from(shelfLots).where(eq(shelfLots.itemId, itemId)).all();
+export const readLot = (db: DbOrTx, id: string): ShelfLotRow | undefined =>
+  db.select().from(shelfLots).where(eq(shelfLots.id, id)).get();
+export const insertLot = (db: DbOrTx, row: typeof shelfLots.$inferInsert): void => {
+  db.insert(shelfLots).values(row).run();
+};
+
+/** Writes a move and what it leaves in its lot, together. */
+export function moveLot(db: DbOrTx, move: typeof shelfMoves.$inferInsert, openedOn?: string): void {
+  db.insert(shelfMoves).values(move).run();
+  db.update(shelfLots)
+    .set({
+      amount: sql`${shelfLots.amount} + ${move.amount}`,
+      ...(openedOn === undefined ? {} : { openedOn: sql`coalesce(${shelfLots.openedOn}, ${openedOn})` }),
+    })
+    .where(eq(shelfLots.id, move.lotId))
+    .run();
+}
+
+/** When the shelf was last counted, epoch ms; null = never. */
+export const lastCount = (db: DbOrTx): number | null =>
+  db
+    .select({ atMs: shelfMoves.atMs })
+    .from(shelfMoves)
+    .where(eq(shelfMoves.kind, 'counted'))
+    .orderBy(desc(shelfMoves.atMs))
+    .limit(1)
+    .get()?.atMs ?? null;
+
+export const putVisitUse = (db: DbOrTx, row: typeof visitUses.$inferInsert): void => {
+  db.insert(visitUses).values(row).onConflictDoNothing().run();
+};
+
+/** What each client's last counted visit used. */
+export const lastUses = (db: DbOrTx): { readonly clientId: string; readonly item: string; readonly amount: number }[] =>
+  db
+    .select({ clientId: visits.clientId, item: visitUses.item, amount: visitUses.amount })
+    .from(visitUses)
+    .innerJoin(visits, eq(visits.id, visitUses.visitId))
+    .where(
+      sql`${visits.id} = (select v.id from visits v join visit_uses u on u.visit_id = v.id where v.client_id = ${visits.clientId} order by v.on_date desc, v.created_at_ms desc limit 1)`,
+    )
+    .all();
+
+/** Visits that are booked from an instant on, in the order of time. */
+export const bookedFrom = (
+  db: DbOrTx,
+  fromMs: number,
+): { readonly clientId: string; readonly startsAtMs: number; readonly zones: readonly unknown[] }[] =>
+  db
+    .select({ clientId: bookings.clientId, startsAtMs: bookings.startsAtMs, zones: bookings.zones })
+    .from(bookings)
+    .leftJoin(visits, eq(visits.bookingId, bookings.id))
+    .where(and(gte(bookings.startsAtMs, fromMs), eq(bookings.status, 'booked'), isNull(visits.closedAtMs)))
+    .orderBy(asc(bookings.startsAtMs))
+    .all();
+
+/** Visits at which a lot was used, latest first. */
+export const metLot = (
+  db: DbOrTx,
+  lot: string,
+): {
+  readonly visitId: string;
+  readonly on: string;
+  readonly clientId: string;
+  readonly name: string;
+  readonly item: string;
+}[] =>
+  db
+    .select({ visitId: visits.id, on: visits.onDate, clientId: clients.id, name: clients.name, item: visitUses.item })
+    .from(visitUses)
+    .innerJoin(visits, eq(visits.id, visitUses.visitId))
+    .innerJoin(clients, eq(clients.id, visits.clientId))
+    .where(eq(visitUses.lot, lot))
+    .orderBy(desc(visits.onDate))
+    .all();

@@ -1,0 +1,60 @@
+// What a visit uses, counted when it is closed by its plan and the share of it that was laid: out of the pot that holds
+// the product, else off the shelf; of which lot, for a recall.
+
+import 'server-only';
+import { bringsWax, standing, type TableEvent } from '../../core/hands';
+import type { Plan } from '../../core/plan';
+import type { DbOrTx } from '../db/openDatabase';
+import { insertPotNote, readPot, readPots, updatePot } from '../repos/potRepo';
+import { putVisitUse, readShelfItem } from '../repos/shelfRepo';
+import { takeOut } from './shelfMoves';
+
+/** Share of the planned strips that were laid, 0–1; rounds that were added do not count as more than all. */
+function laidShare(plan: Plan, journal: readonly TableEvent[]): number {
+  const planned = plan.zones.reduce((n, z) => n + z.strips.length, 0);
+  if (planned === 0) return 0;
+  const laid = new Set(standing(journal).flatMap((e) => (bringsWax(e) && e.strip ? [e.strip] : [])));
+  return Math.min(1, laid.size / planned);
+}
+
+interface Used {
+  readonly visitId: string;
+  readonly plan: Plan;
+  readonly journal: readonly TableEvent[];
+  readonly atMs: number;
+  readonly personId: string;
+}
+
+/** Nothing is counted of a visit at which no wax was laid. */
+export function countUse(db: DbOrTx, { visitId, plan, journal, atMs, personId }: Used): void {
+  const share = laidShare(plan, journal);
+  if (share === 0) return;
+  const by = { visitId, atMs, personId };
+  for (const { item, amount } of plan.materials) {
+    const used = Math.max(1, Math.round(amount * share));
+    const lot = outOfPot(db, item, used, by) ?? offShelf(db, item, used, by) ?? '';
+    putVisitUse(db, { visitId, item, amount: used, lot });
+  }
+}
+
+type By = Pick<Used, 'visitId' | 'atMs' | 'personId'>;
+
+/** Lot of what is in the pot; null where no pot holds it. */
+function outOfPot(db: DbOrTx, productId: string, wanted: number, by: By): string | null {
+  const holding = readPots(db).find((p) => p.product.id === productId);
+  const pot = holding && readPot(db, holding.pot.id);
+  if (!pot) return null;
+  // never more than was in it: what the plan says beyond came from elsewhere
+  const grams = Math.min(pot.waxG, wanted);
+  if (grams > 0) {
+    insertPotNote(db, { ...by, potId: pot.id, kind: 'used', grams });
+    updatePot(db, pot.id, pot.version, { waxG: pot.waxG - grams });
+  }
+  return pot.lot;
+}
+
+/** The first lot that gave of it; null where the shelf does not know it. */
+function offShelf(db: DbOrTx, item: string, wanted: number, by: By): string | null {
+  if (!readShelfItem(db, item)) return null;
+  return takeOut(db, item, wanted, { ...by, kind: 'used' })?.lot ?? null;
+}
