@@ -22,6 +22,9 @@ export function ShelfSide({ acts }: { readonly acts: ShelfActs }) {
   );
 }
 
+const orderWords = (by: string, today: string): string =>
+  by <= today ? 'To order today' : `To order by ${dayMonth(by)}`;
+
 function Orders({ shelf }: { readonly shelf: Shelf }) {
   const due = shelf.rows
     .flatMap((r) => (r.order ? [{ ...r, order: r.order }] : []))
@@ -29,7 +32,7 @@ function Orders({ shelf }: { readonly shelf: Shelf }) {
   const [first] = due;
   return (
     <section>
-      <h2>{first ? `To order by ${dayMonth(first.order.by)}` : 'Nothing to order'}</h2>
+      <h2>{first ? orderWords(first.order.by, shelf.today) : 'Nothing to order'}</h2>
       {first ? null : <p className="quiet">All lasts three weeks and its delivery.</p>}
       <ul className={styles.orders}>
         {due.map((r) => (
@@ -72,7 +75,7 @@ function RecallLot() {
   return (
     <section>
       <h2>Recall a lot</h2>
-      <div className={styles.two}>
+      <div className={styles.form}>
         <Input
           aria-label="Lot to recall"
           placeholder="lot, as on the tin"

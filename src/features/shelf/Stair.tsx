@@ -18,11 +18,13 @@ export function Stair({ shelf, row }: Props) {
   const { forecast, order, reserve, kind, lots } = row;
   const days = daysBetween(today, toOn);
   const x = (on: string): number => (W * Math.min(days, Math.max(0, daysBetween(today, on)))) / days;
-  const most = Math.max(1, ...forecast.stair.map((s) => s.left), row.amount);
+  const now = row.amount + row.inPots;
+  const most = Math.max(1, ...forecast.stair.map((s) => s.left), now);
   const y = (left: number): number => FOOT - ((FOOT - TOP) * left) / most;
   const path = forecast.stair.reduce(
-    (d, s, i) => (i === 0 ? `M0 ${FOOT} V${y(s.left)}` : `${d} H${x(s.on)} V${y(s.left)}`),
-    '',
+    // what is there now goes down in the middle of the day
+    (d, s) => `${d} H${x(s.on) + W / days / 2} V${y(s.left)}`,
+    `M0 ${FOOT} V${y(now)}`,
   );
   const { emptyOn, past } = forecast;
   const pastLot = past && lots.find((l) => l.id === past.id);

@@ -10,7 +10,7 @@ export const amountWords = (amount: number, unit: ShelfRow['unit']): string =>
 
 /** The finding: what runs out first, or that all lasts. */
 export function finding({ rows }: Shelf): string {
-  if (rows.every((r) => r.amount === 0)) return 'Nothing stands on the shelf yet';
+  if (rows.every((r) => r.amount + r.inPots === 0)) return 'Nothing stands on the shelf yet';
   const [first] = rows
     .flatMap((r) => (r.forecast.emptyOn === null ? [] : [{ name: r.name, on: r.forecast.emptyOn }]))
     .sort((a, b) => (a.on < b.on ? -1 : 1));
@@ -18,7 +18,7 @@ export function finding({ rows }: Shelf): string {
 }
 
 /** What stands there, and which of it goes first. */
-export function lotsWords({ lots, amount, unit }: ShelfRow, today: string): string {
+export function lotsWords({ lots, amount, inPots, unit, kind }: ShelfRow, today: string): string {
   const good = lots.filter((l) => !l.isPast);
   const [first] = good;
   const past = lots.filter((l) => l.isPast);
@@ -26,10 +26,11 @@ export function lotsWords({ lots, amount, unit }: ShelfRow, today: string): stri
   const goes = named === '' || good.length < 2 ? '' : `${named} first`;
   const keeps = first?.expiresOn ? `keeps to ${dayMonth(first.expiresOn)}` : '';
   const over = past.length > 0 ? `${past.map((l) => l.lot || 'a lot').join(', ')} past: set aside` : '';
-  const open = first?.openedOn && first.openedOn <= today ? 'open' : '';
+  const open = kind === 'product' && first?.openedOn && first.openedOn <= today ? 'open' : '';
+  const pots = inPots > 0 ? `${amountWords(inPots, unit)} in the pot` : '';
   return [
     `${amountWords(amount, unit)}${good.length > 1 ? ` in ${plural(good.length, 'lot')}` : ''}`,
-    [goes, open, keeps, over].filter(Boolean).join(', '),
+    [pots, goes, open, keeps, over].filter(Boolean).join(', '),
   ]
     .filter(Boolean)
     .join('; ');

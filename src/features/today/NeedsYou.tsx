@@ -82,6 +82,7 @@ function Remedy({ visit, word, timeZone, onSaid }: RemedyProps) {
   if (remedy?.kind === 'form') {
     return <OpenVisitButton bookingId={bookingId} visitId={visitId} label="To the consultation" quiet />;
   }
+  if (remedy?.kind === 'shelf') return <Link href="/shelf">To the shelf</Link>;
   if (remedy?.kind === 'patch') {
     return <PatchRemedy visit={visit} startsAtMs={remedy.startsAtMs} timeZone={timeZone} onSaid={onSaid} />;
   }

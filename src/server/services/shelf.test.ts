@@ -11,6 +11,7 @@ import { loadPots, notePot } from './pots';
 import { loadShelf, recall, usesAhead, type Shelf, type ShelfRow } from './shelf';
 import { shelfAct, type ShelfAct } from './shelfMoves';
 import { openVisit } from './openVisit';
+import { loadToday } from './today';
 import { countUse } from './visitUse';
 
 const NOW = Date.UTC(2027, 4, 8, 8, 0);
@@ -137,6 +138,18 @@ describe('what visits use', () => {
     const csv = ordersCsv(shelf());
     expect(csv.split('\r\n')[0]).toBe('order by,what,packs,in a pack,supplier');
     expect(csv).toContain('"Film hard wax, beads"');
+  });
+});
+
+describe('the day', () => {
+  it('says at the first visit what pots and shelf together do not have, and nothing where they do', () => {
+    const words = () =>
+      value(loadToday(open.db, NOW)).visits.flatMap((v) => v.words.filter((w) => w.short === 'product short'));
+    expect(words()).toEqual([]);
+    value(act({ count: [{ itemId: 'gloves', amount: 0 }] }));
+    expect(words()).toHaveLength(1);
+    expect(words()[0]).toMatchObject({ weight: 'note', remedy: { kind: 'shelf' } });
+    expect(words()[0]?.text).toMatch(/^Gloves, medium: \d+ pair needed, 0 pair by then/);
   });
 });
 

@@ -17,6 +17,7 @@ import { addDays, ok } from '../../core/shared';
 import { civilDateAt, instantAt } from '../clock';
 import type { Db } from '../db/openDatabase';
 import { notFound, type ServiceResult } from '../errors';
+import { readPots } from '../repos/potRepo';
 import {
   bookedFrom,
   fullLots,
@@ -35,8 +36,10 @@ export interface ShelfRow extends Pick<
 > {
   /** In the order in which they are used; what is past stands last. */
   readonly lots: readonly (ShelfLotRow & { readonly isPast: boolean })[];
-  /** To be worked with today. */
+  /** To be worked with today, on the shelf. */
   readonly amount: number;
+  /** Beside it, in the pots. */
+  readonly inPots: number;
   /** May be sold; 0 for what is not for sale. */
   readonly sellable: number;
   readonly forecast: Forecast;
@@ -91,12 +94,16 @@ export function loadShelf(db: Db, nowMs: number): ServiceResult<Shelf> {
   const isOpen = (on: string): boolean => openOn(settings.hours ?? USUAL_HOURS, closed, on).length > 0;
   const lots = fullLots(db);
   const uses = usesAhead(db, nowMs, timeZone);
+  const pots = readPots(db);
   const counted = lastCount(db);
   return ok({
     rows: shelfItemsInUse(db).map((item) => {
       const own = lots.filter((l) => l.itemId === item.id);
       const wanted = uses.get(item.id) ?? [];
-      const ahead = forecast({ lots: own, uses: wanted, today, toOn });
+      const inPots = pots.reduce((sum, p) => sum + (p.product.id === item.id ? p.pot.waxG : 0), 0);
+      // what is in a pot is worked with too
+      const potLot = { id: 'pot', amount: inPots, receivedOn: today, expiresOn: null, openedOn: today };
+      const ahead = forecast({ lots: [...own, potLot], uses: wanted, today, toOn });
       const { emptyOn } = ahead;
       const by = emptyOn && orderBy({ emptyOn, deliveryDays: item.deliveryDays, today, isOpen });
       const order =
@@ -107,6 +114,7 @@ export function loadShelf(db: Db, nowMs: number): ServiceResult<Shelf> {
         ...{ id, name, kind, unit, pack, deliveryDays, reserve, supplier, priceMinor },
         lots: [...shown.filter((l) => !l.isPast), ...shown.filter((l) => l.isPast)],
         amount: usable(own, today),
+        inPots,
         sellable: kind === 'retail' ? sellable(own, reserve, today) : 0,
         forecast: ahead,
         order: order && order.by <= addDays(today, SAID_DAYS) ? order : null,

@@ -25,6 +25,7 @@ import { clientMarks, startingChart, zonePasts } from './history';
 import { studioHold } from './studioHold';
 import { workedBefore } from './workedBefore';
 import { startingConsult } from './openVisit';
+import { withShort } from './productShort';
 import { planCase, shelvedCase, type PlannedCase } from './planCase';
 import { wordsFor, type TodayWord } from './todayWords';
 import { zonesInWords } from './zonesInWords';
@@ -252,6 +253,10 @@ export function loadToday(db: Db, nowMs: number, on?: string): ServiceResult<Tod
     date,
     nowMs,
     people: readPeople(db).map((p) => ({ id: p.id, name: p.name })),
-    visits: rows.flatMap((b) => readable(() => lineOf(db, b, day), null) ?? damagedLine(db, b)),
+    visits: withShort(
+      db,
+      rows.flatMap((b) => readable(() => lineOf(db, b, day), null) ?? damagedLine(db, b)),
+      date,
+    ),
   });
 }

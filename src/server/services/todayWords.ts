@@ -20,6 +20,7 @@ export interface TodayWord {
   readonly short: string;
   readonly remedy?:
     | { readonly kind: 'form' }
+    | { readonly kind: 'shelf' }
     | { readonly kind: 'move'; readonly startsAtMs: number; readonly on: string }
     /** Ten minutes to lay a patch test before the visit. */
     | { readonly kind: 'patch'; readonly startsAtMs: number }
