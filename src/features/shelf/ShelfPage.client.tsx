@@ -38,6 +38,23 @@ export function ShelfPage({ first }: { readonly first: Shelf }) {
           {shelf.rows.map((row) => (
             <Row key={row.id} row={row} acts={acts} counts={counts} onCounts={setCounts} />
           ))}
+          {shelf.rows.length === 0 ? (
+            <p className={styles.none}>
+              Take in what stands there as it came, at the right; or count it. From the first on, visits count it down.
+            </p>
+          ) : null}
+          {counts === null
+            ? null
+            : shelf.others.map((o) => (
+                <article key={o.id} className={styles.row} aria-label={o.name}>
+                  <span />
+                  <div>
+                    <h2>{o.name}</h2>
+                    <p className="quiet">never counted</p>
+                  </div>
+                  <CountField row={{ ...o, amount: null }} counts={counts} onCounts={setCounts} />
+                </article>
+              ))}
           <div className={styles.count}>
             <p className="quiet">
               {shelf.lastCountOn === null ? 'Never counted yet.' : `Last count: ${dayMonth(shelf.lastCountOn)}.`}
@@ -109,23 +126,31 @@ function Row({ row, acts, counts, onCounts }: RowProps) {
       {counts === null ? (
         <Stair shelf={shelf} row={row} />
       ) : (
-        <InputNumber
-          aria-label={`Counted: ${row.name}`}
-          min={0}
-          max={1_000_000}
-          precision={0}
-          value={counts[row.id] ?? null}
-          placeholder={`${amountWords(row.amount, row.unit)} by count of the visits`}
-          onChange={(v) =>
-            onCounts(
-              v === null
-                ? Object.fromEntries(Object.entries(counts).filter(([id]) => id !== row.id))
-                : { ...counts, [row.id]: v },
-            )
-          }
-          suffix={row.unit}
-        />
+        <CountField row={row} counts={counts} onCounts={onCounts} />
       )}
     </article>
+  );
+}
+
+interface CountProps extends Pick<RowProps, 'onCounts'> {
+  readonly row: Pick<ShelfRow, 'id' | 'name' | 'unit'> & { readonly amount: number | null };
+  readonly counts: Readonly<Record<string, number>>;
+}
+
+/** What was counted of one thing; left empty it was not counted. */
+function CountField({ row, counts, onCounts }: CountProps) {
+  const { id, name, unit, amount } = row;
+  const others = Object.fromEntries(Object.entries(counts).filter(([other]) => other !== id));
+  return (
+    <InputNumber
+      aria-label={`Counted: ${name}`}
+      min={0}
+      max={1_000_000}
+      precision={0}
+      value={counts[id] ?? null}
+      placeholder={amount === null ? '' : `${amountWords(amount, unit)} by count of the visits`}
+      onChange={(v) => onCounts(v === null ? others : { ...counts, [id]: v })}
+      suffix={unit}
+    />
   );
 }

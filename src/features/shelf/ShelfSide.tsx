@@ -108,12 +108,13 @@ function RecallLot() {
 }
 
 function Delivery({ acts }: { readonly acts: ShelfActs }) {
-  const { rows, today } = acts.shelf;
+  const { rows, others, today } = acts.shelf;
+  const all = [...rows, ...others];
   const [itemId, setItemId] = useState<string | null>(null);
   const [lot, setLot] = useState('');
   const [amount, setAmount] = useState<number | null>(null);
   const [expiresOn, setExpiresOn] = useState('');
-  const row = rows.find((r) => r.id === itemId);
+  const row = all.find((r) => r.id === itemId);
   const come = async (): Promise<void> => {
     if (!row || amount === null) return;
     const delivery = { itemId: row.id, lot: lot.trim(), amount, expiresOn: expiresOn === '' ? null : expiresOn };
@@ -133,10 +134,10 @@ function Delivery({ acts }: { readonly acts: ShelfActs }) {
           showSearch
           optionFilterProp="label"
           value={itemId}
-          options={rows.map((r) => ({ value: r.id, label: r.name }))}
+          options={all.map((r) => ({ value: r.id, label: r.name }))}
           onChange={(id: string) => {
             setItemId(id);
-            setAmount(rows.find((r) => r.id === id)?.pack ?? null);
+            setAmount(all.find((r) => r.id === id)?.pack ?? null);
           }}
         />
         <InputNumber

@@ -79,6 +79,15 @@ describe('the shelf', () => {
     expect(act({ delivery: { ...delivery, itemId: 'nothing' } }).ok).toBe(false);
     expect(row('cream-hard').amount).toBe(1480);
   });
+  it('knows the products and small things that were never there, and judges none of them until they are', () => {
+    expect(shelf().rows.map((r) => r.id)).not.toContain('gauze');
+    expect(shelf().others.map((o) => o.id)).toContain('gauze');
+    value(act({ count: [{ itemId: 'gauze', amount: 150 }] }));
+    expect(row('gauze')).toMatchObject({ name: 'Gauze', amount: 150, unit: 'piece' });
+    expect(shelf().others.map((o) => o.id)).not.toContain('gauze');
+    value(act({ delivery: { itemId: 'soft', lot: 'W-31', amount: 800, expiresOn: null } }));
+    expect(row('soft').amount).toBe(800);
+  });
   it('is counted: less goes out of the lots in their order, more into the newest; all or nothing', () => {
     value(
       act({

@@ -29,6 +29,7 @@ import {
   type ShelfLotRow,
 } from '../repos/shelfRepo';
 import { readStudio } from '../repos/studioRepo';
+import { notYetThere } from './shelfItems';
 
 export interface ShelfRow extends Pick<
   ShelfItemRow,
@@ -49,6 +50,8 @@ export interface ShelfRow extends Pick<
 
 export interface Shelf {
   readonly rows: readonly ShelfRow[];
+  /** What could stand there and was never delivered nor counted. */
+  readonly others: readonly Pick<ShelfRow, 'id' | 'name' | 'unit' | 'pack'>[];
   readonly today: string;
   /** Last day looked at. */
   readonly toOn: string;
@@ -120,6 +123,7 @@ export function loadShelf(db: Db, nowMs: number): ServiceResult<Shelf> {
         order: order && order.by <= addDays(today, SAID_DAYS) ? order : null,
       };
     }),
+    others: notYetThere(db).map(({ id, name, unit, pack }) => ({ id, name, unit, pack })),
     ...{ today, toOn, closed, currency },
     visits: bookedFrom(db, instantAt(today, 0, 0, timeZone)).length,
     lastCountOn: counted === null ? null : civilDateAt(counted, timeZone),

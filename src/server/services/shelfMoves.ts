@@ -20,6 +20,7 @@ import {
   type ShelfMoveRow,
 } from '../repos/shelfRepo';
 import { readStudio } from '../repos/studioRepo';
+import { itemOnShelf } from './shelfItems';
 
 export interface By {
   readonly atMs: number;
@@ -48,7 +49,7 @@ export function shelfAct(db: Db, act: ShelfAct, by: By): ServiceResult<null> {
     if ('sale' in act) return sell(db, act.sale, by);
     if ('waste' in act) return waste(db, act.waste, by);
     for (const [i, { itemId, amount }] of act.count.entries()) {
-      const item = readShelfItem(db, itemId);
+      const item = itemOnShelf(db, itemId);
       if (!item) return refused('There is no such thing on the shelf.', `count[${i}].itemId`);
       count(db, item, amount, by);
     }
@@ -57,8 +58,8 @@ export function shelfAct(db: Db, act: ShelfAct, by: By): ServiceResult<null> {
 }
 
 function deliver(db: Db, { itemId, lot, amount, expiresOn }: Delivery, by: By): ServiceResult<null> {
-  if (!readShelfItem(db, itemId)) return notFound('item');
   const receivedOn = dayOf(db, by.atMs);
+  if (!itemOnShelf(db, itemId)) return notFound('item');
   if (expiresOn !== null && expiresOn < receivedOn) return refused('It is past already: send it back.', 'expiresOn');
   const id = randomUUID();
   insertLot(db, { id, itemId, lot, amount: 0, receivedOn, expiresOn });
