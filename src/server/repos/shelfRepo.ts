@@ -49,16 +49,40 @@ export const putVisitUse = (db: DbOrTx, row: typeof visitUses.$inferInsert): voi
   db.insert(visitUses).values(row).onConflictDoNothing().run();
 };
 
-/** What each client's last counted visit used. */
-export const lastUses = (db: DbOrTx): { readonly clientId: string; readonly item: string; readonly amount: number }[] =>
+export interface UsedItem {
+  readonly item: string;
+  readonly amount: number;
+}
+
+/** What a client's last counted visit used; empty where none was counted. */
+export const lastUseOf = (db: DbOrTx, clientId: string): readonly UsedItem[] =>
   db
-    .select({ clientId: visits.clientId, item: visitUses.item, amount: visitUses.amount })
+    .select({ item: visitUses.item, amount: visitUses.amount })
     .from(visitUses)
-    .innerJoin(visits, eq(visits.id, visitUses.visitId))
     .where(
-      sql`${visits.id} = (select v.id from visits v join visit_uses u on u.visit_id = v.id where v.client_id = ${visits.clientId} order by v.on_date desc, v.created_at_ms desc limit 1)`,
+      sql`${visitUses.visitId} = (select v.id from visits v where v.client_id = ${clientId} and v.status = 'closed' and exists (select 1 from visit_uses u where u.visit_id = v.id) order by v.on_date desc, v.created_at_ms desc limit 1)`,
     )
     .all();
+
+const MEAN_OF = 200;
+/** What a visit used in the mean of the last two hundred that were closed, whole units, up. */
+export const meanUse = (db: DbOrTx): readonly UsedItem[] => {
+  const latest = sql`(select v.id from visits v where v.status = 'closed' order by v.closed_at_ms desc limit ${MEAN_OF})`;
+  const of = sql`${visitUses.visitId} in ${latest}`;
+  const visitsCounted = db
+    .select({ n: sql<number>`count(distinct ${visitUses.visitId})` })
+    .from(visitUses)
+    .where(of)
+    .get();
+  const n = Math.max(1, visitsCounted?.n ?? 0);
+  return db
+    .select({ item: visitUses.item, total: sql<number>`sum(${visitUses.amount})` })
+    .from(visitUses)
+    .where(of)
+    .groupBy(visitUses.item)
+    .all()
+    .map(({ item, total }) => ({ item, amount: Math.ceil(total / n) }));
+};
 
 /** Visits that are booked from an instant on, in the order of time. */
 export const bookedFrom = (

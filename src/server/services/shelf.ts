@@ -22,11 +22,13 @@ import {
   bookedFrom,
   fullLots,
   lastCount,
-  lastUses,
+  lastUseOf,
+  meanUse,
   metLot,
   shelfItemsInUse,
   type ShelfItemRow,
   type ShelfLotRow,
+  type UsedItem,
 } from '../repos/shelfRepo';
 import { readStudio } from '../repos/studioRepo';
 import { notYetThere } from './shelfItems';
@@ -69,19 +71,22 @@ const SAID_DAYS = 21;
 
 /** What the booked visits take, by item: as each client's last visit did, else as the mean of all. */
 export function usesAhead(db: Db, nowMs: number, timeZone: string): ReadonlyMap<string, readonly Use[]> {
-  const last = lastUses(db);
-  const clients = new Set(last.map((u) => u.clientId));
-  const totals = new Map<string, number>();
-  for (const { item, amount } of last) totals.set(item, (totals.get(item) ?? 0) + amount);
-  const mean = [...totals].map(([item, amount]) => ({ item, amount: Math.ceil(amount / Math.max(1, clients.size)) }));
+  const mean = meanUse(db);
+  const known = new Map<string, readonly UsedItem[]>();
+  const usesOf = (clientId: string): readonly UsedItem[] => {
+    const own = known.get(clientId) ?? lastUseOf(db, clientId);
+    known.set(clientId, own);
+    return own.length > 0 ? own : mean;
+  };
   const uses = new Map<string, Use[]>();
   for (const { clientId, startsAtMs, zones } of bookedFrom(db, nowMs)) {
     // a patch test or a talk takes nothing off the shelf
     if (zones.length === 0) continue;
     const on = civilDateAt(startsAtMs, timeZone);
-    const own = last.filter((u) => u.clientId === clientId);
-    for (const { item, amount } of own.length > 0 ? own : mean) {
-      uses.set(item, [...(uses.get(item) ?? []), { on, amount }]);
+    for (const { item, amount } of usesOf(clientId)) {
+      const list = uses.get(item) ?? [];
+      list.push({ on, amount });
+      uses.set(item, list);
     }
   }
   return uses;
