@@ -67,6 +67,13 @@ test('a batch is weighed, boiled, taken off at a heat that was read, tried on th
   await expect(log).toContainText('121°');
   await expect(log).toContainText('985 g');
   await expect(log).toContainText('good and clear');
+  // the jar stands on the shelf with the lot of its batch
+  const [, lot = ''] = /(S-\d+)/.exec((await log.textContent()) ?? '') ?? [];
+  const shelf = (await (await page.request.get('/api/shelf')).json()) as {
+    rows: { id: string; lots: { lot: string; amount: number }[] }[];
+  };
+  const jars = shelf.rows.find((r) => r.id === 'sugar-firm')?.lots ?? [];
+  expect(jars.find((l) => l.lot === lot)?.amount).toBe(985);
   // a batch that was good is cooked again
   await log.getByRole('button').first().click();
   await expect(jar).toHaveValue('985');

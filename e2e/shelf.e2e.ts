@@ -56,6 +56,29 @@ test('the shelf: a delivery comes, the shelf is counted, retail is sold down to 
   await expect(page).toHaveURL(/\/shelf$/);
 });
 
+test('a thing of one’s own comes onto the list, is bought by other terms, and stands there with what came', async ({
+  page,
+}) => {
+  await page.goto('/shelf');
+  await ready(page);
+  await side(page).getByText('How a thing is bought, another thing').click();
+  await side(page).getByRole('textbox', { name: 'Name of the thing' }).fill('Aftercare oil');
+  await side(page).getByRole('spinbutton', { name: 'kept' }).fill('2');
+  await side(page).getByRole('button', { name: 'Onto the list' }).click();
+  await expect(page.getByText('Aftercare oil is on the list: take in what came.')).toBeVisible();
+  // a name stands once, and what was typed stays
+  await side(page).getByRole('textbox', { name: 'Name of the thing' }).fill('aftercare oil');
+  await side(page).getByRole('button', { name: 'Onto the list' }).click();
+  await expect(page.getByText(/There is one of that name already/)).toBeVisible();
+  await expect(side(page).getByRole('textbox', { name: 'Name of the thing' })).toHaveValue('aftercare oil');
+  await side(page).getByRole('combobox', { name: 'What came' }).fill('Aftercare');
+  await page.getByTitle('Aftercare oil').last().click();
+  await side(page).getByRole('spinbutton', { name: 'How much came' }).fill('5');
+  await side(page).getByRole('button', { name: 'Onto the shelf' }).click();
+  await expect(row(page, 'Aftercare oil')).toContainText('3 may be sold, 2 kept for the table');
+  expect((await new AxeBuilder({ page }).withTags(WCAG).analyze()).violations).toEqual([]);
+});
+
 test('the shelf refuses what is not there, what is past and what is nothing', async ({ request }) => {
   const post = async (data: object): Promise<number> => (await request.post('/api/shelf', { data })).status();
   expect(await post({ delivery: { itemId: 'nothing', lot: '', amount: 5, expiresOn: null } })).toBe(404);

@@ -44,7 +44,7 @@ export function remedies(input: RemedyInput): readonly Remedy[] {
     {
       trouble: 'too-hard',
       asks: 'Too hard?',
-      says: `Off the heat: stir in ${Math.max(1, Math.round(loosenG))} g of hot water, warm it through.`,
+      says: `Off the heat: stir in ${Math.max(1, Math.round(loosenG))} g of hot water by the spoon. It spits.`,
     },
     {
       trouble: 'crystals',

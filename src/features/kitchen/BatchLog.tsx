@@ -3,7 +3,7 @@
 import { Button, Input } from 'antd';
 import { useState } from 'react';
 import type { Kitchen } from '@/server/services/kitchen';
-import { dayMonth } from '@/ui/words';
+import { dayMonth, plural } from '@/ui/words';
 import type { KitchenActs } from './useKitchen';
 import styles from './Kitchen.module.css';
 
@@ -48,7 +48,8 @@ function batchWords(b: Batch, today: string): string {
   if (b.state === 'thrown') return ['thrown away', b.words === 'thrown away' ? '' : b.words].filter(Boolean).join(': ');
   const over = b.keepsTo !== null && b.keepsTo < today;
   const keeps = b.keepsTo === null ? '' : `${over ? 'past' : 'keeps to'} ${dayMonth(b.keepsTo)}`;
-  return [b.firmness, b.jarG === null ? '' : `${b.jarG} g`, keeps, b.by].filter(Boolean).join(', ');
+  const met = b.met === 0 ? '' : `met by ${plural(b.met, 'client')}`;
+  return [b.firmness, b.jarG === null ? '' : `${b.jarG} g`, keeps, met, b.by].filter(Boolean).join(', ');
 }
 
 /** How it worked, and on whom: a word that can be added later. */

@@ -8,6 +8,7 @@ import { DateField } from '@/ui/DateField.client';
 import { getJson } from '@/ui/sendJson';
 import { dayMonth, plural } from '@/ui/words';
 import { amountWords } from './shelfWords';
+import { TermsForm } from './TermsForm';
 import type { ShelfActs } from './useShelf';
 import styles from './Shelf.module.css';
 
@@ -18,6 +19,7 @@ export function ShelfSide({ acts }: { readonly acts: ShelfActs }) {
       <Orders shelf={acts.shelf} />
       <RecallLot />
       <Delivery acts={acts} />
+      <TermsForm acts={acts} />
     </aside>
   );
 }

@@ -13,6 +13,17 @@ export const readShelfItem = (db: DbOrTx, id: string): ShelfItemRow | undefined 
 export const insertShelfItem = (db: DbOrTx, row: typeof shelfItems.$inferInsert): void => {
   db.insert(shelfItems).values(row).run();
 };
+/** False where the version is no longer the one that was read. */
+export const updateShelfItem = (
+  db: DbOrTx,
+  { id, version }: Pick<ShelfItemRow, 'id' | 'version'>,
+  row: Partial<typeof shelfItems.$inferInsert>,
+): boolean =>
+  db
+    .update(shelfItems)
+    .set({ ...row, version: version + 1 })
+    .where(and(eq(shelfItems.id, id), eq(shelfItems.version, version)))
+    .run().changes === 1;
 /** Lots with something in them. */
 export const fullLots = (db: DbOrTx): ShelfLotRow[] => db.select().from(shelfLots).where(gt(shelfLots.amount, 0)).all();
 export const lotsOf = (db: DbOrTx, itemId: string): ShelfLotRow[] =>

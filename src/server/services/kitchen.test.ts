@@ -2,6 +2,7 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { demoStudio } from '../../demo/studioForTests';
 import type { OpenDatabase } from '../db/openDatabase';
 import { batchNotes } from '../db/schema';
+import { fullLots } from '../repos/shelfRepo';
 import { batchAct, loadKitchen, saveKitchen, startBatch, type BatchAct, type Kitchen } from './kitchen';
 
 const NOW = Date.UTC(2027, 4, 8, 8, 0);
@@ -39,6 +40,9 @@ describe('a batch', () => {
     const id = cooked(24);
     const [batch] = kitchen().batches;
     expect(batch).toMatchObject({ id, lot, state: 'jarred', offC: 119, jarG: 1090, keepsTo: '2027-08-06', by: 'Ines' });
+    // the jar stands on the shelf as a lot of its own
+    const jar = fullLots(open.db).find((l) => l.lot === lot);
+    expect(jar).toMatchObject({ itemId: 'sugar-firm', amount: 1090, expiresOn: '2027-08-06' });
     expect(kitchen().open).toBeNull();
     expect(kitchen().nextLot).not.toBe(lot);
     expect(() => open.db.delete(batchNotes).run()).toThrow(/append-only/);
@@ -71,6 +75,14 @@ describe('a batch', () => {
     expect(kitchen().open).toMatchObject({ step: 'dish', offC: 121 });
     value(act({ thrown: { words: 'smoked' } }, 26));
     expect(kitchen().batches[0]).toMatchObject({ id, state: 'thrown', words: 'smoked', keepsTo: null });
+  });
+});
+
+describe('whom a batch met', () => {
+  it('is counted by the lot that visits used', () => {
+    const before = kitchen().batches.find((b) => b.lot === 'S-2')?.met ?? 0;
+    expect(before).toBeGreaterThan(0);
+    expect(kitchen().batches.find((b) => b.lot === 'S-1')?.met).toBe(0);
   });
 });
 

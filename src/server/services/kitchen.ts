@@ -36,7 +36,10 @@ import {
   type BatchNoteRow,
   type BatchRow,
 } from '../repos/kitchenRepo';
+import { metLot } from '../repos/shelfRepo';
 import { peopleNames, readStudio, setSettings } from '../repos/studioRepo';
+import { itemOnShelf } from './shelfItems';
+import { putLot } from './shelfMoves';
 
 type Noted = Pick<BatchNoteRow, 'seq' | 'atMs' | 'kind' | 'what' | 'tempC'>;
 export interface OpenBatch extends BatchRow {
@@ -57,7 +60,12 @@ export interface Kitchen {
   readonly stoveBatches: number;
   readonly open: OpenBatch | null;
   /** Over, latest first. */
-  readonly batches: readonly (BatchRow & { readonly by: string; readonly on: string })[];
+  readonly batches: readonly (BatchRow & {
+    readonly by: string;
+    readonly on: string;
+    /** Clients that met it. */
+    readonly met: number;
+  })[];
   readonly nextLot: string;
   readonly today: string;
   readonly nowMs: number;
@@ -96,6 +104,7 @@ export function loadKitchen(db: Db, nowMs: number): ServiceResult<Kitchen> {
       ...b,
       by: b.personId === null ? '' : (names.get(b.personId) ?? ''),
       on: civilDateAt(b.weighedAtMs, timeZone),
+      met: new Set(metLot(db, b.lot).map((m) => m.clientId)).size,
     })),
     nextLot: nextLot(lotsOfBatches(db)),
     today: civilDateAt(nowMs, timeZone),
@@ -216,7 +225,11 @@ function actOn(
     if (step !== 'jar') return refused('It is not in its jar yet.', 'jar');
     const { jarG, words } = act.jar;
     const on = civilDateAt(atMs, readStudio(db)?.timeZone ?? 'UTC');
-    change({ state: 'jarred', endedAtMs: atMs, jarG, words, keepsTo: addDays(on, KEEPS_DAYS) });
+    const keepsTo = addDays(on, KEEPS_DAYS);
+    change({ state: 'jarred', endedAtMs: atMs, jarG, words, keepsTo });
+    // the jar stands on the shelf from now on
+    const item = itemOnShelf(db, `sugar-${batch.firmness}`);
+    if (item) putLot(db, { itemId: item.id, lot: batch.lot, amount: jarG, expiresOn: keepsTo }, { atMs, personId });
   } else {
     note('trouble', 'thrown');
     change({ state: 'thrown', endedAtMs: atMs, words: act.thrown.words });

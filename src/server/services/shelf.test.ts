@@ -88,6 +88,19 @@ describe('the shelf', () => {
     value(act({ delivery: { itemId: 'soft', lot: 'W-31', amount: 800, expiresOn: null } }));
     expect(row('soft').amount).toBe(800);
   });
+  it('takes a thing of one’s own, its terms can be changed, a name stands once', () => {
+    const thing = { name: 'Aftercare oil', kind: 'retail', unit: 'piece', pack: 6, deliveryDays: 5 } as const;
+    value(act({ thing: { ...thing, reserve: 2, supplier: 'Tidewater Skin' } }));
+    expect(refusal(act({ thing: { ...thing, name: ' aftercare OIL ', reserve: 0, supplier: '' } }))).toMatch(/name/);
+    const own = shelf().rows.find((r) => r.name === 'Aftercare oil');
+    value(act({ delivery: { itemId: own?.id ?? '', lot: 'A-1', amount: 6, expiresOn: null } }));
+    expect(row(own?.id ?? '').sellable).toBe(4);
+    const terms = { name: 'Aftercare oil', pack: 12, deliveryDays: 9, reserve: 5, supplier: '' };
+    value(act({ terms: { ...terms, itemId: own?.id ?? '', version: own?.version ?? 0 } }));
+    expect(row(own?.id ?? '')).toMatchObject({ sellable: 1, pack: 12, deliveryDays: 9 });
+    // of before the change
+    expect(act({ terms: { ...terms, itemId: own?.id ?? '', version: own?.version ?? 0 } }).ok).toBe(false);
+  });
   it('is counted: less goes out of the lots in their order, more into the newest; all or nothing', () => {
     value(
       act({

@@ -35,7 +35,7 @@ import { notYetThere } from './shelfItems';
 
 export interface ShelfRow extends Pick<
   ShelfItemRow,
-  'id' | 'name' | 'kind' | 'unit' | 'pack' | 'deliveryDays' | 'reserve' | 'supplier' | 'priceMinor'
+  'id' | 'name' | 'kind' | 'unit' | 'pack' | 'deliveryDays' | 'reserve' | 'supplier' | 'priceMinor' | 'version'
 > {
   /** In the order in which they are used; what is past stands last. */
   readonly lots: readonly (ShelfLotRow & { readonly isPast: boolean })[];
@@ -117,9 +117,9 @@ export function loadShelf(db: Db, nowMs: number): ServiceResult<Shelf> {
       const order =
         emptyOn && by ? { by, packs: packsFor(wanted, item.pack, { fromOn: emptyOn, days: ORDER_DAYS }) } : null;
       const shown = inOrder(own).map((l) => ({ ...l, isPast: isPast(l, today) }));
-      const { id, name, kind, unit, pack, deliveryDays, reserve, supplier, priceMinor } = item;
+      const { id, name, kind, unit, pack, deliveryDays, reserve, supplier, priceMinor, version } = item;
       return {
-        ...{ id, name, kind, unit, pack, deliveryDays, reserve, supplier, priceMinor },
+        ...{ id, name, kind, unit, pack, deliveryDays, reserve, supplier, priceMinor, version },
         lots: [...shown.filter((l) => !l.isPast), ...shown.filter((l) => l.isPast)],
         amount: usable(own, today),
         inPots,

@@ -2,8 +2,17 @@
 // uses. What was never delivered nor counted is not judged.
 
 import 'server-only';
+import { randomUUID } from 'node:crypto';
+import { ok } from '../../core/shared';
 import type { DbOrTx } from '../db/openDatabase';
-import { insertShelfItem, readShelfItem, shelfItemsInUse, type ShelfItemRow } from '../repos/shelfRepo';
+import { notFound, refused, stale, type ServiceResult } from '../errors';
+import {
+  insertShelfItem,
+  readShelfItem,
+  shelfItemsInUse,
+  updateShelfItem,
+  type ShelfItemRow,
+} from '../repos/shelfRepo';
 import { readProducts } from '../repos/studioRepo';
 
 /** Of things that nobody has said more of: bought so much at a time, there in so many days (from memory). */
@@ -37,4 +46,35 @@ export function itemOnShelf(db: DbOrTx, id: string): ShelfItemRow | undefined {
   const item = notYetThere(db).find((i) => i.id === id);
   if (item) insertShelfItem(db, item);
   return item;
+}
+
+/** How a thing is bought and kept. */
+export interface Terms extends Pick<ShelfItemRow, 'pack' | 'deliveryDays' | 'reserve' | 'supplier'> {
+  readonly name: string;
+}
+export interface NewThing extends Terms {
+  readonly kind: 'consumable' | 'retail';
+  readonly unit: ShelfItemRow['unit'];
+}
+
+const isNameTaken = (db: DbOrTx, name: string, but = ''): boolean =>
+  [...shelfItemsInUse(db), ...notYetThere(db)].some(
+    (i) => i.id !== but && i.name.trim().toLowerCase() === name.trim().toLowerCase(),
+  );
+
+/** A thing of the studio's own, used at the table or for sale. */
+export function addThing(db: DbOrTx, thing: NewThing): ServiceResult<null> {
+  if (isNameTaken(db, thing.name)) return refused('There is one of that name already.', 'thing.name');
+  insertShelfItem(db, { ...thing, id: randomUUID(), place: shelfItemsInUse(db).length, priceMinor: null });
+  return ok(null);
+}
+
+/** How a thing that is there is bought and kept from now on. */
+export function changeTerms(
+  db: DbOrTx,
+  { itemId, version, ...terms }: Terms & { readonly itemId: string; readonly version: number },
+): ServiceResult<null> {
+  if (!readShelfItem(db, itemId)) return notFound('item');
+  if (isNameTaken(db, terms.name, itemId)) return refused('There is one of that name already.', 'terms.name');
+  return updateShelfItem(db, { id: itemId, version }, terms) ? ok(null) : stale(null);
 }

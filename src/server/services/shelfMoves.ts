@@ -20,7 +20,7 @@ import {
   type ShelfMoveRow,
 } from '../repos/shelfRepo';
 import { readStudio } from '../repos/studioRepo';
-import { itemOnShelf } from './shelfItems';
+import { addThing, changeTerms, itemOnShelf, type NewThing } from './shelfItems';
 
 export interface By {
   readonly atMs: number;
@@ -39,6 +39,8 @@ export interface Delivery {
 export type ShelfAct =
   | { readonly delivery: Delivery }
   | { readonly sale: { readonly itemId: string; readonly amount: number } }
+  | { readonly thing: NewThing }
+  | { readonly terms: Parameters<typeof changeTerms>[1] }
   | { readonly waste: { readonly lotId: string; readonly amount: number } }
   /** What was counted, item by item; what is not in it was not counted. */
   | { readonly count: readonly { readonly itemId: string; readonly amount: number }[] };
@@ -47,6 +49,8 @@ export function shelfAct(db: Db, act: ShelfAct, by: By): ServiceResult<null> {
   return atomically(db, () => {
     if ('delivery' in act) return deliver(db, act.delivery, by);
     if ('sale' in act) return sell(db, act.sale, by);
+    if ('thing' in act) return addThing(db, act.thing);
+    if ('terms' in act) return changeTerms(db, act.terms);
     if ('waste' in act) return waste(db, act.waste, by);
     for (const [i, { itemId, amount }] of act.count.entries()) {
       const item = itemOnShelf(db, itemId);
@@ -61,10 +65,15 @@ function deliver(db: Db, { itemId, lot, amount, expiresOn }: Delivery, by: By): 
   const receivedOn = dayOf(db, by.atMs);
   if (!itemOnShelf(db, itemId)) return notFound('item');
   if (expiresOn !== null && expiresOn < receivedOn) return refused('It is past already: send it back.', 'expiresOn');
-  const id = randomUUID();
-  insertLot(db, { id, itemId, lot, amount: 0, receivedOn, expiresOn });
-  moveLot(db, { ...by, lotId: id, kind: 'received', amount });
+  putLot(db, { itemId, lot, amount, expiresOn }, by);
   return ok(null);
+}
+
+/** A new lot with all that came of it. */
+export function putLot(db: DbOrTx, { itemId, lot, amount, expiresOn }: Delivery, by: By): void {
+  const id = randomUUID();
+  insertLot(db, { id, itemId, lot, amount: 0, receivedOn: dayOf(db, by.atMs), expiresOn });
+  moveLot(db, { ...by, lotId: id, kind: 'received', amount });
 }
 
 function sell(
