@@ -67,7 +67,8 @@ export function lastRight(
     .select()
     .from(potNotes)
     .where(and(of, eq(potNotes.kind, 'wrist'), eq(potNotes.felt, 'right'), lt(potNotes.atMs, beforeMs)))
-    .orderBy(desc(potNotes.seq))
+    // those of the table are written when its visit is closed
+    .orderBy(desc(potNotes.atMs), desc(potNotes.seq))
     .limit(1)
     .get();
   if (!right) return null;

@@ -18,7 +18,7 @@ import { putWorked } from '../repos/workedRepo';
 import { loadBench, partsOf } from './bench';
 import { plannedMinutes, tableMinutes } from './bookingLength';
 import { takenBy } from './placeTaken';
-import { countUse } from './visitUse';
+import { countUse, noteWrists } from './visitUse';
 import { neededPlan, type CaseParts } from './planCase';
 import { standingAfter } from './standingAfter';
 
@@ -86,9 +86,9 @@ export function closeVisit(db: Db, visitId: string, body: CloseVisit, nowMs: num
       visitId,
       planned.plan.care.map((c) => ({ whenTold: c.when, fromH: c.fromH, toH: c.toH, text: c.text })),
     );
-    countUse(db, {
-      ...{ visitId, plan: planned.plan, journal: journalOf(db, visitId), atMs: nowMs, personId: visit.personId },
-    });
+    const table = { visitId, journal: journalOf(db, visitId), personId: visit.personId };
+    countUse(db, { ...table, plan: planned.plan, atMs: nowMs });
+    noteWrists(db, table);
     writeCard(db, parts, visit);
     // what it was worked by stays; what was tried on the way goes
     prunePlans(db, owner, 0);

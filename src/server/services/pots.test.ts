@@ -9,7 +9,7 @@ import { insertPotNote, lastPotHeat } from '../repos/potRepo';
 import { loadBench } from './bench';
 import { nextPots } from './nextPots';
 import { openVisit } from './openVisit';
-import { countUse } from './visitUse';
+import { countUse, noteWrists } from './visitUse';
 import { addPot, changePot, loadPots, notePot, simulatedChannel, type PotsView } from './pots';
 
 const NOW = Date.UTC(2027, 4, 8, 8, 0);
@@ -200,6 +200,20 @@ describe('what is in a pot', () => {
     const used = view().notes.filter((n) => n.kind === 'used');
     expect(film().waxG + used.reduce((s, n) => s + (n.grams ?? 0), 0)).toBe(waxG);
     expect(id).toBe(film().id);
+  });
+  it('hears of wrist tests that were passed at the table', () => {
+    const wrist = (id: string, product: string, tempC: number, atMs: number) =>
+      ({ id, atMs, kind: 'wrist', product, pot: { tempC, from: 'hand' } }) as const;
+    const journal = [
+      wrist('a', 'film-hard', 58, NOW - 5000),
+      wrist('b', 'soft', 44, NOW - 4000),
+      wrist('c', 'film-hard', 57, NOW - 3000),
+      { id: 'u', atMs: NOW - 2000, kind: 'undo', undoes: 'c' } as const,
+    ];
+    noteWrists(open.db, { visitId: 'v', journal, personId: 'ines' });
+    const felt = view().notes.filter((n) => n.kind === 'wrist' && n.atMs >= NOW - 5000);
+    // what was undone, and what stands in no pot, is not in it
+    expect(felt.map((n) => [n.pot, n.felt, n.tempC])).toEqual([['Film hard wax, beads', 'right', 58]]);
   });
   it('as on the last day on which it felt right: where it stood then; not of today', () => {
     const { id, asOn } = film();

@@ -58,3 +58,14 @@ function offShelf(db: DbOrTx, item: string, wanted: number, by: By): string | nu
   if (!readShelfItem(db, item)) return null;
   return takeOut(db, item, wanted, { ...by, kind: 'used' })?.lot ?? null;
 }
+
+/** Wrist tests that were passed at the table go into the log of the pot that was worked from. */
+export function noteWrists(db: DbOrTx, { visitId, journal, personId }: Omit<Used, 'plan' | 'atMs'>): void {
+  const pots = readPots(db);
+  for (const { kind, product, pot, atMs } of standing(journal)) {
+    const holding = kind === 'wrist' ? pots.find((p) => p.product.id === product) : undefined;
+    if (!holding) continue;
+    const heat = { felt: 'right', tempC: pot?.tempC ?? null } as const;
+    insertPotNote(db, { potId: holding.pot.id, kind: 'wrist', ...heat, atMs, personId, visitId });
+  }
+}
