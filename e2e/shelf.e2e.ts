@@ -15,7 +15,10 @@ test('the shelf: a delivery comes, the shelf is counted, retail is sold down to 
   await page.getByRole('link', { name: 'Shelf' }).click();
   await expect(page).toHaveURL(/\/shelf$/);
   await ready(page);
-  await expect(row(page, 'Cream hard wax, tablets')).toContainText('480 g');
+  // what other tests have poured from it is their affair
+  const before = (await (await request.get('/api/shelf')).json()) as { rows: { id: string; amount: number }[] };
+  const cream = before.rows.find((r) => r.id === 'cream-hard')?.amount ?? 0;
+  await expect(row(page, 'Cream hard wax, tablets')).toContainText(`${cream} g`);
   expect((await new AxeBuilder({ page }).withTags(WCAG).analyze()).violations).toEqual([]);
   // a delivery
   await side(page).getByRole('combobox', { name: 'What came' }).fill('Cream');
@@ -24,7 +27,9 @@ test('the shelf: a delivery comes, the shelf is counted, retail is sold down to 
   await side(page).getByRole('textbox', { name: 'Lot', exact: true }).fill('C-119');
   await side(page).getByRole('button', { name: 'Onto the shelf' }).click();
   await expect(page.getByText('1,000 g of Cream hard wax, tablets stands on the shelf.')).toBeVisible();
-  await expect(row(page, 'Cream hard wax, tablets')).toContainText('1,480 g in 2 lots');
+  await expect(row(page, 'Cream hard wax, tablets')).toContainText(
+    `${(cream + 1000).toLocaleString('en-GB')} g in 2 lots`,
+  );
   // counted: only what was looked at
   await page.getByRole('button', { name: /^Count the shelf, about \d+ min$/ }).click();
   await expect(page.getByRole('button', { name: 'Keep the count of 0' })).toBeDisabled();
