@@ -50,7 +50,7 @@ CREATE TABLE `visit_uses` (
 	`item` text NOT NULL,
 	`amount` integer NOT NULL,
 	`lot` text DEFAULT '' NOT NULL,
-	PRIMARY KEY(`visit_id`, `item`),
+	PRIMARY KEY(`visit_id`, `item`, `lot`),
 	FOREIGN KEY (`visit_id`) REFERENCES `visits`(`id`) ON UPDATE no action ON DELETE no action
 );
 --> statement-breakpoint

@@ -134,7 +134,7 @@ test('a pot is weighed and filled up, how it felt is noted, and it is set as on 
   await cream.getByRole('button', { name: 'Added' }).click();
   await expect(page.getByText(/no pot holds more than 5000 g/)).toBeVisible();
   await expect(grams).toHaveValue('4900');
-  await cream.locator('label').filter({ hasText: 'right' }).click();
+  await cream.getByRole('button', { name: 'right', exact: true }).click();
   await expect(page.getByText(/cream hard wax, tablets, wrist: right/)).toBeVisible();
   await cream.getByRole('button', { name: 'Off', exact: true }).click();
   await expect(cream).toContainText('switched off');

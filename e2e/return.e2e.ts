@@ -75,11 +75,17 @@ test('the day is dragged and keyed, three free places follow it, a date that cou
   await page.goto(`/visits/${((await again.json()) as { visitId: string }).visitId}/consult`);
   await ready(page);
   const asked = page.getByRole('region', { name: 'Home care since last time' });
-  await asked.locator('label').filter({ hasText: 'partly' }).click();
-  await expect(asked.getByRole('radio', { name: 'partly' })).toBeChecked();
+  const partly = asked.getByRole('button', { name: 'partly' });
+  await partly.click();
+  await expect(partly).toHaveAttribute('aria-pressed', 'true');
+  // a second press takes it back: nothing was said then
+  await partly.click();
+  await expect(partly).toHaveAttribute('aria-pressed', 'false');
+  await partly.click();
+  await expect(partly).toHaveAttribute('aria-pressed', 'true');
   await page.reload();
   await ready(page);
-  await expect(asked.getByRole('radio', { name: 'partly' })).toBeChecked();
+  await expect(partly).toHaveAttribute('aria-pressed', 'true');
   await page.goto('/clients/idris');
   await expect(page.getByText('At home: scrub, partly kept')).toBeVisible();
 });

@@ -104,6 +104,9 @@ export interface HeatRead {
   readonly tempC: number;
 }
 
+/** A clock that ran on, or a heat noted late, is no stove, W. */
+const BELIEVED_W = [150, 3000] as const;
+
 /** Heat that the stove has brought into the pot by what was read in it, W; null where too little was read. */
 export function stoveFrom(
   { recipe, waterC, roomC }: Pick<BoilInput, 'recipe' | 'waterC' | 'roomC'>,
@@ -115,7 +118,8 @@ export function stoveFrom(
   const boils = boilsWithC(recipe, all, waterC);
   const left = last.tempC > boils ? waterLeftG(recipe, last.tempC, waterC) : all;
   const joules = (last.tempC - roomC) * heatJK(recipe, (all + left) / 2) + (all - left) * LATENT_J_G;
-  return joules / last.atS;
+  const watts = joules / last.atS;
+  return watts >= BELIEVED_W[0] && watts <= BELIEVED_W[1] ? watts : null;
 }
 
 const PRIOR_BATCHES = 1;

@@ -125,6 +125,8 @@ describe('boiling down', () => {
       { seed: 5, numRuns: 60 },
     );
     expect(stoveFrom(input, [{ atS: 60, tempC: 50 }])).toBeNull();
+    // forgotten for five hours: no stove
+    expect(stoveFrom(input, [{ atS: 5 * 3600, tempC: 119 }])).toBeNull();
     expect(learnedStoveW([])).toBe(USUAL_STOVE_W);
     expect(learnedStoveW([900, 900, 900, 900])).toBeGreaterThan(780);
     expect(learnedStoveW([900, 400])).toBeGreaterThan(learnedStoveW([400, 900]));

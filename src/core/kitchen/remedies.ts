@@ -49,7 +49,7 @@ export function remedies(input: RemedyInput): readonly Remedy[] {
     {
       trouble: 'crystals',
       asks: 'Crystals?',
-      says: 'Brush the rim with water, do not stir; a little more lemon.',
+      says: 'Brush the rim with hot water; a little more lemon.',
     },
     { trouble: 'burnt', asks: 'Smoke, dark?', says: 'Burnt. Off the heat, throw it away.' },
   ];

@@ -70,13 +70,13 @@ interface RemediesProps {
 
 /** Four that go wrong, each with the one thing that helps; tapped, it is noted. */
 function Remedies({ batch, now, onTrouble }: RemediesProps) {
-  const { recipe, endC, waterC, roomC, stoveW, firmness, notes } = batch;
+  const { recipe, endC, waterC, roomC, firmness, notes } = batch;
   if (batch.step !== 'cook' && batch.step !== 'dish') return null;
   const readC = now.last?.tempC ?? waterC;
   const noted = new Set(notes.filter((n) => n.kind === 'trouble').map((n) => n.what));
   return (
     <div className={styles.remedies}>
-      {remedies({ recipe, endC, waterC, roomC, stoveW, firmness, readC }).map(({ trouble, asks, says }) => (
+      {remedies({ recipe, endC, waterC, roomC, stoveW: now.heatW, firmness, readC }).map(({ trouble, asks, says }) => (
         <button key={trouble} type="button" onClick={() => onTrouble(trouble)}>
           <b>{asks}</b>
           <span>{says}</span>
@@ -89,7 +89,6 @@ function Remedies({ batch, now, onTrouble }: RemediesProps) {
 
 /** What to do now, and the line under it. */
 export function headingFor(batch: OpenBatch, nowMs: number): readonly [string, string] {
-  const end = Math.round(batch.endC);
   const now = batchNow(batch, nowMs);
   const min = now.leftS === null ? null : Math.max(0, Math.round(now.leftS / 60));
   switch (batch.step) {
@@ -97,7 +96,7 @@ export function headingFor(batch: OpenBatch, nowMs: number): readonly [string, s
       return ['Stir until it is clear and boils', 'Slowly, from the floor up. Then brush the rim with water.'];
     case 'cook':
       return [
-        now.leftS === 0 && now.last ? 'It is there: take it off now' : `Stir slowly. At ${end}° take it off.`,
+        cookTitle(batch, now),
         min === null ? 'It does not get there on this heat: turn it up.' : `About ${min} min. ${behindWords(now)}`,
       ];
     case 'dish':
@@ -114,6 +113,13 @@ export function headingFor(batch: OpenBatch, nowMs: number): readonly [string, s
     default:
       return [`Into the jar: ${batch.lot}`, `About ${Math.round(now.makesG / 10) * 10} g. Write the lot on it.`];
   }
+}
+
+/** What the clock says is a guess: that it is there is said of a heat that was read. */
+function cookTitle({ endC }: OpenBatch, { last, leftS }: BatchNow): string {
+  const end = Math.round(endC);
+  if (last && last.tempC >= endC) return 'It is there: take it off now';
+  return last && leftS === 0 ? `It should be near ${end}°: read it now` : `Stir slowly. At ${end}° take it off.`;
 }
 
 function behindWords({ behindS, last }: BatchNow): string {

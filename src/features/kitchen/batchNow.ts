@@ -22,6 +22,8 @@ export interface BatchNow {
   readonly elapsedS: number;
   /** From now on, s; null where it does not get there. */
   readonly leftS: number | null;
+  /** Heat that the stove brings by what is known, W. */
+  readonly heatW: number;
   readonly waterNowG: number;
   readonly waterEndG: number;
   readonly makesG: number;
@@ -47,13 +49,17 @@ export function batchNow(batch: OpenBatch, nowMs: number): BatchNow {
   const reads = notes.flatMap((n) => (n.tempC === null ? [] : [{ atS: at(n.atMs), tempC: n.tempC }]));
   const last = reads.at(-1) ?? null;
   const elapsedS = at(nowMs);
-  const input = { ...base, stoveW: stoveFrom(base, reads) ?? stoveW };
+  // taken off once, the time on the dish is no heat
+  const heatW = batch.stoveFoundW ?? stoveFrom(base, reads) ?? stoveW;
+  const input = { ...base, stoveW: heatW };
+  const onAgainMs = notes.findLast((n) => n.kind === 'step' && n.what === 'cook')?.atMs ?? weighedAtMs;
   const fromRead = last && secondsLeft(input, last.tempC);
   const planned = plan.endsAtS === null ? null : Math.max(0, plan.endsAtS - elapsedS);
-  const leftS = last ? fromRead && Math.max(0, fromRead - (elapsedS - last.atS)) : planned;
+  const sinceS = last ? elapsedS - Math.max(last.atS, at(onAgainMs)) : 0;
+  const leftS = last ? fromRead && Math.max(0, fromRead - sinceS) : planned;
   const due = last && planAt(plan, last.tempC);
   return {
-    ...{ plan, reads, last, elapsedS, leftS },
+    ...{ plan, reads, last, elapsedS, leftS, heatW },
     waterNowG: waterLeftG(recipe, last?.tempC ?? roomC, waterC),
     waterEndG: waterLeftG(recipe, endC, waterC),
     makesG: yieldG(recipe, endC, waterC),

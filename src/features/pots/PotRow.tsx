@@ -1,6 +1,6 @@
 'use client';
 
-import { Radio } from 'antd';
+import { Button } from 'antd';
 import { moltenShare, type PotDay } from '@/core/pots';
 import { heatFigure, sourceWords, wayWords, windowWords } from '@/features/live/potWords';
 import { WayArrow } from '@/features/live/WayArrow';
@@ -110,17 +110,13 @@ export function PotRow(props: PotRowProps) {
       <PotHands pot={pot} acts={acts} />
       <div className={styles.bottom}>
         <PotMore pot={pot} ofDay={ofDay} roomC={roomC} acts={acts} />
-        <div className={styles.wrist}>
+        <div className={styles.wrist} role="group" aria-labelledby={`wrist-${pot.id}`}>
           <span id={`wrist-${pot.id}`}>On the wrist</span>
-          <Radio.Group
-            aria-labelledby={`wrist-${pot.id}`}
-            optionType="button"
-            value={null}
-            options={[...FELT]}
-            onChange={(e) =>
-              void acts.note(pot.id, { kind: 'wrist', felt: e.target.value as (typeof FELT)[number]['value'] })
-            }
-          />
+          {FELT.map(({ value, label }) => (
+            <Button key={value} onClick={() => void acts.note(pot.id, { kind: 'wrist', felt: value })}>
+              {label}
+            </Button>
+          ))}
         </div>
       </div>
     </article>

@@ -1,6 +1,5 @@
 'use client';
 
-import { Radio } from 'antd';
 import { useState } from 'react';
 import { homeCareShort, KEPT, type Kept } from '@/core/care';
 import type { Bench } from '@/server/services/bench';
@@ -13,7 +12,7 @@ import styles from './Bench.module.css';
 
 const WORDS: Readonly<Record<Kept, string>> = { kept: 'kept', partly: 'partly', not: 'not' };
 
-/** What was advised last time, asked about now. */
+/** What was advised last time, asked about now; a second press takes an answer back. */
 export function HomeCareAsked({ since }: { readonly since: NonNullable<Bench['homeCare']['since']> }) {
   const { bench, reload } = useBench();
   const [fault, setFault] = useState<string | null>(null);
@@ -30,14 +29,19 @@ export function HomeCareAsked({ since }: { readonly since: NonNullable<Bench['ho
       {since.items.map(({ item, kept }) => (
         <div key={item}>
           <span>{homeCareShort(item)}</span>
-          <Radio.Group
-            aria-label={homeCareShort(item)}
-            optionType="button"
-            disabled={isClosed}
-            value={kept}
-            options={KEPT.map((k) => ({ value: k, label: WORDS[k] }))}
-            onChange={(e) => void answer({ item, kept: e.target.value as Kept })}
-          />
+          <div role="group" aria-label={homeCareShort(item)}>
+            {KEPT.map((k) => (
+              <button
+                key={k}
+                type="button"
+                disabled={isClosed}
+                aria-pressed={kept === k}
+                onClick={() => void answer({ item, kept: kept === k ? null : k })}
+              >
+                {WORDS[k]}
+              </button>
+            ))}
+          </div>
         </div>
       ))}
       <Fault text={fault} />

@@ -116,5 +116,10 @@ describe('a patch test that is due', () => {
     const due = words.find((w) => w.short === 'patch test first');
     expect(due?.remedy).toEqual({ kind: 'patch', startsAtMs: at('2027-05-17', 15) });
     expect(words.map((w) => w.short)).not.toContain('hair too short');
+    // booked, it is not offered again
+    const body = { clientId: nia, personId: 'ines', startsAtMs: at('2027-05-17', 15), minutes: 10, withoutZones: true };
+    value(book(open.db, body, NOW));
+    const after = value(loadToday(open.db, NOW, DAY)).visits.find((v) => v.clientId === nia)?.words ?? [];
+    expect(after.find((w) => w.short === 'patch test first')?.remedy).toEqual({ kind: 'form' });
   });
 });

@@ -22,6 +22,7 @@ import {
   type PotNoteRow,
   type PotRow,
 } from '../repos/potRepo';
+import { lotsAfter } from './potLots';
 import { takeOut } from './shelfMoves';
 import { allProducts, peopleNames, readStudio } from '../repos/studioRepo';
 
@@ -146,9 +147,10 @@ export function notePot(
       const waxG = note.kind === 'weighed' ? note.grams : pot.waxG + note.grams;
       if (waxG > MOST_G) return refused(`That would be ${waxG} g: no pot holds more than ${MOST_G} g.`, 'grams');
       insertPotNote(db, { potId: id, kind: note.kind, grams: note.grams, ...by });
-      // filled up from the shelf, as far as it stands there: the pot takes the lot's name
-      const poured = note.kind === 'added' ? takeOut(db, pot.productId, note.grams, { ...by, kind: 'poured' }) : null;
-      mustWrite(updatePot(db, id, pot.version, { waxG, ...(poured ? { lot: poured.lot } : {}) }), 'the pot');
+      // filled up from the shelf, as far as it stands there: its lot is in the pot with what was left of the one before
+      const poured = note.kind === 'added' ? takeOut(db, pot.productId, note.grams, { ...by, kind: 'poured' }) : [];
+      const lot = poured.length > 0 ? lotsAfter(pot.lot, poured, pot.waxG) : pot.lot;
+      mustWrite(updatePot(db, id, pot.version, { waxG, lot }), 'the pot');
       return ok({ id, channel, setC });
     }
     const { kind, tempC } = note;

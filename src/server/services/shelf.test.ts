@@ -148,7 +148,27 @@ describe('what visits use', () => {
     value(act({ count: [{ itemId: 'cream-hard', amount: 0 }] }));
     value(act({ delivery: { itemId: 'cream-hard', lot: 'C-119', amount: 1000, expiresOn: null } }));
     value(notePot(open.db, pot?.id ?? '', { kind: 'added', grams: 50 }, { atMs: NOW, personId: 'ines' }));
+    expect(value(loadPots(open.db, NOW)).pots.find((p) => p.id === pot?.id)?.lot).toBe('C-118, C-119');
+    // what was left of the one before is in it too: a recall of either finds who met it
+    const id = visit('lucia');
+    const cream = { zones: [{ strips: [{ id: 's1' }] }], materials: [{ item: 'cream-hard', amount: 20, unit: 'g' }] };
+    used(id, cream as unknown as Plan);
+    for (const lot of ['C-118', 'C-119']) {
+      expect(value(recall(open.db, lot)).visits.map((v) => v.visitId)).toContain(id);
+    }
+    // emptied, it begins anew
+    value(notePot(open.db, pot?.id ?? '', { kind: 'weighed', grams: 0 }, { atMs: NOW, personId: 'ines' }));
+    value(notePot(open.db, pot?.id ?? '', { kind: 'added', grams: 50 }, { atMs: NOW, personId: 'ines' }));
     expect(value(loadPots(open.db, NOW)).pots.find((p) => p.id === pot?.id)?.lot).toBe('C-119');
+  });
+  it('off two lots is found by a recall of either', () => {
+    value(act({ count: [{ itemId: 'stick', amount: 5 }] }));
+    value(act({ delivery: { itemId: 'stick', lot: 'K-2', amount: 500, expiresOn: '2027-06-01' } }));
+    value(act({ delivery: { itemId: 'stick', lot: 'K-3', amount: 500, expiresOn: '2027-07-01' } }));
+    const id = visit('lucia');
+    used(id, planOf(40, 503));
+    expect(value(recall(open.db, 'K-2')).visits.map((v) => v.visitId)).toEqual([id]);
+    expect(value(recall(open.db, 'K-3')).visits.map((v) => v.visitId)).toEqual([id]);
   });
   it('is foreseen from what each client used last; what runs out is on the list to order, as a table too', () => {
     const ahead = usesAhead(open.db, NOW, 'Europe/London');

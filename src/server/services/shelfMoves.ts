@@ -3,7 +3,7 @@
 
 import 'server-only';
 import { randomUUID } from 'node:crypto';
-import { inOrder, sellable, take, usable } from '../../core/shelf';
+import { sellable, take, usable } from '../../core/shelf';
 import { ok } from '../../core/shared';
 import { civilDateAt } from '../clock';
 import { atomically } from '../db/atomically';
@@ -16,7 +16,6 @@ import {
   readLot,
   readShelfItem,
   type ShelfItemRow,
-  type ShelfLotRow,
   type ShelfMoveRow,
 } from '../repos/shelfRepo';
 import { readStudio } from '../repos/studioRepo';
@@ -125,12 +124,11 @@ interface Out extends By {
   readonly visitId?: string;
 }
 
-/** Takes an amount out of an item's lots in their order, as far as there is; the first lot that gave. */
-export function takeOut(db: DbOrTx, itemId: string, amount: number, out: Out): ShelfLotRow | null {
+/** Takes an amount out of an item's lots in their order, as far as there is; names of the lots that gave. */
+export function takeOut(db: DbOrTx, itemId: string, amount: number, out: Out): readonly string[] {
   const on = dayOf(db, out.atMs);
   const lots = lotsOf(db, itemId).filter((l) => l.amount > 0);
   const { taken } = take(lots, amount, on);
   for (const { id, amount: part } of taken) moveLot(db, { ...out, lotId: id, amount: -part }, on);
-  const [first] = taken;
-  return inOrder(lots).find((l) => l.id === first?.id) ?? null;
+  return taken.flatMap((t) => lots.find((l) => l.id === t.id)?.lot || []);
 }

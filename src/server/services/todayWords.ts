@@ -6,7 +6,7 @@ import type { Plan } from '../../core/plan';
 import { addDays, laterDate } from '../../core/shared';
 import { civilDateAt } from '../clock';
 import type { Db } from '../db/openDatabase';
-import type { BookingRow, ClientRow } from '../repos/clientRepo';
+import { bookingsOfClient, type BookingRow, type ClientRow } from '../repos/clientRepo';
 import type { StudioRow } from '../repos/studioRepo';
 import { alertsOf } from './alerts';
 import { sameHourOn } from './freeTime';
@@ -58,6 +58,11 @@ const PATCH_MIN = 10;
 
 /** Ten minutes at the same hour while there are days enough; else the talk at the visit itself. */
 function patchRemedy(db: Db, booking: BookingRow, on: string, nowMs: number): TodayWord['remedy'] {
+  // one that is booked already is waited for
+  const booked = bookingsOfClient(db, booking.clientId).some(
+    (b) => b.status === 'booked' && b.zones.length === 0 && b.startsAtMs > nowMs && b.startsAtMs < booking.startsAtMs,
+  );
+  if (booked) return { kind: 'form' };
   const layOn = addDays(on, -PATCH_DAYS);
   const wanted = { id: '', personId: booking.personId, startsAtMs: booking.startsAtMs, minutes: PATCH_MIN };
   const startsAtMs = sameHourOn(db, wanted, layOn, nowMs);

@@ -7,6 +7,7 @@ import type { Plan } from '../../core/plan';
 import type { DbOrTx } from '../db/openDatabase';
 import { insertPotNote, readPot, readPots, updatePot } from '../repos/potRepo';
 import { putVisitUse, readShelfItem } from '../repos/shelfRepo';
+import { lotsIn } from './potLots';
 import { takeOut } from './shelfMoves';
 
 /** Share of the planned strips that were laid, 0–1; rounds that were added do not count as more than all. */
@@ -32,15 +33,18 @@ export function countUse(db: DbOrTx, { visitId, plan, journal, atMs, personId }:
   const by = { visitId, atMs, personId };
   for (const { item, amount } of plan.materials) {
     const used = Math.max(1, Math.round(amount * share));
-    const lot = outOfPot(db, item, used, by) ?? offShelf(db, item, used, by) ?? '';
-    putVisitUse(db, { visitId, item, amount: used, lot });
+    const lots = outOfPot(db, item, used, by) ?? offShelf(db, item, used, by);
+    // a recall must find every lot that may have been in it
+    for (const [i, lot] of (lots.length > 0 ? lots : ['']).entries()) {
+      putVisitUse(db, { visitId, item, amount: i === 0 ? used : 0, lot });
+    }
   }
 }
 
 type By = Pick<Used, 'visitId' | 'atMs' | 'personId'>;
 
-/** Lot of what is in the pot; null where no pot holds it. */
-function outOfPot(db: DbOrTx, productId: string, wanted: number, by: By): string | null {
+/** Lots of what is in the pot; null where no pot holds it. */
+function outOfPot(db: DbOrTx, productId: string, wanted: number, by: By): readonly string[] | null {
   const holding = readPots(db).find((p) => p.product.id === productId);
   const pot = holding && readPot(db, holding.pot.id);
   if (!pot) return null;
@@ -50,14 +54,12 @@ function outOfPot(db: DbOrTx, productId: string, wanted: number, by: By): string
     insertPotNote(db, { ...by, potId: pot.id, kind: 'used', grams });
     updatePot(db, pot.id, pot.version, { waxG: pot.waxG - grams });
   }
-  return pot.lot;
+  return lotsIn(pot.lot);
 }
 
-/** The first lot that gave of it; null where the shelf does not know it. */
-function offShelf(db: DbOrTx, item: string, wanted: number, by: By): string | null {
-  if (!readShelfItem(db, item)) return null;
-  return takeOut(db, item, wanted, { ...by, kind: 'used' })?.lot ?? null;
-}
+/** The lots that gave of it; none where the shelf does not know it. */
+const offShelf = (db: DbOrTx, item: string, wanted: number, by: By): readonly string[] =>
+  readShelfItem(db, item) ? takeOut(db, item, wanted, { ...by, kind: 'used' }) : [];
 
 /** Wrist tests that were passed at the table go into the log of the pot that was worked from. */
 export function noteWrists(db: DbOrTx, { visitId, journal, personId }: Omit<Used, 'plan' | 'atMs'>): void {

@@ -84,8 +84,8 @@ export const visitUses = sqliteTable(
       .references(() => visits.id),
     item: text('item').notNull(),
     amount: integer('amount').notNull(),
-    /** Empty = not known. */
+    /** Each lot that may have been in it, the first with the amount; empty = not known. */
     lot: text('lot').notNull().default(''),
   },
-  (t) => [primaryKey({ columns: [t.visitId, t.item] }), index('visit_uses_lot').on(t.lot)],
+  (t) => [primaryKey({ columns: [t.visitId, t.item, t.lot] }), index('visit_uses_lot').on(t.lot)],
 );
