@@ -16,10 +16,13 @@ import { readStudio } from '../server/repos/studioRepo';
 import { insertVisit, putChart, putReading, readVisit } from '../server/repos/visitRepo';
 import { putWorked } from '../server/repos/workedRepo';
 import { partsOf } from '../server/services/bench';
+import { keepParts, servicesOfVisit } from '../server/services/visitParts';
 import { planCase } from '../server/services/planCase';
 import { eq } from 'drizzle-orm';
 import { insertAdvice, painOf, thinning, timesOf } from './demoCourse';
+import { SHIPPED_SERVICES } from '../core/agreement';
 import { insertBatches } from './demoKitchen';
+import { insertBook, insertParts, insertTaken } from './demoLedger';
 import { insertPots } from './demoPots';
 import { insertShelf, insertUse } from './demoShelf';
 import { READ_SEED, readAsPlanned, readingFor } from './demoReadings';
@@ -50,6 +53,7 @@ const DEMO_MONEY = {
     'bikini-complete': 3800,
     'bikini-crease': 4400,
   },
+  goodsMinor: { gel: 1400 },
 };
 
 function chartFor(
@@ -79,7 +83,7 @@ function chartFor(
 }
 
 /** Closed visits of one client, oldest first; gives the date of the last. */
-function insertPast(tx: DbOrTx, client: DemoClient, day: string, random: Random): void {
+function insertPast(tx: DbOrTx, client: DemoClient, day: string, random: Random, till: Random): void {
   if (client.intervals.length === 0) return;
   // one visit more than intervals: first visit, then one after each interval
   const gaps = [...client.intervals, client.sinceLast];
@@ -137,6 +141,8 @@ function insertPast(tx: DbOrTx, client: DemoClient, day: string, random: Random)
       putChart(tx, visitId, zone, { place, data, version: 1 });
       putReading(tx, visitId, zone, { ...readingFor(random, first), pain: painOf(client, i) }, 1);
     });
+    if (i < gaps.length - 1) insertParts(tx, client, visitId, i);
+    insertTaken(tx, client, { on, atMs: atMs + 2_400_000, visitId, random: till, prices: DEMO_MONEY.priceMinor });
     insertAdvice(tx, client, i, (k) => `demo-${client.id}-${k + 1}`);
   });
 }
@@ -215,10 +221,18 @@ function insertNotDone(tx: DbOrTx, client: DemoClient, day: string): void {
   );
 }
 
+function insertMissed(tx: DbOrTx, client: DemoClient, day: string, daysAgo: number): void {
+  insertBooking(tx, {
+    ...{ id: `demo-missed-${client.id}`, clientId: client.id, personId: client.person, zones: client.zones },
+    ...{ startsAtMs: instantAt(addDays(day, -daysAgo), 15, 0, TIME_ZONE), minutes: 30, status: 'missed' },
+  });
+}
+
 /** Loads everything; refused where a studio is already there. */
 export function loadDemo(db: Db, nowMs: number): ServiceResult<{ readonly clients: number }> {
   if (readStudio(db)) return refused('The database already holds a studio.');
   const random = seededRandom(SEED);
+  const till = seededRandom(SEED + 1);
   const day = civilDateAt(nowMs, TIME_ZONE);
   db.transaction((tx) => {
     tx.insert(studio)
@@ -260,8 +274,9 @@ export function loadDemo(db: Db, nowMs: number): ServiceResult<{ readonly client
     insertShelf(tx, day, nowMs);
     for (const client of CLIENTS) {
       insertPerson(tx, client, day, nowMs);
-      insertPast(tx, client, day, random);
+      insertPast(tx, client, day, random, till);
       insertNotDone(tx, client, day);
+      if (client.missedDaysAgo !== undefined) insertMissed(tx, client, day, client.missedDaysAgo);
       const b = client.booked;
       if (b) {
         insertBooking(tx, {
@@ -276,6 +291,7 @@ export function loadDemo(db: Db, nowMs: number): ServiceResult<{ readonly client
     }
   });
   keepLastPlans(db, nowMs);
+  db.transaction((tx) => insertBook(tx, day, nowMs));
   return ok({ clients: CLIENTS.length });
 }
 
@@ -291,6 +307,10 @@ function keepLastPlans(db: Db, nowMs: number): void {
     putWorked(db, visit.id, plan, visit.consult.sensitivity);
     readAsPlanned(db, visit.id, plan, random);
     insertUse(db, visit.id, plan);
+    keepParts(db, {
+      ...{ visitId: visit.id, plan, serviceMinutes: {}, services: servicesOfVisit(SHIPPED_SERVICES, [], client.zones) },
+      tookMin: visit.tableMin ?? 0,
+    });
     if (hash !== '') db.update(visits).set({ planHash: hash }).where(eq(visits.id, visit.id)).run();
   }
 }

@@ -58,6 +58,8 @@ export interface DemoClient {
   };
   readonly stature?: number;
   readonly mass?: number;
+  /** A booking that nobody came to, so many days ago. */
+  readonly missedDaysAgo?: number;
   /** Today at this wall time, or in so many days. */
   readonly booked?: {
     readonly inDays: number;
@@ -126,6 +128,7 @@ export const CLIENTS: readonly DemoClient[] = [
     skin: 'dry',
     rateFactor: 1.1,
     intervals: [52, 45, 44, 41, 40, 40, 37],
+    missedDaysAgo: 75,
     sinceLast: 39,
     stature: 191,
     mass: 88,
@@ -312,6 +315,7 @@ export const CLIENTS: readonly DemoClient[] = [
     skin: 'normal',
     rateFactor: 1.2,
     intervals: [36],
+    missedDaysAgo: 61,
     sinceLast: 33,
     standing: [{ fact: 'earlier-reaction' }],
   },
@@ -371,6 +375,7 @@ export const CLIENTS: readonly DemoClient[] = [
     skin: 'normal',
     rateFactor: 1.05,
     intervals: [31, 29, 28],
+    missedDaysAgo: 49,
     sinceLast: 26,
     booked: { inDays: 3, hour: 14, minute: 0, minutes: 30 },
   },

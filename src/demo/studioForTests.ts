@@ -5,6 +5,7 @@ import 'server-only';
 import { copyFileSync, mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import Database from 'better-sqlite3';
 import { openDatabase, type OpenDatabase } from '../server/db/openDatabase';
 import { loadDemo } from './loadDemo';
 
@@ -23,9 +24,25 @@ function templateAt(nowMs: number): string {
   return file;
 }
 
-/** The demo studio as loaded at an instant, in a file of its own. */
-export function demoStudio(nowMs: number): OpenDatabase & { readonly file: string } {
+/** The demo studio as loaded at an instant, in a file of its own; without any line of money where that is wanted. */
+export function demoStudio(
+  nowMs: number,
+  { ledger = true }: { readonly ledger?: boolean } = {},
+): OpenDatabase & { readonly file: string } {
   const file = join(mkdtempSync(join(tmpdir(), 'strickle-test-')), 'studio.sqlite');
   copyFileSync(templateAt(nowMs), file);
+  if (!ledger) emptyLedger(file);
   return { ...openDatabase(file), file };
+}
+
+/** The tables take no deletion: their triggers are taken off and put back. */
+function emptyLedger(file: string): void {
+  const raw = new Database(file);
+  const triggers = raw
+    .prepare("select name, sql from sqlite_master where type = 'trigger' and tbl_name like 'ledger_%'")
+    .all() as { name: string; sql: string }[]; // columns of SQLite's own table
+  for (const { name } of triggers) raw.exec(`drop trigger ${name}`);
+  raw.exec('delete from ledger_entries; delete from ledger_closings');
+  for (const { sql } of triggers) raw.exec(sql);
+  raw.close();
 }

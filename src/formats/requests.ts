@@ -307,12 +307,15 @@ export const productImportRequest = Joi.object({
   commit: Joi.boolean().required(),
 }).required();
 const minor = Joi.number().integer().min(0).max(10_000_000);
+const basisPoints = Joi.number().integer().min(0).max(5000).required();
 export const moneyRequest = Joi.object({
   version,
   money: Joi.object({
     labourMinorPerHour: minor.required(),
     roomMinorPerHour: minor.required(),
     priceMinor: Joi.object().pattern(id, minor).max(200).required(),
+    goodsMinor: Joi.object().pattern(id, minor).max(200),
+    vatBp: Joi.object({ services: basisPoints, goods: basisPoints }),
   }).required(),
   serviceMinutes: Joi.object().pattern(id, Joi.number().integer().min(5).max(600)).max(200),
 }).required();

@@ -12,13 +12,14 @@ import { shelvedPlan } from '../planning/planner';
 import { clashingBooking, insertBooking, updateClient } from '../repos/clientRepo';
 import { journalOf } from '../repos/journalRepo';
 import { prunePlans } from '../repos/planRepo';
-import { readStudio } from '../repos/studioRepo';
+import { readServices, readStudio } from '../repos/studioRepo';
 import { putCare, readVisit, updateVisit, type VisitRow } from '../repos/visitRepo';
 import { putWorked } from '../repos/workedRepo';
 import { loadBench, partsOf } from './bench';
 import { plannedMinutes, tableMinutes } from './bookingLength';
 import { takenBy } from './placeTaken';
 import { countUse, noteWrists } from './visitUse';
+import { keepParts, servicesOfVisit } from './visitParts';
 import { neededPlan, type CaseParts } from './planCase';
 import { standingAfter } from './standingAfter';
 
@@ -89,6 +90,12 @@ export function closeVisit(db: Db, visitId: string, body: CloseVisit, nowMs: num
     const table = { visitId, journal: journalOf(db, visitId), personId: visit.personId };
     countUse(db, { ...table, plan: planned.plan, atMs: nowMs });
     noteWrists(db, table);
+    const { settings } = parts.studio;
+    keepParts(db, {
+      ...{ visitId, plan: planned.plan, serviceMinutes: settings.serviceMinutes ?? {} },
+      services: servicesOfVisit(readServices(db), visit.consult.services, parts.zones),
+      tookMin: closed.tableMin ?? closed.plannedMin,
+    });
     writeCard(db, parts, visit);
     // what it was worked by stays; what was tried on the way goes
     prunePlans(db, owner, 0);

@@ -61,6 +61,24 @@ export interface StudioMoney {
   readonly labourMinorPerHour: number;
   readonly roomMinorPerHour: number;
   readonly priceMinor: Readonly<Record<string, number>>;
+  /** What goods on the shelf are sold for, by their id; absent = asked at every sale. */
+  readonly goodsMinor?: Readonly<Record<string, number>> | undefined;
+  /** Tax inside of the prices, basis points; absent = none. */
+  readonly vatBp?: { readonly services: number; readonly goods: number } | undefined;
+  /** What the honest year is told; absent = by the studio's own visits. */
+  readonly year?: YearSaid | undefined;
+}
+
+/** Null = by the studio's own visits, hours and closures. */
+export interface YearSaid {
+  readonly placesAWeek: number | null;
+  readonly priceMinor: number | null;
+  readonly weeksOff: number | null;
+  readonly turnoverMin: number | null;
+  readonly noShowPermille: number | null;
+  readonly materialsMinor: number | null;
+  readonly roomYearMinor: number | null;
+  readonly taxPermille: number | null;
 }
 
 /** A lasting fact of the card, with the time for which it is true. */

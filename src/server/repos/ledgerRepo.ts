@@ -1,0 +1,152 @@
+import { and, asc, desc, eq, gte, inArray, isNull, lte, sql } from 'drizzle-orm';
+import type { DbOrTx } from '../db/openDatabase';
+import { bookings, clients, ledgerClosings, ledgerEntries, shelfItems, shelfLots, shelfMoves } from '../db/schema';
+import { visitParts, visits } from '../db/schema';
+
+export type EntryRow = typeof ledgerEntries.$inferSelect;
+export type ClosingRow = typeof ledgerClosings.$inferSelect;
+export type VisitPartRow = typeof visitParts.$inferSelect;
+
+export const insertEntry = (db: DbOrTx, row: typeof ledgerEntries.$inferInsert): void => {
+  db.insert(ledgerEntries).values(row).run();
+};
+export const readEntry = (db: DbOrTx, id: string): EntryRow | undefined =>
+  db.select().from(ledgerEntries).where(eq(ledgerEntries.id, id)).get();
+/** Lines of a span of civil dates, both ends in it, in the order in which they were written. */
+export const entriesBetween = (db: DbOrTx, from: string, to: string): EntryRow[] =>
+  db
+    .select()
+    .from(ledgerEntries)
+    .where(and(gte(ledgerEntries.onDate, from), lte(ledgerEntries.onDate, to)))
+    .orderBy(asc(ledgerEntries.seq))
+    .all();
+/** Lines that give a line back or undo it. */
+export const entriesAbout = (db: DbOrTx, id: string): EntryRow[] =>
+  db.select().from(ledgerEntries).where(eq(ledgerEntries.about, id)).all();
+export const entriesOfVisits = (db: DbOrTx, visitIds: readonly string[]): EntryRow[] =>
+  visitIds.length === 0
+    ? []
+    : db
+        .select()
+        .from(ledgerEntries)
+        .where(inArray(ledgerEntries.visitId, [...visitIds]))
+        .all();
+export const entriesOfSale = (db: DbOrTx, moveSeq: number): EntryRow[] =>
+  db.select().from(ledgerEntries).where(eq(ledgerEntries.moveSeq, moveSeq)).all();
+/** All lines about credits that have something left, by the sums of their lines. */
+export function openCreditLines(db: DbOrTx): EntryRow[] {
+  const left = sql`sum(case when kind in ('gift', 'package', 'deposit') then amount_minor when paid = 'credit' then -amount_minor else 0 end)`;
+  const open = sql`(select credit_id from ledger_entries where credit_id is not null group by credit_id having ${left} > 0 or sum(uses) > 0)`;
+  return db
+    .select()
+    .from(ledgerEntries)
+    .where(sql`${ledgerEntries.creditId} in ${open}`)
+    .orderBy(asc(ledgerEntries.seq))
+    .all();
+}
+export const entriesOfCredit = (db: DbOrTx, creditId: string): EntryRow[] =>
+  db.select().from(ledgerEntries).where(eq(ledgerEntries.creditId, creditId)).orderBy(asc(ledgerEntries.seq)).all();
+export const lastEntrySeq = (db: DbOrTx): number =>
+  db.select({ seq: ledgerEntries.seq }).from(ledgerEntries).orderBy(desc(ledgerEntries.seq)).limit(1).get()?.seq ?? 0;
+
+export const readClosing = (db: DbOrTx, onDate: string): ClosingRow | undefined =>
+  db.select().from(ledgerClosings).where(eq(ledgerClosings.onDate, onDate)).get();
+export const insertClosing = (db: DbOrTx, row: typeof ledgerClosings.$inferInsert): void => {
+  db.insert(ledgerClosings).values(row).run();
+};
+export const closingsBetween = (db: DbOrTx, from: string, to: string): ClosingRow[] =>
+  db
+    .select()
+    .from(ledgerClosings)
+    .where(and(gte(ledgerClosings.onDate, from), lte(ledgerClosings.onDate, to)))
+    .orderBy(asc(ledgerClosings.onDate))
+    .all();
+
+export const putVisitPart = (db: DbOrTx, row: typeof visitParts.$inferInsert): void => {
+  db.insert(visitParts).values(row).onConflictDoNothing().run();
+};
+/** What services took at the visits of a span of civil dates, with who did them. */
+export const partsBetween = (
+  db: DbOrTx,
+  from: string,
+  to: string,
+): (VisitPartRow & { readonly personId: string; readonly onDate: string })[] =>
+  db
+    .select({ part: visitParts, personId: visits.personId, onDate: visits.onDate })
+    .from(visits)
+    .innerJoin(visitParts, eq(visitParts.visitId, visits.id))
+    .where(and(gte(visits.onDate, from), lte(visits.onDate, to)))
+    .all()
+    .map(({ part, ...v }) => ({ ...part, ...v }));
+
+const noService = sql`not exists (select 1 from ledger_entries e where e.visit_id = ${visits.id} and e.kind = 'service' and e.act = 'taken' and not exists (select 1 from ledger_entries u where u.about = e.id and u.act = 'undone'))`;
+/** Visits that were done and of which no service stands in the ledger, by their day. */
+export const visitsNotEntered = (db: DbOrTx, from: string, to: string) =>
+  db
+    .select({
+      id: visits.id,
+      onDate: visits.onDate,
+      clientId: visits.clientId,
+      clientName: clients.name,
+      personId: visits.personId,
+      consult: visits.consult,
+      closedAtMs: visits.closedAtMs,
+    })
+    .from(visits)
+    .innerJoin(clients, eq(clients.id, visits.clientId))
+    .where(
+      and(
+        eq(visits.status, 'closed'),
+        isNull(visits.endedAs),
+        gte(visits.onDate, from),
+        lte(visits.onDate, to),
+        noService,
+      ),
+    )
+    .orderBy(asc(visits.closedAtMs))
+    .all();
+
+/** Sales on the shelf that no standing line is for. */
+export const salesNotEntered = (db: DbOrTx, fromMs: number, toMs: number) =>
+  db
+    .select({
+      seq: shelfMoves.seq,
+      amount: shelfMoves.amount,
+      atMs: shelfMoves.atMs,
+      itemId: shelfItems.id,
+      name: shelfItems.name,
+    })
+    .from(shelfMoves)
+    .innerJoin(shelfLots, eq(shelfLots.id, shelfMoves.lotId))
+    .innerJoin(shelfItems, eq(shelfItems.id, shelfLots.itemId))
+    .where(
+      and(
+        eq(shelfMoves.kind, 'sold'),
+        gte(shelfMoves.atMs, fromMs),
+        lte(shelfMoves.atMs, toMs),
+        sql`not exists (select 1 from ledger_entries e where e.move_seq = ${shelfMoves.seq} and e.act = 'taken' and not exists (select 1 from ledger_entries u where u.about = e.id and u.act = 'undone'))`,
+      ),
+    )
+    .all();
+export const readSale = (db: DbOrTx, seq: number): { readonly itemId: string; readonly amount: number } | undefined =>
+  db
+    .select({ itemId: shelfLots.itemId, amount: shelfMoves.amount })
+    .from(shelfMoves)
+    .innerJoin(shelfLots, eq(shelfLots.id, shelfMoves.lotId))
+    .where(and(eq(shelfMoves.seq, seq), eq(shelfMoves.kind, 'sold')))
+    .get();
+
+/** In a span: bookings that nobody came to, and visits that were done. */
+export function missedAndDone(
+  db: DbOrTx,
+  fromMs: number,
+  toMs: number,
+): { readonly missed: number; readonly done: number } {
+  const count = sql<number>`count(*)`;
+  const span = and(gte(bookings.startsAtMs, fromMs), lte(bookings.startsAtMs, toMs), eq(bookings.status, 'missed'));
+  const done = and(isNull(visits.endedAs), gte(visits.closedAtMs, fromMs), lte(visits.closedAtMs, toMs));
+  return {
+    missed: db.select({ n: count }).from(bookings).where(span).get()?.n ?? 0,
+    done: db.select({ n: count }).from(visits).where(done).get()?.n ?? 0,
+  };
+}
