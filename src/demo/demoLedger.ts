@@ -1,5 +1,5 @@
-// What the demo's past visits took and what came for them: invented, like the rest. Days are closed up to the day before
-// yesterday, so that one is still to be closed.
+// What the demo's past visits took and what came for them: invented, like the rest. Days are closed up to the day
+// before yesterday, so that one is still to be closed.
 
 import type { Family } from '../core/anatomy';
 import { minutesOfService, SHIPPED_SERVICES, type Service } from '../core/agreement';

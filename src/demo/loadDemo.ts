@@ -32,28 +32,33 @@ const SEED = 20_270_508;
 const TIME_ZONE = 'Europe/London';
 /** Invented like the rest. */
 const DEMO_MONEY = {
-  labourMinorPerHour: 2100,
+  labourMinorPerHour: 1800,
   roomMinorPerHour: 950,
   priceMinor: {
-    underarms: 1850,
-    shins: 2200,
-    lip: 900,
-    'leg-lower': 3200,
-    'leg-upper': 3600,
-    'leg-full': 5400,
-    brows: 1600,
-    'face-lower': 1700,
-    'beard-line': 3400,
-    'ears-nose': 1500,
-    arms: 2600,
-    'back-whole': 4600,
-    'chest-abdomen': 4200,
-    'bikini-edge': 1900,
-    'bikini-extended': 2700,
-    'bikini-complete': 3800,
-    'bikini-crease': 4400,
+    underarms: 2600,
+    shins: 3200,
+    lip: 1800,
+    'leg-lower': 4600,
+    'leg-upper': 5000,
+    'leg-full': 7600,
+    brows: 3400,
+    'face-lower': 2600,
+    'beard-line': 4600,
+    'ears-nose': 2200,
+    arms: 3600,
+    'back-whole': 5800,
+    'chest-abdomen': 5400,
+    'bikini-edge': 2800,
+    'bikini-extended': 3800,
+    'bikini-complete': 5200,
+    'bikini-crease': 6000,
   },
   goodsMinor: { gel: 1400 },
+  /** What Ines says of her year; the rest is counted. */
+  year: {
+    ...{ placesAWeek: 36, priceMinor: null, weeksOff: 6, turnoverMin: null },
+    ...{ noShowPermille: null, materialsMinor: null, roomYearMinor: 960_000, taxPermille: 250 },
+  },
 };
 
 function chartFor(

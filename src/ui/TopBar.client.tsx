@@ -15,6 +15,7 @@ const PLACES = [
   { href: '/', name: 'Today' },
   { href: '/clients', name: 'Clients' },
   { href: '/pots', name: 'Pots' },
+  { href: '/ledger', name: 'Ledger' },
   { href: '/studio', name: 'Studio' },
 ] as const;
 
@@ -22,6 +23,7 @@ const PLACES = [
 function placeOf(path: string): string {
   if (/^\/(clients|ready)/.test(path)) return '/clients';
   if (/^\/(pots|kitchen|shelf)/.test(path)) return '/pots';
+  if (/^\/ledger/.test(path)) return '/ledger';
   if (/^\/(studio|products|rules|prices|hours)/.test(path)) return '/studio';
   return path === '/' || /^\/(visits|week|post)/.test(path) ? '/' : '';
 }

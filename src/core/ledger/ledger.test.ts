@@ -202,7 +202,7 @@ describe('the honest year', () => {
 const INPUT: WhatIfInput = {
   now: FACTS,
   product: { shareNow: 0.4, minutesMore: -8, materialsMoreMinor: 60 },
-  table: { labourMinorPerHour: 2000, hoursAWeek: 30 },
+  table: { labourMinorPerHour: 2000 },
 };
 
 describe('what if', () => {
@@ -239,7 +239,7 @@ describe('what if', () => {
     expect(even).not.toBeNull();
     const there = whatIfAt('table', even ?? 0, INPUT).likelyMinor;
     expect(Math.abs(there - honestYear(FACTS).leftMinor)).toBeLessThan(100);
-    expect(tableBreaksEven({ ...INPUT, table: { labourMinorPerHour: 9000, hoursAWeek: 60 } })).toBeNull();
+    expect(tableBreaksEven({ ...INPUT, table: { labourMinorPerHour: 9000 } })).toBeNull();
   });
   it('the likely lies within the doubt everywhere', () => {
     for (const question of ['price', 'minutes', 'product', 'table'] as const) {

@@ -25,9 +25,8 @@ export interface ProductEffect {
   readonly materialsMoreMinor: number;
 }
 export interface TableFacts {
-  /** What an hour of the hands at it costs, and its hours a week; the room beside it is paid for. */
+  /** What an hour of the hands at it costs; as many hours as here, and the room is paid for. */
   readonly labourMinorPerHour: number;
-  readonly hoursAWeek: number;
 }
 export interface WhatIfInput {
   readonly now: YearFacts;
@@ -74,7 +73,7 @@ function yearAt(
 
 /** What the hands at a new table cost in a year; nothing is paid in the weeks off. */
 const handsYear = (now: YearFacts, table: TableFacts): number =>
-  table.labourMinorPerHour * table.hoursAWeek * Math.max(0, WEEKS - now.weeksOff);
+  Math.round((table.labourMinorPerHour * now.placesAWeek * now.minutes * Math.max(0, WEEKS - now.weeksOff)) / 60);
 
 function leftAt(question: Question, x: number, { now, product, table }: WhatIfInput, which: Case): number {
   if (question === 'price') {

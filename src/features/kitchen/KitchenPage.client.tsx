@@ -7,7 +7,7 @@ import { Fault } from '@/ui/Fault';
 import { BatchLog } from './BatchLog';
 import { batchNow } from './batchNow';
 import { Cooking, headingFor } from './Cooking';
-import { Rooms } from '@/features/pots/Rooms';
+import { Rooms } from '@/ui/Rooms';
 import { useKitchen } from './useKitchen';
 import { useSeconds } from '@/ui/useSeconds';
 import { Weighing, type Draft } from './Weighing';
@@ -49,7 +49,7 @@ export function KitchenPage({ first }: { readonly first: Kitchen }) {
             {Math.round(last.tempC)}°
           </p>
         ) : null}
-        <Rooms here="/kitchen" />
+        <Rooms of="pots" here="/kitchen" />
       </div>
       <p className={styles.caution} data-hot={isHot}>
         <b>It burns deep and it sticks.</b> Sleeves down, nobody near, never cold water in. On skin: cool running water,

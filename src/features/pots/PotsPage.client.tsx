@@ -13,7 +13,7 @@ import { usePotDays } from '@/features/today/usePotDays';
 import type { Today } from '@/server/services/today';
 import type { TodayPots } from '@/server/services/todayPots';
 import { useSeconds } from '@/ui/useSeconds';
-import { Rooms } from './Rooms';
+import { Rooms } from '@/ui/Rooms';
 import { usePotActs } from './usePotActs';
 import styles from './Pots.module.css';
 
@@ -65,7 +65,7 @@ export function PotsPage({ first, today, ofDay }: Props) {
     <section className={styles.page}>
       <div className={styles.head}>
         <h1>{heard.isOld ? 'Nothing heard of the pots for a while' : finding(pots, timeZone)}</h1>
-        <Rooms here="/pots" />
+        <Rooms of="pots" here="/pots" />
         {heard.isOld ? <p role="alert">These figures are old: measure before a load.</p> : null}
       </div>
       {said ? (

@@ -2,7 +2,7 @@
 
 import { Button, InputNumber } from 'antd';
 import { useState } from 'react';
-import { Rooms } from '@/features/pots/Rooms';
+import { Rooms } from '@/ui/Rooms';
 import type { Shelf, ShelfRow } from '@/server/services/shelf';
 import { dayMonth, plural } from '@/ui/words';
 import { Goods } from './Goods';
@@ -26,7 +26,7 @@ export function ShelfPage({ first }: { readonly first: Shelf }) {
       <div className={styles.head}>
         <h1>{finding(shelf)}</h1>
         <p className="quiet">by the {plural(shelf.visits, 'visit')} booked, an estimate</p>
-        <Rooms here="/shelf" />
+        <Rooms of="pots" here="/shelf" />
       </div>
       {said ? (
         <p role={said.bad ? 'alert' : 'status'} className={said.bad ? styles.bad : 'quiet'}>

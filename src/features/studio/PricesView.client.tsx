@@ -3,15 +3,14 @@
 import { Button, InputNumber } from 'antd';
 import { useState } from 'react';
 import type { PriceList } from '@/server/services/prices';
+import { moneyIn } from '@/ui/money';
 import { sendJson } from '@/ui/sendJson';
 import styles from './Studio.module.css';
-
-/** Whole minor units from what was typed, or null where it is no price. */
-const minorOf = (typed: number | null): number | null => (typed === null ? null : Math.round(typed * 100));
 
 /** What services cost, and what an hour costs: the margin of a visit is worked out from both. */
 export function PricesView({ first }: { readonly first: PriceList }) {
   const [list, setList] = useState(first);
+  const { minorOf, typed, digits } = moneyIn(list.currency);
   const [money, setMoney] = useState(first.money);
   const [minutes, setMinutes] = useState(first.serviceMinutes);
   const [said, setSaid] = useState<{ readonly text: string; readonly bad: boolean } | null>(null);
@@ -47,14 +46,35 @@ export function PricesView({ first }: { readonly first: PriceList }) {
         min={0}
         max={100_000}
         step={0.5}
-        precision={2}
-        value={money[name] / 100}
+        precision={digits}
+        value={typed(money[name])}
         onChange={(v) => setMoney({ ...money, [name]: minorOf(v) ?? 0 })}
         suffix={`${list.currency} an hour`}
         aria-label={label}
       />
     </label>
   );
+  const tax = (name: 'services' | 'goods', label: string) => (
+    <label className={styles.price}>
+      <span>{label}</span>
+      <InputNumber
+        min={0}
+        max={50}
+        step={0.5}
+        precision={2}
+        value={(money.vatBp?.[name] ?? 0) / 100}
+        onChange={(v) =>
+          setMoney({ ...money, vatBp: { services: 0, goods: 0, ...money.vatBp, [name]: Math.round((v ?? 0) * 100) } })
+        }
+        suffix="%"
+        aria-label={label}
+      />
+    </label>
+  );
+  const goods = (id: string, minor: number | null): void => {
+    const others = Object.entries(money.goodsMinor ?? {}).filter(([thing]) => thing !== id);
+    setMoney({ ...money, goodsMinor: Object.fromEntries(minor === null ? others : [...others, [id, minor]]) });
+  };
   return (
     <section className={styles.page}>
       <h1>Services, prices and lengths</h1>
@@ -71,6 +91,10 @@ export function PricesView({ first }: { readonly first: PriceList }) {
       <div className={styles.prices}>
         {rate('labourMinorPerHour', 'The hands')}
         {rate('roomMinorPerHour', 'The room, heat and light')}
+      </div>
+      <div className={styles.prices}>
+        {tax('services', 'Tax inside of the services’ prices')}
+        {tax('goods', 'Tax inside of the goods’ prices')}
       </div>
       <h2>Services</h2>
       <div className={styles.prices}>
@@ -95,14 +119,33 @@ export function PricesView({ first }: { readonly first: PriceList }) {
               min={0}
               max={100_000}
               step={0.5}
-              precision={2}
-              value={money.priceMinor[s.id] === undefined ? null : (money.priceMinor[s.id] ?? 0) / 100}
+              precision={digits}
+              value={typed(money.priceMinor[s.id] ?? null)}
               placeholder="not entered"
               onChange={(v) => price(s.id, minorOf(v))}
               suffix={list.currency}
               aria-label={`Price of ${s.name}`}
             />
           </div>
+        ))}
+      </div>
+      {list.goods.length > 0 ? <h2>Goods</h2> : null}
+      <div className={styles.prices}>
+        {list.goods.map((g) => (
+          <label key={g.id} className={styles.price}>
+            <span>{g.name}</span>
+            <InputNumber
+              min={0}
+              max={100_000}
+              step={0.5}
+              precision={digits}
+              value={typed(money.goodsMinor?.[g.id] ?? null)}
+              placeholder="not entered"
+              onChange={(v) => goods(g.id, minorOf(v))}
+              suffix={list.currency}
+              aria-label={`Price of ${g.name}`}
+            />
+          </label>
         ))}
       </div>
       <div>

@@ -8,7 +8,7 @@ import { sendJson } from '@/ui/sendJson';
 import { dayMonth, weekday } from '@/ui/words';
 import { clockText, instantOfPlace } from './weekTime';
 import { useBookingWanted } from './useBookingWanted';
-import { useFoundClients } from './useFoundClients';
+import { useFoundClients } from '@/ui/useFoundClients';
 import { ReadyToBook, type Wish } from './ReadyToBook';
 import type { Place } from './weekMove';
 import styles from './Week.module.css';

@@ -6,7 +6,7 @@ import type { Week } from '@/server/services/week';
 import type { NewWaiting, WaitingLine } from '@/server/services/waiting';
 import { sendJson } from '@/ui/sendJson';
 import { shortDateTime } from '@/ui/words';
-import { useFoundClients } from './useFoundClients';
+import { useFoundClients } from '@/ui/useFoundClients';
 import styles from './Week.module.css';
 
 const DAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];

@@ -143,15 +143,17 @@ function takeVisit(book: Book, take: Extract<LedgerAct, { take: unknown }>['take
     }
     const line = { ...blank(book), kind: 'service' as const, vatBp: book.vatBp.services, item, words: take.words };
     const of = { ...line, visitId: visit.id, clientId: visit.clientId, personId: visit.personId };
-    if (credit === null) write(book, { ...of, amountMinor, paid: take.paid === 'credit' ? null : take.paid });
-    else for (const part of outOfCredit(credit, item, amountMinor)) write(book, { ...of, ...part, id: randomUUID() });
+    const parts = credit
+      ? outOfCredit(credit, item, amountMinor)
+      : [{ amountMinor, paid: take.paid === 'credit' ? null : take.paid, creditId: null, uses: 0 }];
+    for (const part of parts) write(book, { ...of, ...part, id: randomUUID() });
     credit = credit && creditById(db, credit.id);
   }
   return DONE;
 }
 
 type Part = Pick<Entry, 'amountMinor' | 'paid' | 'creditId' | 'uses'>;
-/** A package pays one visit of its service whole; of a gift or deposit what is in it, and the rest is still to be paid. */
+/** A package pays a visit of its service whole; a gift or deposit what is in it, and the rest is still to be paid. */
 function outOfCredit(credit: Credit, item: string, amountMinor: number): readonly Part[] {
   const from = { paid: 'credit' as const, creditId: credit.id };
   const still = (minor: number): readonly Part[] => [{ amountMinor: minor, paid: null, creditId: null, uses: 0 }];
@@ -179,8 +181,8 @@ function takeSale(
   if (!sale) return notFound('sale');
   if (paid === 'credit') return refused('Goods are paid as money.', 'goods.paid');
   if (paid === 'nothing' && amountMinor !== 0) return refused('On the house is 0.', 'goods.amountMinor');
-  if (standing(entriesOfSale(book.db, moveSeq)).length > 0)
-    return refused('This sale is entered already.', 'goods.moveSeq');
+  const isEntered = standing(entriesOfSale(book.db, moveSeq)).length > 0;
+  if (isEntered) return refused('This sale is entered already.', 'goods.moveSeq');
   write(book, {
     ...blank(book),
     kind: 'goods',

@@ -101,7 +101,6 @@ const openMinutes = (hours: readonly (readonly { readonly fromMin: number; reado
 interface Own {
   readonly facts: YearFacts;
   readonly origins: YearOrigins;
-  readonly hoursAWeek: number;
 }
 
 /** The year by the studio's own figures, with where each comes from. */
@@ -123,7 +122,6 @@ function ownYear(db: Db, studio: StudioRow, parts: readonly VisitPart[], nowMs: 
   const roomHour = studio.settings.money?.roomMinorPerHour ?? 0;
   const by = visits === 0 ? 'no visit is entered yet' : `by ${visits} own visits`;
   return {
-    hoursAWeek: openMin / 60,
     facts: {
       placesAWeek: Math.floor(openMin / minutes),
       priceMinor: each(sum((p) => p.netMinor)),
@@ -186,7 +184,7 @@ export function loadLedger(db: Db, period: Period, nowMs: number): ServiceResult
     ).map((h) => ({ ...h, name: names.person(h.service) })),
     year: withSaid(own.facts, said),
     products: productEffects(half),
-    table: { labourMinorPerHour: money?.labourMinorPerHour ?? 0, hoursAWeek: Math.round(own.hoursAWeek) },
+    table: { labourMinorPerHour: money?.labourMinorPerHour ?? 0 },
   });
 }
 

@@ -1,0 +1,34 @@
+import Link from 'next/link';
+import styles from './Rooms.module.css';
+
+const PLACES = {
+  pots: [
+    { href: '/pots', name: 'Pots' },
+    { href: '/kitchen', name: 'Kitchen' },
+    { href: '/shelf', name: 'Shelf' },
+  ],
+  ledger: [
+    { href: '/ledger', name: 'Sums' },
+    { href: '/ledger/day', name: 'Day' },
+    { href: '/ledger/book', name: 'Book' },
+  ],
+} as const;
+type Place = keyof typeof PLACES;
+
+interface Props<P extends Place> {
+  readonly of: P;
+  readonly here: (typeof PLACES)[P][number]['href'];
+}
+
+/** The rooms of a place, as words at the right of the heading. */
+export function Rooms<P extends Place>({ of, here }: Props<P>) {
+  return (
+    <nav className={styles.rooms} aria-label="Rooms">
+      {PLACES[of].map((r) => (
+        <Link key={r.href} href={r.href} aria-current={r.href === here ? 'page' : undefined}>
+          {r.name}
+        </Link>
+      ))}
+    </nav>
+  );
+}
