@@ -12,6 +12,37 @@ import { servicesOfVisit } from '../server/services/visitParts';
 import { timesOf } from './demoCourse';
 import type { DemoClient } from './scenario';
 
+/** What services cost, and what an hour of hands and room costs. */
+export const DEMO_MONEY = {
+  labourMinorPerHour: 1800,
+  roomMinorPerHour: 950,
+  priceMinor: {
+    underarms: 2600,
+    shins: 3200,
+    lip: 1800,
+    'leg-lower': 4600,
+    'leg-upper': 5000,
+    'leg-full': 7600,
+    brows: 3400,
+    'face-lower': 2600,
+    'beard-line': 4600,
+    'ears-nose': 2200,
+    arms: 3600,
+    'back-whole': 5800,
+    'chest-abdomen': 5400,
+    'bikini-edge': 2800,
+    'bikini-extended': 3800,
+    'bikini-complete': 5200,
+    'bikini-crease': 6000,
+  },
+  goodsMinor: { gel: 1400 },
+  /** What Ines says of her year; the rest is counted. */
+  year: {
+    ...{ placesAWeek: 36, priceMinor: null, weeksOff: 6, turnoverMin: null },
+    ...{ noShowPermille: null, materialsMinor: null, roomYearMinor: 960_000, taxPermille: 250 },
+  },
+};
+
 const TURNOVER_MIN = 8;
 /** What a gram and the small things of a part come to, minor units a booked minute, by what it was worked with. */
 const MATERIAL_A_MIN: Readonly<Record<Family, number>> = { hard: 9, soft: 6, sugar: 5 };

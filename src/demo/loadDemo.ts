@@ -22,7 +22,7 @@ import { eq } from 'drizzle-orm';
 import { insertAdvice, painOf, thinning, timesOf } from './demoCourse';
 import { SHIPPED_SERVICES } from '../core/agreement';
 import { insertBatches } from './demoKitchen';
-import { insertBook, insertParts, insertTaken } from './demoLedger';
+import { DEMO_MONEY, insertBook, insertParts, insertTaken } from './demoLedger';
 import { insertPots } from './demoPots';
 import { insertShelf, insertUse } from './demoShelf';
 import { READ_SEED, readAsPlanned, readingFor } from './demoReadings';
@@ -30,37 +30,6 @@ import { CLIENTS, PEOPLE, REGATTA_IN_DAYS, type DemoClient } from './scenario';
 
 const SEED = 20_270_508;
 const TIME_ZONE = 'Europe/London';
-/** Invented like the rest. */
-const DEMO_MONEY = {
-  labourMinorPerHour: 1800,
-  roomMinorPerHour: 950,
-  priceMinor: {
-    underarms: 2600,
-    shins: 3200,
-    lip: 1800,
-    'leg-lower': 4600,
-    'leg-upper': 5000,
-    'leg-full': 7600,
-    brows: 3400,
-    'face-lower': 2600,
-    'beard-line': 4600,
-    'ears-nose': 2200,
-    arms: 3600,
-    'back-whole': 5800,
-    'chest-abdomen': 5400,
-    'bikini-edge': 2800,
-    'bikini-extended': 3800,
-    'bikini-complete': 5200,
-    'bikini-crease': 6000,
-  },
-  goodsMinor: { gel: 1400 },
-  /** What Ines says of her year; the rest is counted. */
-  year: {
-    ...{ placesAWeek: 36, priceMinor: null, weeksOff: 6, turnoverMin: null },
-    ...{ noShowPermille: null, materialsMinor: null, roomYearMinor: 960_000, taxPermille: 250 },
-  },
-};
-
 function chartFor(
   client: DemoClient,
   zone: DemoClient['zones'][number],

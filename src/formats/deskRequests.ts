@@ -25,7 +25,7 @@ export const bookingRequest = Joi.alternatives(
 ).required();
 const minuteOfDay = Joi.number().integer().min(0).max(1440).required();
 /** Seven lists, Monday first. */
-const weekHours = Joi.array()
+export const weekHours = Joi.array()
   .length(7)
   .items(
     Joi.array()

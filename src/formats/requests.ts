@@ -220,7 +220,7 @@ export const clientRequest = Joi.object({ version, ...clientFields }).required()
 
 export const archiveRequest = Joi.object({ version, archived: Joi.boolean().required() }).required();
 
-const pin = Joi.string()
+export const pin = Joi.string()
   .pattern(/^\d{4,8}$/)
   .messages({ 'string.pattern.base': '{{#label}} must be four to eight digits' });
 export const handOverRequest = Joi.object({ personId: id.required(), newPin: pin }).required();

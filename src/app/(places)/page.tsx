@@ -1,8 +1,10 @@
 import type { Metadata } from 'next';
+import { redirect } from 'next/navigation';
 import { isCivilDate } from '@/core/shared';
 import { TodayView } from '@/features/today/TodayView.client';
 import { nowMs } from '@/server/clock';
 import { getDb } from '@/server/db/client';
+import { isFirstRun } from '@/server/services/firstRun';
 import { loadToday } from '@/server/services/today';
 import { todayPots } from '@/server/services/todayPots';
 import { NoStudio } from '@/ui/NoStudio';
@@ -16,6 +18,7 @@ export default async function TodayPage({
   readonly searchParams: Promise<{ readonly on?: string }>;
 }) {
   const { on } = await searchParams;
+  if (isFirstRun(getDb())) redirect('/first');
   const atMs = nowMs();
   const day = loadToday(getDb(), atMs, typeof on === 'string' && isCivilDate(on) ? on : undefined);
   if (!day.ok) return <NoStudio />;

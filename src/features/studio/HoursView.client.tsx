@@ -1,25 +1,15 @@
 'use client';
 
-import { Button, Checkbox, Input, Radio, Switch } from 'antd';
+import { Button, Checkbox, Radio } from 'antd';
 import { useState } from 'react';
 import type { DaySpan } from '@/core/calendar';
 import type { StudioHours } from '@/server/services/hours';
 import { sendJson } from '@/ui/sendJson';
 import { Closed } from './Closed';
+import { DAYS, DayRow } from './DayRow';
 import { PersonCalendar } from './PersonCalendar.client';
 import { Tables } from './Tables';
 import styles from './Studio.module.css';
-
-const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
-const USUAL: DaySpan = { fromMin: 540, toMin: 1080 };
-
-const textOf = (min: number): string =>
-  `${String(Math.floor(min / 60)).padStart(2, '0')}:${String(min % 60).padStart(2, '0')}`;
-/** Minutes of the day; null where it is no time. */
-function minutesOf(text: string): number | null {
-  const [, h, m] = /^(\d{2}):(\d{2})$/.exec(text) ?? [];
-  return h === undefined || m === undefined ? null : 60 * Number(h) + Number(m);
-}
 
 /** When the studio is open, day by day, and when it is closed: the next visits are offered within. */
 export function HoursView({ first }: { readonly first: StudioHours }) {
@@ -106,60 +96,5 @@ export function HoursView({ first }: { readonly first: StudioHours }) {
         </Button>
       </div>
     </section>
-  );
-}
-
-interface DayProps {
-  readonly name: string;
-  readonly spans: readonly DaySpan[];
-  readonly onChange: (spans: readonly DaySpan[]) => void;
-}
-
-/** One weekday: open or not, from when to when, a break between. */
-function DayRow({ name, spans, onChange }: DayProps) {
-  const put = (index: number, part: Partial<DaySpan>): void =>
-    onChange(spans.map((s, i) => (i === index ? { ...s, ...part } : s)));
-  const time = (index: number, end: 'fromMin' | 'toMin', label: string) => (
-    <Input
-      type="time"
-      aria-label={`${name}, ${label}`}
-      value={textOf(spans[index]?.[end] ?? 0)}
-      onChange={(e) => {
-        const min = minutesOf(e.target.value);
-        if (min !== null) put(index, { [end]: min });
-      }}
-    />
-  );
-  const [only] = spans;
-  return (
-    <li className={styles.weekday}>
-      <Switch checked={spans.length > 0} onChange={(on) => onChange(on ? [USUAL] : [])} aria-label={`${name} open`} />
-      <strong>{name}</strong>
-      {spans.length === 0 ? <span className="quiet">closed</span> : null}
-      {spans.map((_, i) => (
-        <span key={i} className={styles.span}>
-          {time(i, 'fromMin', i === 0 ? 'open from' : 'open again from')} to{' '}
-          {time(i, 'toMin', i === 0 ? 'open to' : 'then to')}
-        </span>
-      ))}
-      {spans.length === 1 && only && only.toMin - only.fromMin > 120 ? (
-        <Button
-          type="text"
-          onClick={() =>
-            onChange([
-              { ...only, toMin: 13 * 60 },
-              { fromMin: 14 * 60, toMin: Math.max(15 * 60, only.toMin) },
-            ])
-          }
-        >
-          Break at noon
-        </Button>
-      ) : null}
-      {spans.length === 2 && only ? (
-        <Button type="text" onClick={() => onChange([{ fromMin: only.fromMin, toMin: spans[1]?.toMin ?? only.toMin }])}>
-          No break
-        </Button>
-      ) : null}
-    </li>
   );
 }

@@ -1,4 +1,5 @@
-// An empty studio for a first start with own data: one person, the shipped catalogue, the starred house rules.
+// An empty studio for a first start with own data: one person, the shipped catalogue, the starred house rules. Its
+// first run asks for the rest.
 
 import 'server-only';
 import { SHIPPED_PRODUCTS } from '../../core/products';
@@ -29,6 +30,7 @@ export function setUpStudio(db: Db, timeZone = machineZone()): ServiceResult<nul
             families: ['hard', 'soft', 'sugar'],
           },
           readySign: 'no-thread',
+          firstRun: { done: [], clientId: null },
         },
       })
       .run();

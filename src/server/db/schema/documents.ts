@@ -33,8 +33,18 @@ export interface StudioSettings {
   readonly serviceMinutes?: Readonly<Record<string, number>> | undefined;
   /** Where the paste is cooked; absent = at the sea, in a usual pot. */
   readonly kitchen?: KitchenSettings | undefined;
+  /** How far the first run has come; absent = it is over. */
+  readonly firstRun?: FirstRunSaid | undefined;
+  /** Weekday that a week begins with on the page, 0 Monday … 6 Sunday; absent = Monday. */
+  readonly firstWeekday?: number | undefined;
   /** How the studio tells that hard wax is ready. */
   readonly readySign: 'no-thread' | 'no-dent' | 'taps-hard' | 'no-catch';
+}
+
+/** Steps of the first run that were taken, and the client of the fifth. */
+export interface FirstRunSaid {
+  readonly done: readonly ('name' | 'you' | 'shelf' | 'hours' | 'client')[];
+  readonly clientId: string | null;
 }
 
 export interface KitchenSettings {
