@@ -72,6 +72,8 @@ export interface CareCard {
   readonly before: readonly CareLine[];
   /** What was advised for home. */
   readonly home: readonly HomeCareId[];
+  /** The studio's own words; empty = none. */
+  readonly own: string;
   /** Typical length of the hair by weeks after the visit, mm. */
   readonly weeksMm: readonly number[];
   /** From when it is ready again; null = not within ten weeks. */
@@ -94,6 +96,7 @@ export function careMessage(of: CareCard): string {
     list(of.after),
     [care.noShaving, of.readyFrom === null ? '' : card.readyFrom(of.readyFrom)].filter(Boolean).join(' '),
     care.ring,
+    ...(of.own === '' ? [] : [of.own]),
     ...(of.home.length > 0 ? [`${card.atHome}:\n${homeLines(words, of.home).join('\n')}`] : []),
     ...(of.next ? [card.nextVisit(of.next.when, of.next.who, of.next.minutes)] : []),
     ...(of.before.length > 0 ? [`${card.beforeIt}:\n${list(of.before)}`] : []),

@@ -2,7 +2,7 @@
 
 import Joi from 'joi';
 import { weekHours } from './deskRequests';
-import { id } from './requestParts';
+import { id, version, words, zoneRef } from './requestParts';
 import { pin } from './requests';
 
 const name = (most: number): Joi.StringSchema => Joi.string().trim().min(1).max(most).required();
@@ -18,3 +18,51 @@ export const firstRequest = Joi.alternatives(
   Joi.object({ client: Joi.object({ name: name(80) }).required() }),
   Joi.object({ finish: Joi.boolean().valid(true).required() }),
 ).required();
+
+const level = Joi.string().valid('trainee', 'practised', 'expert').required();
+export const houseRequest = Joi.alternatives(
+  Joi.object({
+    studio: Joi.object({
+      version,
+      name: name(60),
+      timeZone: Joi.string().max(60).required(),
+      currency,
+      firstWeekday: Joi.number().integer().min(0).max(6).required(),
+      roomC: Joi.number().min(5).max(45).required(),
+      humidityPct: Joi.number().min(0).max(100).required(),
+    }).required(),
+  }),
+  Joi.object({ newPerson: Joi.object({ name: name(60), level }).required() }),
+  Joi.object({
+    person: Joi.object({
+      id: id.required(),
+      name: name(60),
+      level,
+      active: Joi.boolean().required(),
+      does: Joi.array().items(id).unique().max(200).allow(null).required(),
+    }).required(),
+  }),
+  Joi.object({
+    pin: Joi.object({ id: id.required(), old: pin.allow(null).required(), pin: pin.required() }).required(),
+  }),
+  Joi.object({
+    service: Joi.object({
+      id: id.allow(null).required(),
+      name: name(60),
+      says: words(160).required(),
+      zones: Joi.array().items(zoneRef).min(1).max(40).required(),
+    }).required(),
+  }),
+  Joi.object({ noService: Joi.object({ id: id.required() }).required() }),
+).required();
+
+export const wayRequest = Joi.object({
+  version,
+  way: id.required(),
+  choice: id.required(),
+  reason: words(160).required(),
+}).required();
+export const textRequest = Joi.object({
+  kind: Joi.string().valid('consent', 'guardian', 'care').required(),
+  words: words(4000).required(),
+}).required();

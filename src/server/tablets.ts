@@ -59,15 +59,23 @@ export function openTablet(db: Db, tablet: string): void {
   putTablet(db, tablet, nowMs(), { lockedForm: null, knownSinceMs: nowMs() });
 }
 
+/** Why no PIN is taken at the studio's door now; null where one is. */
+export function pinWait(db: Db, atMs: number): string | null {
+  const door = readTablet(db, DOOR);
+  if (!door || atMs >= door.pinWaitUntilMs) return null;
+  return `Too many wrong PINs: wait ${Math.ceil((door.pinWaitUntilMs - atMs) / 1000)} seconds.`;
+}
+export function countWrongPin(db: Db, atMs: number): void {
+  const wrong = (readTablet(db, DOOR)?.wrongPins ?? 0) + 1;
+  putTablet(db, DOOR, atMs, { wrongPins: wrong, pinWaitUntilMs: atMs + waitAfterMs(wrong) });
+}
+
 /** Opens a browser that is not known with a PIN of the studio. Wrong ones are counted, and make the next wait. */
 export function comeIn(db: Db, tablet: string, pin: string, atMs: number): ServiceResult<null> {
-  const door = readTablet(db, DOOR);
-  if (door && atMs < door.pinWaitUntilMs) {
-    return refused(`Too many wrong PINs: wait ${Math.ceil((door.pinWaitUntilMs - atMs) / 1000)} seconds.`, 'pin');
-  }
+  const wait = pinWait(db, atMs);
+  if (wait !== null) return refused(wait, 'pin');
   if (personOfPin(db, pin) === null) {
-    const wrong = (door?.wrongPins ?? 0) + 1;
-    putTablet(db, DOOR, atMs, { wrongPins: wrong, pinWaitUntilMs: atMs + waitAfterMs(wrong) });
+    countWrongPin(db, atMs);
     return refused('That is not a PIN of this studio.', 'pin');
   }
   putTablet(db, DOOR, atMs, { wrongPins: 0, pinWaitUntilMs: 0 });

@@ -5,13 +5,12 @@ import { ZONES, sheetFor } from '@/core/anatomy';
 import type { Stroke } from '@/core/field';
 import type { Plan } from '@/core/plan';
 import { HairSheet } from '@/features/visit/chart/HairSheet.client';
-import { StripSheet } from '@/features/visit/strips/StripSheet';
+import { StripSheet, type StripLook } from '@/features/visit/strips/StripSheet';
 import { ARM_CHART } from './drawnArm';
 import styles from './First.module.css';
 
 const ARM = ZONES.forearm;
 const COMB = { tool: 'comb', radiusCm: 3, markKind: 'mole', markMm: 2, share: 0.5, density: 3 } as const;
-const NO_LOOKS = new Map<never, never>();
 const NOTHING = { marks: [], densities: [] };
 
 interface Props {
@@ -41,17 +40,24 @@ export function CombArm({ strokes, today, onComb }: Props) {
 }
 
 /** The strips as they were laid out for it. */
-export function ArmStrips({
-  plan,
-  strokes,
-  maxHeight,
-}: { readonly plan: Plan } & Pick<Props, 'strokes'> & { readonly maxHeight: number }) {
+interface StripsProps extends Pick<Props, 'strokes'> {
+  readonly plan: Plan;
+  readonly maxHeight: number;
+  /** Only outlined: nothing is laid yet. */
+  readonly isWaiting?: boolean;
+}
+
+export function ArmStrips({ plan, strokes, maxHeight, isWaiting = false }: StripsProps) {
   const [zone] = plan.zones;
   const data = useMemo(() => ({ ...ARM_CHART, strokes }), [strokes]);
+  const looks = useMemo(
+    () => new Map((isWaiting ? (zone?.strips ?? []) : []).map((s): [string, StripLook] => [s.id, 'planned'])),
+    [zone, isWaiting],
+  );
   if (!zone || zone.strips.length === 0) return <p className="quiet">Nothing on the shelf holds this hair.</p>;
   return (
-    <div className={styles.strips}>
-      <StripSheet zone={zone} data={data} looks={NO_LOOKS} maxHeight={maxHeight} />
+    <div className={styles.strips} style={{ maxWidth: maxHeight * 1.1 }}>
+      <StripSheet zone={zone} data={data} looks={looks} maxHeight={maxHeight} />
     </div>
   );
 }

@@ -37,7 +37,7 @@ export function FirstSlip({ step, here, plan, strokes }: SlipProps) {
   }
   return (
     <div className={styles.slip}>
-      {here.length > 0 ? (
+      {here.length > 0 && step !== 'comb' ? (
         <>
           <h2>With {here.length === 1 ? 'this' : `these ${here.length}`} you can</h2>
           {opensWords(here).map((w) => (
@@ -52,11 +52,14 @@ export function FirstSlip({ step, here, plan, strokes }: SlipProps) {
           ))}
         </>
       ) : null}
-      {plan ? (
+      {plan && step !== 'comb' ? (
         <>
           <h2>Waiting in step 6</h2>
-          <ArmStrips plan={plan} strokes={strokes} maxHeight={170} />
+          <ArmStrips plan={plan} strokes={strokes} maxHeight={170} isWaiting />
         </>
+      ) : null}
+      {step === 'comb' && here.length > 0 ? (
+        <p>One stroke is enough: the strips turn with the hair, and so does the pull.</p>
       ) : null}
       {here.length === 0 ? (
         <p className="quiet">What stands on your shelf decides what can be planned: it is asked in step 3.</p>

@@ -1,4 +1,4 @@
-// What a shelf opens and what is lost without, in words; currencies by name.
+// What a shelf opens and what is lost without, in words.
 
 import type { FirstRun } from '@/server/services/firstRun';
 import { shortestOf } from './Wares';
@@ -27,9 +27,3 @@ const WITHOUT: Readonly<Record<Ware['family'], string>> = {
 /** What is lost without a family that is not there. */
 export const lostWords = (here: readonly Ware[]): readonly string[] =>
   (['hard', 'soft', 'sugar'] as const).filter((f) => !here.some((w) => w.family === f)).map((f) => WITHOUT[f]);
-
-/** All currencies by their names. */
-export function currencies(): readonly { readonly value: string; readonly label: string }[] {
-  const names = new Intl.DisplayNames('en-GB', { type: 'currency' });
-  return Intl.supportedValuesOf('currency').map((value) => ({ value, label: `${names.of(value) ?? value}, ${value}` }));
-}

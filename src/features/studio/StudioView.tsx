@@ -3,13 +3,28 @@ import styles from './Studio.module.css';
 
 const ROOMS = [
   {
+    href: '/studio/house',
+    name: 'Name, clock and money',
+    says: 'What the studio is called, its time zone, its currency, the first day of its week, its air.',
+  },
+  {
+    href: '/studio/people',
+    name: 'People',
+    says: 'Who works here, how practised their hands are, which services they do, their PINs.',
+  },
+  {
+    href: '/studio/services',
+    name: 'Services',
+    says: 'What you offer and what each takes off, drawn on the body.',
+  },
+  {
     href: '/products',
     name: 'Products',
     says: 'What each label says, how it is laid, what is on the shelf, and what counts when products are compared.',
   },
   {
     href: '/prices',
-    name: 'Services, prices and lengths',
+    name: 'Prices and lengths',
     says: 'What services cost and how long they are booked, and what an hour of hands and room costs.',
   },
   {
@@ -18,13 +33,23 @@ const ROOMS = [
     says: 'When you are open, on how many tables you work: visits are offered within.',
   },
   {
+    href: '/studio/ways',
+    name: 'House rules',
+    says: 'How this house does it where practitioners disagree, and why.',
+  },
+  {
+    href: '/studio/texts',
+    name: 'Texts',
+    says: 'What clients sign and what they take home, with every version.',
+  },
+  {
     href: '/rules',
     name: 'Rules of the consultation',
     says: 'Who may be waxed today, where, with what; the studio’s own changes and why.',
   },
 ] as const;
 
-/** What the studio itself decides; people and units are not there yet. */
+/** What the studio itself decides. */
 export function StudioView() {
   return (
     <section className={styles.page}>

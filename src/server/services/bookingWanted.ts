@@ -49,6 +49,10 @@ function forServices(db: DbOrTx, { clientId, personId, services = [] }: Asked): 
   const strange = services.find((id) => !known.some((s) => s.id === id));
   if (strange !== undefined) return refused(`There is no service "${strange}".`, 'services');
   const chosen = known.filter((s) => services.includes(s.id));
+  const does = readStudio(db)?.settings.servicesOf?.[personId];
+  const other = does && chosen.find((s) => !does.includes(s.id));
+  const who = readPerson(db, personId)?.name ?? 'This person';
+  if (other) return refused(`${who} does not do ${other.name.toLowerCase()}.`, 'services');
   const zones = zonesOf(chosen);
   const last = lastDone(db, clientId);
   const listed = minutesOfServices(chosen, readStudio(db)?.settings.serviceMinutes);

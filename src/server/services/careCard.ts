@@ -17,6 +17,7 @@ import { insertMessage } from '../repos/formRepo';
 import { readPerson } from '../repos/studioRepo';
 import { plannedBench } from './bench';
 import { windowsOf } from './nextSlots';
+import { ownCareWords } from './ownTexts';
 import { zonesInWords } from './zonesInWords';
 
 const WEEKS = 6;
@@ -59,6 +60,7 @@ export function careCard(db: Db, visitId: string, nowMs: number, chosen?: Chosen
     counted: (isOver ? words.finished : words.countedFrom)(cardTime(finishedMs, timeZone, language)),
     after: careLines(careAfter(zones, families), finishedMs, at),
     home: homeCare.advised,
+    own: ownCareWords(db),
     before: next ? careLines(careBefore(), next.startsAtMs, at) : [],
     weeksMm: Array.from({ length: WEEKS }, (_, week) =>
       week === 0 ? 0 : typicalVisibleLength(ZONES[first.zone].growth, 'regular', person, 7 * week),

@@ -109,6 +109,7 @@ export function careCardPdf(of: CareCard): ReadableStream<Uint8Array> {
   }
   if (of.next) nextDate(doc, of.next, words);
   doc.font('bold').fontSize(9.5).fillColor(BLACK).text(care.ring);
+  if (of.own !== '') doc.moveDown(0.3).font('text').fontSize(9.5).text(of.own);
   if (of.before.length > 0) {
     doc.moveDown(0.6).font('bold').fontSize(11).text(card.beforeIt).moveDown(0.3);
     rows(doc, of.before);

@@ -3,7 +3,6 @@
 
 import 'server-only';
 import { randomUUID } from 'node:crypto';
-import { CONSENT_TEXT, consentTextOf } from '../../core/agreement';
 import { factsOfAnswers, FACT_WORDS, isAnswered, QUESTIONS, type Fact, type FoundFact } from '../../core/screening';
 import { ok, yearsBetween } from '../../core/shared';
 import { atomically, mustWrite } from '../db/atomically';
@@ -15,6 +14,7 @@ import { formsOf, insertConsent, insertForm, notePins, readForm, updateForm, typ
 import { readPeople, readPerson, readStudio, setPin } from '../repos/studioRepo';
 import { lastVisitOn, readVisit, updateVisit, visitCount, type VisitRow } from '../repos/visitRepo';
 import { standingFacts } from './openVisit';
+import { consentOf, currentConsent } from './ownTexts';
 import { hashPin, personOfPin, waitAfterMs } from './pin';
 
 const EMPTY: FormData = {
@@ -104,7 +104,7 @@ export function loadForm(db: Db, formId: string): ServiceResult<ClientForm> {
     bornOn: client.bornOn,
     lastOn: lastVisitOn(db, client.id),
     standing: standingFacts(client.profile, visit.onDate).map((f) => ({ fact: f.fact, label: clientLabel(f.fact) })),
-    consent: CONSENT_TEXT,
+    consent: currentConsent(db),
     studioName: readStudio(db)?.name ?? '',
   });
 }
@@ -151,7 +151,6 @@ function signFault(
   if (yearsBetween(bornOn, on) < 18 && (body.guardianSignature === null || body.data.guardianName.trim() === '')) {
     return ['Under 18: a parent or guardian signs too.', 'guardianSignature'];
   }
-  if (!consentTextOf(body.textVersion)) return ['These are not the words of this studio.', 'textVersion'];
   return null;
 }
 
@@ -197,6 +196,7 @@ export function signForm(
     if (form.version !== body.version) return stale({ version: form.version, data: form.data });
     const fault = signFault(body, client.bornOn, visitCount(db, client.id) > 0, visit.onDate);
     if (fault) return refused(fault[0], fault[1]);
+    if (!consentOf(db, body.textVersion)) return refused('These are not the words of this studio.', 'textVersion');
     const signed = { data: body.data, state: 'signed' as const, endedAtMs: nowMs };
     mustWrite(updateForm(db, formId, body.version, signed), 'the form');
     putConsents(db, visit, body, nowMs);
@@ -220,7 +220,7 @@ export function signForm(
 
 /** Keeps the very words that were signed, with the signatures. */
 function putConsents(db: Db, visit: VisitRow, body: SignForm, nowMs: number): void {
-  const text = consentTextOf(body.textVersion) ?? CONSENT_TEXT;
+  const text = consentOf(db, body.textVersion) ?? currentConsent(db);
   const consent = { clientId: visit.clientId, visitId: visit.id, textVersion: text.version, atMs: nowMs };
   insertConsent(db, {
     ...consent,

@@ -17,6 +17,7 @@ import {
   type ClosingRow,
   type EntryRow,
 } from '../repos/ledgerRepo';
+import { allServices } from '../repos/houseRepo';
 import { shelfItemsInUse } from '../repos/shelfRepo';
 import { peopleNames, readServices, readStudio, type StudioRow } from '../repos/studioRepo';
 import { chartsOf } from '../repos/visitRepo';
@@ -85,7 +86,7 @@ export function namesIn(db: DbOrTx): Names {
   const people = peopleNames(db);
   const items = new Map<string, string>([
     ...shelfItemsInUse(db).map((i) => [i.id, i.name] as const),
-    ...readServices(db).map((s) => [s.id, s.name] as const),
+    ...[...readServices(db), ...allServices(db)].map((s) => [s.id, s.name] as const),
     [OTHER, 'Something else'],
   ]);
   const clients = new Map<string, string>();

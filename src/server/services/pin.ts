@@ -12,9 +12,11 @@ const LONGEST_WAIT_MS = 300_000;
 
 export const hashPin = (pin: string): string => hashSync(pin);
 
+export const pinFits = (pinHash: string, pin: string): boolean => verifySync(pinHash, pin);
+
 /** The practitioner whose PIN it is; null where nobody's. */
 export const personOfPin = (db: DbOrTx, pin: string): string | null =>
-  readPeople(db).find((p) => p.pinHash !== null && verifySync(p.pinHash, pin))?.id ?? null;
+  readPeople(db).find((p) => p.pinHash !== null && pinFits(p.pinHash, pin))?.id ?? null;
 
 /** How long no PIN is taken after so many wrong ones, ms. */
 export const waitAfterMs = (wrongPins: number): number =>

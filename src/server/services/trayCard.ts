@@ -9,6 +9,7 @@ import { notFound, refused, type ServiceResult } from '../errors';
 import { clientName, readBooking } from '../repos/clientRepo';
 import { readPerson, readStudio } from '../repos/studioRepo';
 import { shortName } from './calendars';
+import { saidWays } from './houseWays';
 import { planOfBooking } from './today';
 import { zonesInWords } from './zonesInWords';
 
@@ -20,6 +21,8 @@ export interface TrayCard {
   readonly strips: number;
   readonly minutes: number;
   readonly items: readonly { readonly name: string; readonly amount: string }[];
+  /** Ways of this house that are not the usual ones. */
+  readonly house: readonly string[];
 }
 
 export function trayCard(db: Db, bookingId: string, nowMs: number): ServiceResult<TrayCard> {
@@ -46,5 +49,6 @@ export function trayCard(db: Db, bookingId: string, nowMs: number): ServiceResul
     strips: plan.zones.reduce((s, z) => s + z.strips.filter((strip) => strip.pass === 1).length, 0),
     minutes: Math.round(plan.time.allMinutes),
     items: plan.materials.map(itemWords),
+    house: saidWays(db),
   });
 }

@@ -64,6 +64,13 @@ export function trayCardPdf(card: TrayCard): ReadableStream<Uint8Array> {
     rule(doc);
     doc.y += 6;
   }
+  if (card.house.length > 0) {
+    doc
+      .font('text')
+      .fontSize(9.5)
+      .fillColor(BLACK)
+      .text(`${card.house.join('. ')}.`, MARGIN, doc.y, { width });
+  }
   doc.y += 12;
   doc.font('text').fontSize(10).fillColor(BLACK);
   doc.text('wrist test  ______________      g left  ______________', MARGIN, doc.y);

@@ -39,7 +39,7 @@ export interface WeekAway extends DaySpan {
 }
 
 export interface Week {
-  /** Monday. */
+  /** The first day of a week as the studio counts it. */
   readonly fromOn: string;
   readonly today: string;
   readonly nowMs: number;
@@ -100,7 +100,8 @@ export function loadWeek(db: Db, on: string | undefined, nowMs: number): Service
   const { timeZone, settings } = studio;
   const today = civilDateAt(nowMs, timeZone);
   const day = on ?? today;
-  const fromOn = addDays(day, -weekdayOf(day));
+  const first = studio.settings.firstWeekday ?? 0;
+  const fromOn = addDays(day, -((weekdayOf(day) - first + 7) % 7));
   const { hours = USUAL_HOURS, closed = [], tables = [] } = settings;
   const people = readPeople(db);
   const days = Array.from({ length: 7 }, (_, i) => addDays(fromOn, i));

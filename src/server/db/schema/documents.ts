@@ -35,6 +35,8 @@ export interface StudioSettings {
   readonly kitchen?: KitchenSettings | undefined;
   /** How far the first run has come; absent = it is over. */
   readonly firstRun?: FirstRunSaid | undefined;
+  /** Services that a person does, by their id; absent = all. */
+  readonly servicesOf?: Readonly<Record<string, readonly string[]>> | undefined;
   /** Weekday that a week begins with on the page, 0 Monday … 6 Sunday; absent = Monday. */
   readonly firstWeekday?: number | undefined;
   /** How the studio tells that hard wax is ready. */

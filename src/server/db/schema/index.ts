@@ -1,4 +1,4 @@
-export { studio, people, products, services, ruleChanges } from './studio';
+export { studio, people, products, services, ruleChanges, studioTexts, wayChanges } from './studio';
 export { absences, clients, bookings, clientEdits, waiting } from './clients';
 export { visits, charts, outlooks, plans, tableJournal, readings, careTold, homeCare, worked } from './visits';
 export { forms, consents, messages } from './forms';

@@ -68,3 +68,27 @@ export const ruleChanges = sqliteTable(
   },
   (t) => [check('rule_changes_says', sql`${t.outcome} is not null or ${t.waitDays} is not null`)],
 );
+
+/** The studio's own choices where practitioners disagree, with who and why; the last one counts. Append-only. */
+export const wayChanges = sqliteTable('way_changes', {
+  seq: integer('seq').primaryKey({ autoIncrement: true }),
+  way: text('way').notNull(),
+  choice: text('choice').notNull(),
+  reason: text('reason').notNull(),
+  personId: text('person_id').references(() => people.id),
+  atMs: integer('at_ms').notNull(),
+});
+
+/** The studio's own words, each version as it was: what was signed stays readable. Append-only. */
+export const studioTexts = sqliteTable(
+  'studio_texts',
+  {
+    seq: integer('seq').primaryKey({ autoIncrement: true }),
+    kind: text('kind', { enum: ['consent', 'guardian', 'care'] }).notNull(),
+    /** Paragraphs with a line between; empty = the shipped words again. */
+    words: text('words').notNull(),
+    personId: text('person_id').references(() => people.id),
+    atMs: integer('at_ms').notNull(),
+  },
+  (t) => [check('studio_texts_kind', sql`${t.kind} in ('consent', 'guardian', 'care')`)],
+);

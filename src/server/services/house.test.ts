@@ -1,0 +1,176 @@
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { HOUSE_WAYS } from '../../core/house';
+import { demoStudio } from '../../demo/studioForTests';
+import type { OpenDatabase } from '../db/openDatabase';
+import { readPeople, readServices, readStudio } from '../repos/studioRepo';
+import { bookingWanted } from './bookingWanted';
+import { houseAct, loadHouse, type House, type HouseAct } from './house';
+import { loadWays, saidWays, saveWay, type WayRow } from './houseWays';
+import { consentOf, currentConsent, loadTexts, ownCareWords, saveText } from './ownTexts';
+import { personOfPin } from './pin';
+import { loadWeek } from './week';
+
+const NOW = Date.UTC(2027, 4, 8, 8, 0);
+const BY = { atMs: NOW, personId: 'ines' };
+let open: OpenDatabase;
+beforeEach(() => {
+  open = demoStudio(NOW);
+});
+afterEach(() => open.close());
+
+const act = (does: HouseAct, atMs = NOW): string => {
+  const done = houseAct(open.db, does, atMs);
+  return done.ok ? 'ok' : done.error.message;
+};
+const house = (): House => {
+  const loaded = loadHouse(open.db);
+  if (!loaded.ok) throw new Error(loaded.error.code);
+  return loaded.value;
+};
+
+describe('the studio', () => {
+  const facts = () => {
+    const { name, timeZone, currency, firstWeekday, roomC, humidityPct, studioVersion } = house();
+    return { name, timeZone, currency, firstWeekday, roomC, humidityPct, version: studioVersion };
+  };
+  it('keeps name, clock, week and air; refuses a clock that is none, and another currency under the ledger', () => {
+    const before = facts();
+    expect(act({ studio: { ...before, name: 'Low Tide', firstWeekday: 6, roomC: 24 } })).toBe('ok');
+    expect(facts()).toMatchObject({ name: 'Low Tide', firstWeekday: 6, roomC: 24 });
+    expect(act({ studio: before })).not.toBe('ok');
+    expect(act({ studio: { ...facts(), timeZone: 'Mars/Base' } })).toContain('time zone');
+    expect(act({ studio: { ...facts(), currency: 'GBP' } })).toContain('ledger');
+    expect(readStudio(open.db)).toMatchObject({ name: 'Low Tide', currency: 'EUR', timeZone: 'Europe/London' });
+  });
+  it('begins its week on the day that it says', () => {
+    // 8 May 2027 is a Saturday
+    const from = (): string => {
+      const week = loadWeek(open.db, '2027-05-08', NOW);
+      return week.ok ? week.value.fromOn : '';
+    };
+    expect(from()).toBe('2027-05-03');
+    act({ studio: { ...facts(), firstWeekday: 6 } });
+    expect(from()).toBe('2027-05-02');
+  });
+});
+
+describe('people', () => {
+  it('come, change, and go only when nothing of theirs lies ahead and somebody stays', () => {
+    expect(act({ newPerson: { name: 'Mara', level: 'trainee' } })).toBe('ok');
+    const mara = house().people.find((p) => p.name === 'Mara');
+    expect(mara).toMatchObject({ level: 'trainee', active: true, hasPin: false, does: null });
+    const of = { id: mara?.id ?? '', name: 'Mara', level: 'expert' as const, does: null };
+    expect(act({ person: { ...of, active: false } })).toBe('ok');
+    expect(readPeople(open.db).map((p) => p.name)).not.toContain('Mara');
+    expect(act({ person: { id: 'ines', name: 'Ines', level: 'practised', active: false, does: null } })).toContain(
+      'ahead',
+    );
+    expect(readPeople(open.db).map((p) => p.name)).toContain('Ines');
+  });
+  it('do the services that are said, and are booked for no others', () => {
+    const rook = { id: 'rook', name: 'Rook', level: 'trainee' as const, active: true };
+    expect(act({ person: { ...rook, does: ['underarms'] } })).toBe('ok');
+    const wanted = (service: string): string => {
+      const asked = bookingWanted(open.db, { clientId: 'ottilie', personId: 'rook', services: [service] });
+      return asked.ok ? 'ok' : asked.error.message;
+    };
+    expect(wanted('underarms')).toBe('ok');
+    expect(wanted('brows')).toBe('Rook does not do brows.');
+    expect(act({ person: { ...rook, does: ['hairdo'] } })).toContain('no such service');
+    expect(act({ person: { ...rook, does: null } })).toBe('ok');
+    expect(wanted('brows')).toBe('ok');
+  });
+  it('change their PIN with the one until now; wrong ones are counted and make the next wait', () => {
+    expect(act({ pin: { id: 'ines', old: null, pin: '2468' } })).toBe('ok');
+    expect(personOfPin(open.db, '2468')).toBe('ines');
+    for (let k = 0; k < 3; k++) expect(act({ pin: { id: 'ines', old: '0000', pin: '1111' } })).toContain('until now');
+    expect(act({ pin: { id: 'ines', old: '2468', pin: '1111' } })).toContain('wait');
+    expect(act({ pin: { id: 'ines', old: '2468', pin: '1357' } }, NOW + 20_000)).toBe('ok');
+    expect(personOfPin(open.db, '1357')).toBe('ines');
+    expect(personOfPin(open.db, '2468')).toBeNull();
+  });
+});
+
+describe('services', () => {
+  const zones = [{ zone: 'nape', side: 'middle' }] as const;
+  it('of one’s own stand beside the shipped ones, and end without being forgotten', () => {
+    const shipped = readServices(open.db).length;
+    expect(act({ service: { id: null, name: 'Nape', says: 'Under the hairline.', zones } })).toBe('ok');
+    expect(readServices(open.db)).toHaveLength(shipped + 1);
+    expect(act({ service: { id: null, name: 'nape', says: '', zones } })).toContain('already');
+    const own = readServices(open.db).find((s) => s.name === 'Nape');
+    expect(act({ noService: { id: own?.id ?? '' } })).toBe('ok');
+    expect(act({ noService: { id: own?.id ?? '' } })).toContain('No such');
+    expect(readServices(open.db)).toHaveLength(shipped);
+    expect(
+      act({
+        service: { id: 'lip', name: 'Lip', says: 'Between nose and lip.', zones: [{ zone: 'nape', side: 'left' }] },
+      }),
+    ).toContain('no left side');
+    expect(readServices(open.db).find((s) => s.id === 'lip')?.name).toBe('Upper lip');
+  });
+});
+
+describe('house rules', () => {
+  const rows = (): readonly WayRow[] => {
+    const loaded = loadWays(open.db);
+    return loaded.ok ? loaded.value.rows : [];
+  };
+  const save = (way: string, choice: string, reason: string): string => {
+    const version = readStudio(open.db)?.version ?? 0;
+    const done = saveWay(open.db, { version, way, choice, reason }, BY);
+    return done.ok ? 'ok' : done.error.message;
+  };
+  it('are all as shipped at first, each with why', () => {
+    expect(rows().map((r) => r.chosen)).toEqual(HOUSE_WAYS.map((w) => w.choices[0].id));
+    expect(rows().every((r) => r.why !== '' && r.choices.length > 1)).toBe(true);
+    expect(saidWays(open.db)).toEqual([]);
+  });
+  it('another choice needs a reason, keeps who and why, and decides the plan or is said', () => {
+    expect(save('hardLay', 'against', ' ')).toContain('why');
+    expect(save('hardLay', 'against', 'our clients have it so')).toBe('ok');
+    expect(readStudio(open.db)?.settings.schools.hardLay).toBe('against');
+    expect(rows().find((r) => r.id === 'hardLay')).toMatchObject({
+      reason: 'our clients have it so',
+      by: 'Ines',
+      atMs: NOW,
+    });
+    expect(save('sugarWay', 'strip', 'less mess')).toBe('ok');
+    expect(save('readySign', 'taps-hard', 'louder')).toBe('ok');
+    expect(readStudio(open.db)?.settings).toMatchObject({
+      readySign: 'taps-hard',
+      schools: { sugarWay: 'strip', hardLay: 'against' },
+    });
+    expect(save('gloves', 'oiled', 'sticky room')).toBe('ok');
+    expect(saidWays(open.db)).toEqual(['Gloves: lightly oiled']);
+    expect(save('sugarWay', 'usual', '')).toBe('ok');
+    expect(readStudio(open.db)?.settings.schools.sugarWay).toBeUndefined();
+    expect(save('hardLay', 'sideways', 'x')).toContain('no such way');
+    expect(() => open.db.run("update way_changes set reason = ''" as never)).toThrow();
+  });
+});
+
+describe('texts', () => {
+  it('are kept in versions: what was signed stays readable in its own words', () => {
+    const shipped = currentConsent(open.db);
+    expect(saveText(open.db, { kind: 'consent', words: 'First.\n\nSecond.' }, BY).ok).toBe(true);
+    const own = currentConsent(open.db);
+    expect(own.paragraphs).toEqual(['First.', 'Second.']);
+    expect(own.guardian).toBe(shipped.guardian);
+    saveText(open.db, { kind: 'consent', words: 'Other.' }, BY);
+    saveText(open.db, { kind: 'consent', words: 'Other.' }, BY);
+    expect(currentConsent(open.db).paragraphs).toEqual(['Other.']);
+    expect(consentOf(open.db, own.version)?.paragraphs).toEqual(['First.', 'Second.']);
+    expect(consentOf(open.db, shipped.version)).toEqual(shipped);
+    expect(consentOf(open.db, 999_999)).toBeUndefined();
+    const texts = loadTexts(open.db);
+    expect(texts.ok && texts.value.texts[0]?.versions).toHaveLength(2);
+    saveText(open.db, { kind: 'consent', words: '' }, BY);
+    expect(currentConsent(open.db).paragraphs).toEqual(shipped.paragraphs);
+  });
+  it('add the studio’s own words to the card', () => {
+    expect(ownCareWords(open.db)).toBe('');
+    saveText(open.db, { kind: 'care', words: 'Ring the blue bell.' }, BY);
+    expect(ownCareWords(open.db)).toBe('Ring the blue bell.');
+  });
+});

@@ -1,0 +1,202 @@
+// The studio itself: its name, clock, money and week; who works here; its own services.
+
+import 'server-only';
+import { randomUUID } from 'node:crypto';
+import type { ServiceZone } from '../../core/agreement';
+import { ok } from '../../core/shared';
+import { atomically } from '../db/atomically';
+import type { Db } from '../db/openDatabase';
+import { notFound, refused, stale, type ServiceResult } from '../errors';
+import { bookingsBetween } from '../repos/clientRepo';
+import {
+  allServices,
+  everybody,
+  insertPerson,
+  lastServicePlace,
+  putService,
+  renameStudio,
+  updatePerson,
+} from '../repos/houseRepo';
+import { lastEntrySeq } from '../repos/ledgerRepo';
+import { readServices, readStudio, setPin, setSettings, type PersonRow, type StudioRow } from '../repos/studioRepo';
+import { countWrongPin, pinWait } from '../tablets';
+import { zoneRefFault } from './openVisit';
+import { hashPin, pinFits } from './pin';
+import { isTimeZone } from './timeZone';
+
+const YEAR_MS = 366 * 86_400_000;
+
+export interface House {
+  readonly name: string;
+  readonly timeZone: string;
+  readonly currency: string;
+  readonly firstWeekday: number;
+  readonly roomC: number;
+  readonly humidityPct: number;
+  readonly people: readonly (Pick<PersonRow, 'id' | 'name' | 'level' | 'active'> & {
+    readonly hasPin: boolean;
+    /** Services that they do; null = all. */
+    readonly does: readonly string[] | null;
+  })[];
+  readonly services: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly says: string;
+    readonly zones: readonly ServiceZone[];
+  }[];
+  readonly studioVersion: number;
+}
+
+export function loadHouse(db: Db): ServiceResult<House> {
+  const studio = readStudio(db);
+  if (!studio) return notFound('studio');
+  const { name, timeZone, currency, settings, version } = studio;
+  return ok({
+    ...{ name, timeZone, currency, studioVersion: version, firstWeekday: settings.firstWeekday ?? 0 },
+    ...{ roomC: settings.roomC, humidityPct: settings.humidityPct },
+    people: everybody(db).map((p) => ({
+      ...{ id: p.id, name: p.name, level: p.level, active: p.active, hasPin: p.pinHash !== null },
+      does: settings.servicesOf?.[p.id] ?? null,
+    })),
+    services: readServices(db),
+  });
+}
+
+export type HouseAct =
+  | {
+      readonly studio: {
+        readonly version: number;
+        readonly name: string;
+        readonly timeZone: string;
+        readonly currency: string;
+        readonly firstWeekday: number;
+        readonly roomC: number;
+        readonly humidityPct: number;
+      };
+    }
+  | { readonly newPerson: { readonly name: string; readonly level: PersonRow['level'] } }
+  | {
+      readonly person: {
+        readonly id: string;
+        readonly name: string;
+        readonly level: PersonRow['level'];
+        readonly active: boolean;
+        readonly does: readonly string[] | null;
+      };
+    }
+  | { readonly pin: { readonly id: string; readonly old: string | null; readonly pin: string } }
+  | {
+      readonly service: {
+        /** Null = a new one. */
+        readonly id: string | null;
+        readonly name: string;
+        readonly says: string;
+        readonly zones: readonly ServiceZone[];
+      };
+    }
+  | { readonly noService: { readonly id: string } };
+
+export function houseAct(db: Db, act: HouseAct, nowMs: number): ServiceResult<null> {
+  // a wrong PIN is counted although it is refused
+  if ('pin' in act) return changePin(db, act.pin, nowMs);
+  return atomically(db, () => {
+    const studio = readStudio(db);
+    if (!studio) return notFound('studio');
+    if ('studio' in act) return saveStudio(db, studio, act.studio);
+    if ('newPerson' in act) {
+      insertPerson(db, { id: randomUUID(), ...act.newPerson });
+      return ok(null);
+    }
+    if ('person' in act) return savePerson(db, studio, act.person, nowMs);
+    if ('service' in act) return saveService(db, act.service);
+    return endService(db, act.noService.id);
+  });
+}
+
+type Saved = Extract<HouseAct, { studio: unknown }>['studio'];
+function saveStudio(
+  db: Db,
+  studio: StudioRow,
+  { version, name, timeZone, currency, ...facts }: Saved,
+): ServiceResult<null> {
+  if (!isTimeZone(timeZone)) return refused('There is no such time zone.', 'studio.timeZone');
+  if (currency !== studio.currency && lastEntrySeq(db) > 0) {
+    return refused(`The ledger has lines in ${studio.currency}: a new currency needs a new studio.`, 'studio.currency');
+  }
+  if (!setSettings(db, { ...studio.settings, ...facts }, version)) return stale(null);
+  renameStudio(db, { name, timeZone, currency });
+  return ok(null);
+}
+
+function savePerson(
+  db: Db,
+  studio: StudioRow,
+  { id, name, level, active, does }: Extract<HouseAct, { person: unknown }>['person'],
+  nowMs: number,
+): ServiceResult<null> {
+  const all = everybody(db);
+  const person = all.find((p) => p.id === id);
+  if (!person) return notFound('person');
+  if (person.active && !active) {
+    if (!all.some((p) => p.active && p.id !== id)) return refused('Somebody has to work here.', 'person.active');
+    const ahead = bookingsBetween(db, nowMs, nowMs + YEAR_MS).filter((b) => b.personId === id).length;
+    if (ahead > 0) return refused(`${person.name} has ${ahead} visits ahead: move them first.`, 'person.active');
+  }
+  const known = new Set(readServices(db).map((s) => s.id));
+  if (does?.some((s) => !known.has(s))) return refused('There is no such service.', 'person.does');
+  updatePerson(db, id, { name, level, active });
+  const others = Object.entries(studio.settings.servicesOf ?? {}).filter(([p]) => p !== id);
+  const servicesOf = Object.fromEntries(does === null ? others : [...others, [id, does]]);
+  return setSettings(db, { ...studio.settings, servicesOf }, studio.version) ? ok(null) : stale(null);
+}
+
+function changePin(
+  db: Db,
+  { id, old, pin }: Extract<HouseAct, { pin: unknown }>['pin'],
+  nowMs: number,
+): ServiceResult<null> {
+  const person = everybody(db).find((p) => p.id === id);
+  if (!person) return notFound('person');
+  if (person.pinHash !== null) {
+    const wait = pinWait(db, nowMs);
+    if (wait !== null) return refused(wait, 'pin.old');
+    if (old === null || !pinFits(person.pinHash, old)) {
+      countWrongPin(db, nowMs);
+      return refused('That is not the PIN until now.', 'pin.old');
+    }
+  }
+  setPin(db, id, hashPin(pin));
+  return ok(null);
+}
+
+type OwnService = Extract<HouseAct, { service: unknown }>['service'];
+/** The first change takes the shipped ones over as the studio's own. */
+function takeOver(db: Db): void {
+  if (allServices(db).length > 0) return;
+  readServices(db).forEach((s, place) => putService(db, { ...s, place }));
+}
+
+function saveService(db: Db, { id, name, says, zones }: OwnService): ServiceResult<null> {
+  const fault = zoneRefFault(zones);
+  if (fault !== null) return refused(fault, 'service.zones');
+  takeOver(db);
+  const known = allServices(db);
+  const own = id === null ? undefined : known.find((s) => s.id === id);
+  if (id !== null && !own) return notFound('service');
+  if (known.some((s) => s.active && s.id !== id && s.name.toLowerCase() === name.toLowerCase())) {
+    return refused('There is one of that name already.', 'service.name');
+  }
+  putService(db, { id: id ?? randomUUID(), name, says, zones, place: own?.place ?? lastServicePlace(db) + 1 });
+  return ok(null);
+}
+
+/** Offered no more; visits and lines of money that name it keep its name. */
+function endService(db: Db, id: string): ServiceResult<null> {
+  takeOver(db);
+  const all = allServices(db);
+  const own = all.find((s) => s.id === id && s.active);
+  if (!own) return notFound('service');
+  if (all.filter((s) => s.active).length === 1) return refused('One service has to stay.', 'noService.id');
+  putService(db, { ...own, active: false });
+  return ok(null);
+}
