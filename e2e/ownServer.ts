@@ -32,7 +32,8 @@ export interface OwnServer {
   readonly kill: () => Promise<void>;
 }
 
-export async function ownServer(): Promise<OwnServer> {
+/** @param mode the invented studio, or an empty one */
+export async function ownServer(mode: 'demo' | 'start' = 'demo'): Promise<OwnServer> {
   const port = await freePort();
   const base = `http://127.0.0.1:${port}`;
   const folder = mkdtempSync(join(tmpdir(), 'strickle-own-'));
@@ -46,7 +47,7 @@ export async function ownServer(): Promise<OwnServer> {
   return {
     base,
     start: async () => {
-      child = spawn(process.execPath, ['scripts/run.mjs', 'demo', '--port', String(port)], {
+      child = spawn(process.execPath, ['scripts/run.mjs', mode, '--port', String(port)], {
         env,
         detached: true,
         stdio: 'ignore',

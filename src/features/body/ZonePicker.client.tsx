@@ -19,6 +19,8 @@ interface Props {
   readonly hint?: string;
   /** Shows one figure only. */
   readonly only?: Figure;
+  /** Only what is taken and what is not: no day is meant. */
+  readonly plain?: boolean;
   readonly disabled: boolean;
   readonly onToggle: (zone: ZoneRef) => void;
 }
@@ -29,9 +31,20 @@ const HINT = 'tap a zone to add it to today or to remove it';
  * Zones taken from the body itself: a tap adds one to today or removes it; drawn lines say what has been charted
  * before.
  */
-export function ZonePicker({ chosen, stopped, lastOn, seen, hint = HINT, only, disabled, onToggle }: Props) {
+export function ZonePicker({
+  chosen,
+  stopped,
+  lastOn,
+  seen,
+  hint = HINT,
+  only,
+  plain = false,
+  disabled,
+  onToggle,
+}: Props) {
   const label = (r: BodyRegion): string => {
     const last = lastOn.get(zoneKey(r));
+    if (plain) return sideWord(ZONES[r.zone].name, r.side);
     return [
       sideWord(ZONES[r.zone].name, r.side),
       chosen.has(zoneKey(r)) ? 'today' : '',
@@ -77,30 +90,36 @@ export function ZonePicker({ chosen, stopped, lastOn, seen, hint = HINT, only, d
           ))
         }
       />
-      <p className={styles.legend} data-short={only !== undefined}>
-        <span>
-          <i data-kind="today" />
-          today
-        </span>
-        {seen ? (
-          <span>
-            <i data-kind="seen" />
-            looked at today
-          </span>
-        ) : null}
-        <span>
-          <i data-kind="known" />
-          charted before
-        </span>
-        <span>
-          <i />
-          not charted yet
-        </span>
-        <span>
-          <i data-kind="stopped" />
-          left alone today
-        </span>
-      </p>
+      {plain ? null : <Legend hasSeen={seen !== undefined} isShort={only !== undefined} />}
     </div>
+  );
+}
+
+function Legend({ hasSeen, isShort }: { readonly hasSeen: boolean; readonly isShort: boolean }) {
+  return (
+    <p className={styles.legend} data-short={isShort}>
+      <span>
+        <i data-kind="today" />
+        today
+      </span>
+      {hasSeen ? (
+        <span>
+          <i data-kind="seen" />
+          looked at today
+        </span>
+      ) : null}
+      <span>
+        <i data-kind="known" />
+        charted before
+      </span>
+      <span>
+        <i />
+        not charted yet
+      </span>
+      <span>
+        <i data-kind="stopped" />
+        left alone today
+      </span>
+    </p>
   );
 }

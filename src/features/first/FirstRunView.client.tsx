@@ -262,7 +262,7 @@ export function FirstRunView({ first, today }: Props) {
         )}
         {step === 'comb' ? (
           <Button className={styles.later ?? ''} onClick={() => void finish()}>
-            Without it, to your day
+            Leave the arm out
           </Button>
         ) : null}
         <div className={styles.key}>{keys[step]}</div>

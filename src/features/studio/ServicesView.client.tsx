@@ -99,6 +99,7 @@ function ServiceForm({ service, acts, onDone }: FormProps) {
         stopped={NOTHING}
         lastOn={NO_DATES}
         hint="tap what it takes off"
+        plain
         disabled={false}
         onToggle={toggle}
       />

@@ -1,0 +1,78 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { ready } from './support';
+
+const WCAG = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
+
+test('the studio’s settings: a service drawn, a house rule with its reason, words in versions, somebody new', async ({
+  page,
+}) => {
+  await page.goto('/studio');
+  await ready(page);
+  await page.getByRole('link', { name: 'Services', exact: true }).click();
+  await expect(page).toHaveURL(/\/studio\/services$/);
+  await ready(page);
+  expect((await new AxeBuilder({ page }).withTags(WCAG).analyze()).violations).toEqual([]);
+  await page.getByRole('button', { name: /^Another service/ }).click();
+  await expect(page.getByRole('button', { name: 'Add the service' })).toBeDisabled();
+  await page.getByRole('textbox', { name: 'Name of the service' }).fill('Neck, tidy');
+  await page.getByRole('button', { name: 'Nape', exact: true }).press('Enter');
+  await page.getByRole('button', { name: 'Add the service' }).click();
+  await expect(page.getByText('Neck, tidy: saved.')).toBeVisible();
+  await page.reload();
+  await ready(page);
+  await page.getByRole('button', { name: /^Neck, tidy/ }).click();
+  await expect(page.getByRole('button', { name: 'Nape', exact: true })).toHaveAttribute('aria-pressed', 'true');
+  await page.getByRole('button', { name: 'Offer it no more' }).click();
+  await page.getByRole('tooltip').getByRole('button', { name: 'Offer it no more' }).click();
+  await expect(page.getByText('Neck, tidy is offered no more.')).toBeVisible();
+  // house rules: another choice needs a reason
+  await page.goto('/studio/ways');
+  await ready(page);
+  expect((await new AxeBuilder({ page }).withTags(WCAG).analyze()).violations).toEqual([]);
+  const gloves = page.getByRole('listitem', { name: 'Gloves' });
+  await gloves.getByRole('button', { name: 'lightly oiled' }).click();
+  await expect(gloves.getByRole('button', { name: 'Keep it so' })).toBeDisabled();
+  await gloves.getByRole('textbox', { name: 'Why: Gloves' }).fill('damp room');
+  await gloves.getByRole('button', { name: 'Keep it so' }).click();
+  await expect(gloves.getByRole('button', { name: 'lightly oiled' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(gloves).toContainText('damp room');
+  await gloves.getByRole('button', { name: /^plain/ }).click();
+  await expect(gloves.getByRole('button', { name: /^plain/ })).toHaveAttribute('aria-pressed', 'true');
+  // texts
+  await page.goto('/studio/texts');
+  await ready(page);
+  const care = page.getByRole('region', { name: 'Your own words on the after-care card' });
+  await care.getByRole('textbox').fill('Ring us any time.');
+  await care.getByRole('button', { name: 'Keep as a new version' }).click();
+  await expect(care).toContainText(/version \d+/);
+  await page.reload();
+  await ready(page);
+  await expect(care.getByRole('textbox')).toHaveValue('Ring us any time.');
+  await care.getByRole('textbox').fill('');
+  await care.getByRole('button', { name: 'Keep as a new version' }).click();
+  await expect(care.getByRole('button', { name: 'Keep as a new version' })).toBeDisabled();
+  // people: somebody new, and gone again
+  await page.goto('/studio/people');
+  await ready(page);
+  expect((await new AxeBuilder({ page }).withTags(WCAG).analyze()).violations).toEqual([]);
+  await page.getByRole('textbox', { name: 'Name of somebody new' }).fill('Perrin');
+  await page.getByRole('button', { name: 'Add' }).click();
+  const perrin = page.getByRole('listitem', { name: 'Perrin' });
+  await perrin.getByRole('switch').click();
+  await perrin.getByRole('button', { name: 'Save Perrin' }).click();
+  await expect(page.getByText('Perrin: saved.')).toBeVisible();
+  // a name that is empty cannot be kept
+  const ines = page.getByRole('listitem', { name: 'Ines' });
+  await ines.getByRole('textbox', { name: 'Name of Ines' }).fill(' ');
+  await expect(ines.getByRole('button', { name: 'Save Ines' })).toBeDisabled();
+  await page.goto('/studio/house');
+  await ready(page);
+  await page.getByRole('spinbutton', { name: 'Room heat' }).fill('23');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('Saved.')).toBeVisible();
+  await page.getByRole('spinbutton', { name: 'Room heat' }).fill('22');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await page.goBack();
+  await expect(page).toHaveURL(/\/studio\/people$/);
+});
