@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { SHIPPED_PRODUCTS } from '../products';
 import { seededRandom } from '../shared';
 import { potDay, type PotDayInput, type PotVisit } from './potDay';
-import { USUAL_POT } from './pot';
+import { evenPot, potStep, temps, USUAL_POT, type PotState } from './pot';
 
 const film = SHIPPED_PRODUCTS.find((p) => p.id === 'film-hard');
 if (!film) throw new Error('no film wax');
@@ -133,5 +133,58 @@ describe('a pot over the day', () => {
       expect(Math.abs(heatAt(curve, fromS) - targetC)).toBeLessThanOrEqual(4.5);
     }
     expect(lays).toBeGreaterThan(8);
+  });
+});
+
+describe('the pots of a day with five visits', () => {
+  const products = ['film-hard', 'cream-hard', 'sugar-firm'].flatMap((id) =>
+    SHIPPED_PRODUCTS.filter((p) => p.id === id),
+  );
+  const windows = [
+    { minC: 53, targetC: 56, maxC: 59 },
+    { minC: 54, targetC: 57, maxC: 60 },
+    { minC: 34, targetC: 38, maxC: 42 },
+  ] as const;
+  // paste conducts slowly: a jar of it, not a can
+  const grams = [400, 400, 200] as const;
+  const STEP_S = 30;
+
+  it('are all right at every first lay, marched by the pot itself from what it is told to do (seeded days)', () => {
+    const random = seededRandom(17);
+    let lays = 0;
+    for (let k = 0; k < 6; k++) {
+      let atS = 2.5 * HOUR;
+      const visits = Array.from({ length: 5 }, (_, i) => {
+        const fromS = atS;
+        const toS = fromS + 60 * random.whole(10, 35);
+        atS = toS + 60 * random.whole(15, 40);
+        return { pot: i < 3 ? i : random.whole(0, 2), fromS, toS };
+      });
+      products.forEach((product, pot) => {
+        const window = windows[pot] ?? windows[0];
+        const own = visits
+          .filter((v) => v.pot === pot)
+          .map((v, i) => visit({ ...v, who: `visit ${i}`, window, grams: 40 }));
+        const can = { ...USUAL_POT, waxG: grams[pot] ?? 400 };
+        const planned = potDay({ product, pot: can, roomC: 21, tempC: 21, setC: null, visits: own, untilS: atS });
+        expect(planned.late).toBeNull();
+        // what it is told, minute by minute, by hand and apart from the curve
+        let state: PotState = evenPot(product, can.waxG, 21);
+        let setC: number | null = null;
+        for (let s = 0; s <= atS; s += STEP_S) {
+          for (const act of planned.acts) if (act.atS >= s && act.atS < s + STEP_S) setC = act.setC;
+          for (const v of own.filter((o) => o.fromS >= s && o.fromS < s + STEP_S)) {
+            const { mixedC } = temps(product, state);
+            expect(mixedC, `${product.id}, ${v.who} at ${Math.round(v.fromS / 60)} min`).toBeGreaterThanOrEqual(
+              window.minC - 0.5,
+            );
+            expect(mixedC).toBeLessThanOrEqual(window.maxC + 0.5);
+            lays++;
+          }
+          ({ state } = potStep(product, can, state, setC, 21, STEP_S));
+        }
+      });
+    }
+    expect(lays).toBe(30);
   });
 });
