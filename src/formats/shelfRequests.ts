@@ -31,6 +31,7 @@ export const shelfRequest = Joi.alternatives(
     }).required(),
   }),
   Joi.object({ terms: Joi.object({ ...terms, itemId: id.required(), version }).required() }),
+  Joi.object({ back: Joi.object({ moveSeq: Joi.number().integer().min(1).required() }).required() }),
   Joi.object({ waste: Joi.object({ lotId: id.required(), amount: some }).required() }),
   Joi.object({
     count: Joi.array()

@@ -46,6 +46,13 @@ describe('a pot over the day', () => {
     expect(heatAt(curve, 4 * HOUR)).toBeLessThan(heatAt(curve, 2.5 * HOUR) - 3);
     expect(late).toBeNull();
   });
+  it('has its core never warmer than the whole, and far behind while it melts', () => {
+    const { curve, core } = day();
+    expect(core.map(([s]) => s)).toEqual(curve.map(([s]) => s));
+    const behind = curve.map(([, c], i) => c - (core[i]?.[1] ?? NaN));
+    expect(Math.min(...behind)).toBeGreaterThan(-1e-6);
+    expect(Math.max(...behind)).toBeGreaterThan(5);
+  });
   it('says by how much it is too late, and whom for, when it is cold half a minute before', () => {
     const { late, acts } = day({ visits: [visit({ fromS: 30, toS: HOUR })] });
     expect(late?.who).toBe('Corwin');

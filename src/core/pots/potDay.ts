@@ -32,6 +32,8 @@ export interface PotAct {
 export interface PotDay {
   /** Heat stirred through, by time. */
   readonly curve: readonly (readonly [atS: number, tempC: number])[];
+  /** The coldest wax in it, by the same times. */
+  readonly core: readonly (readonly [atS: number, tempC: number])[];
   readonly acts: readonly PotAct[];
   /** The first visit that it is not ready for, were it switched on at once; null where all is in time. */
   readonly late: { readonly who: string; readonly byS: number } | null;
@@ -127,7 +129,7 @@ export function potDay(input: PotDayInput): PotDay {
   if (standsC !== null) acts.push({ atS: freeS, what: 'off', setC: null });
   const refill = planRefill({ product, pot, roomC, visits });
   return {
-    curve: curveOf(input, tempC, { acts, refill }, untilS),
+    ...curveOf(input, tempC, { acts, refill }, untilS),
     ...{ acts, late, clashes, short: shortOf(visits, pot.waxG), refill, readyAtS },
   };
 }
@@ -154,9 +156,10 @@ function curveOf(
   tempC: number,
   { acts, refill }: Pick<PotDay, 'acts' | 'refill'>,
   untilS: number,
-): PotDay['curve'] {
+): Pick<PotDay, 'curve' | 'core'> {
   let state: PotState = evenPot(product, pot.waxG, tempC);
   const curve: (readonly [number, number])[] = [[0, tempC]];
+  const core: (readonly [number, number])[] = [[0, tempC]];
   let standsC = setC;
   for (let atS = 0; atS < untilS; atS += STEP_S) {
     for (const act of acts) if (act.atS >= atS && act.atS < atS + STEP_S) standsC = act.setC;
@@ -164,7 +167,10 @@ function curveOf(
       state = toppedUp(product, state, refill.addG, roomC);
     }
     ({ state } = potStep(product, pot, state, standsC, roomC, STEP_S));
-    if ((atS + STEP_S) % SAMPLE_S === 0) curve.push([atS + STEP_S, temps(product, state).mixedC]);
+    if ((atS + STEP_S) % SAMPLE_S !== 0) continue;
+    const { mixedC, coreC } = temps(product, state);
+    curve.push([atS + STEP_S, mixedC]);
+    core.push([atS + STEP_S, coreC]);
   }
-  return curve;
+  return { curve, core };
 }

@@ -20,8 +20,10 @@ interface Props {
   readonly ribbon: Ribbon;
 }
 
-const [W, H, LEFT, TOP, FOOT] = [440, 196, 34, 48, 172] as const;
+const [W, H, LEFT, TOP, FOOT] = [440, 180, 34, 46, 158] as const;
 const [LOW_C, HIGH_C] = [18, 72] as const;
+/** A core that is this much colder is drawn. */
+const UNEVEN_K = 3;
 
 export function PotCurve({ pot, day, isFailed, fromMs, nowMs, today, ribbon }: Props) {
   const { timeZone } = today;
@@ -35,6 +37,9 @@ export function PotCurve({ pot, day, isFailed, fromMs, nowMs, today, ribbon }: P
       .map(([atMs, c], i) => `${i === 0 ? 'M' : 'L'}${x(atMs).toFixed(1)} ${y(c).toFixed(1)}`)
       .join(' ');
   const coming = (day?.curve ?? []).map(([s, c]) => [fromMs + 1000 * s, c] as const);
+  const core = (day?.core ?? []).map(([s, c]) => [fromMs + 1000 * s, c] as const);
+  // even wax has no core of its own
+  const isUneven = core.some(([, c], i) => (coming[i]?.[1] ?? c) - c > UNEVEN_K);
   const windows = today.visits.flatMap((v) =>
     v.pots
       .filter((p) => p.productId === pot.product.id)
@@ -86,6 +91,7 @@ export function PotCurve({ pot, day, isFailed, fromMs, nowMs, today, ribbon }: P
         </g>
       ))}
       <path d={line(pot.heats)} className={styles.was} />
+      {isUneven ? <path d={line(core)} className={styles.core} /> : null}
       <path d={line(coming)} className={styles.comes} />
       {isShown(nowMs) ? <path d={`M${x(nowMs)} ${TOP - 8} V${FOOT}`} className={styles.nowLine} /> : null}
       {moments.map((m, i) => {

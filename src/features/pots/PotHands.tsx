@@ -12,6 +12,12 @@ interface Props {
   readonly acts: PotActs;
 }
 
+const FELT = [
+  { value: 'too-cool', label: 'too cool' },
+  { value: 'right', label: 'right' },
+  { value: 'too-warm', label: 'too warm' },
+] as const;
+
 /** What was measured by hand, where the thermostat stands; as on the last day when it was right, in one tap. */
 export function PotHands({ pot, acts }: Props) {
   const [measured, setMeasured] = useState<number | null>(null);
@@ -63,6 +69,14 @@ export function PotHands({ pot, acts }: Props) {
         <Button disabled={pot.setC === null} onClick={() => void acts.note(id, { kind: 'set', tempC: null })}>
           Off
         </Button>
+      </div>
+      <div className={styles.wrist} role="group" aria-labelledby={`wrist-${id}`}>
+        <span id={`wrist-${id}`}>Wrist</span>
+        {FELT.map(({ value, label }) => (
+          <Button key={value} onClick={() => void acts.note(id, { kind: 'wrist', felt: value })}>
+            {label}
+          </Button>
+        ))}
       </div>
     </div>
   );

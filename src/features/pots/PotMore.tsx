@@ -1,6 +1,6 @@
 'use client';
 
-import { Button, Checkbox, Input, InputNumber, Popconfirm, Radio, Select } from 'antd';
+import { Button, Checkbox, Input, InputNumber, Popconfirm, Select } from 'antd';
 import { useState } from 'react';
 import type { PotChange, PotOnPage } from '@/server/services/pots';
 import type { TodayPot } from '@/server/services/todayPots';
@@ -41,71 +41,68 @@ export function PotMore({ pot, ofDay, roomC, acts }: Props) {
   const change = (more: Partial<PotChange>): void =>
     void acts.change(id, { version, waxG, sensor, active: true, ...more });
   return (
-    <details className={styles.more}>
-      <summary>Weigh, fill, way of heating, sensor</summary>
-      <div className={styles.moreGrid}>
-        <Grams pot={pot} acts={acts} />
-        <div>
-          <Radio.Group
-            aria-label={`How ${pot.name} is heated`}
-            optionType="button"
-            value={school}
-            options={[...SCHOOLS]}
-            onChange={(e) => change({ school: e.target.value as PotOnPage['school'] })}
-          />
-          {ofDay ? <SchoolAdvice pot={pot} ofDay={ofDay} roomC={roomC} /> : null}
+    <div className={styles.moreGrid}>
+      <Grams pot={pot} acts={acts} />
+      <div>
+        <div role="group" aria-label={`How ${pot.name} is heated`} className={styles.schools}>
+          {SCHOOLS.map(({ value, label }) => (
+            <Button key={value} aria-pressed={value === school} onClick={() => change({ school: value })}>
+              {label}
+            </Button>
+          ))}
         </div>
-        <div className={styles.line}>
-          <InputNumber
-            key={pot.heaterW}
-            aria-label={`Heater of ${pot.name}, W`}
-            min={10}
-            max={2000}
-            precision={0}
-            defaultValue={pot.heaterW}
-            onBlur={(e) => {
-              const watts = Number(e.target.value.replace(/\D/g, ''));
-              if (watts >= 10 && watts !== pot.heaterW) change({ heaterW: watts });
-            }}
-            suffix="W"
-          />
-          <Checkbox checked={pot.lid} onChange={(e) => change({ lid: e.target.checked })}>
-            lid on
-          </Checkbox>
-        </div>
-        <Input
-          key={pot.lot}
-          aria-label={`Lot in ${pot.name}`}
-          maxLength={40}
-          defaultValue={pot.lot}
-          placeholder="lot, as on the tin"
-          onBlur={(e) => (e.target.value.trim() === pot.lot ? undefined : change({ lot: e.target.value.trim() }))}
-        />
-        <Select
-          aria-label={`Sensor of ${pot.name}`}
-          value={sensor}
-          options={[...SENSORS]}
-          onChange={(to) => change({ sensor: to })}
-        />
-        {sensor === 'simulated' ? (
-          <Select
-            aria-label={`Fault to try with ${pot.name}`}
-            placeholder="Try a fault of the simulated sensor"
-            options={[...FAULTS]}
-            onChange={(fault) => void acts.fault(id, fault)}
-          />
-        ) : null}
-        <Popconfirm
-          title={`Put ${pot.name} away?`}
-          description="What was noted of it stays."
-          okText="Put away"
-          cancelText="Keep it"
-          onConfirm={() => change({ active: false })}
-        >
-          <Button>Put away</Button>
-        </Popconfirm>
+        {ofDay ? <SchoolAdvice pot={pot} ofDay={ofDay} roomC={roomC} /> : null}
       </div>
-    </details>
+      <div className={styles.line}>
+        <InputNumber
+          key={pot.heaterW}
+          aria-label={`Heater of ${pot.name}, W`}
+          min={10}
+          max={2000}
+          precision={0}
+          defaultValue={pot.heaterW}
+          onBlur={(e) => {
+            const watts = Number(e.target.value.replace(/\D/g, ''));
+            if (watts >= 10 && watts !== pot.heaterW) change({ heaterW: watts });
+          }}
+          suffix="W"
+        />
+        <Checkbox checked={pot.lid} onChange={(e) => change({ lid: e.target.checked })}>
+          lid on
+        </Checkbox>
+      </div>
+      <Input
+        key={pot.lot}
+        aria-label={`Lot in ${pot.name}`}
+        maxLength={40}
+        defaultValue={pot.lot}
+        placeholder="lot, as on the tin"
+        onBlur={(e) => (e.target.value.trim() === pot.lot ? undefined : change({ lot: e.target.value.trim() }))}
+      />
+      <Select
+        aria-label={`Sensor of ${pot.name}`}
+        value={sensor}
+        options={[...SENSORS]}
+        onChange={(to) => change({ sensor: to })}
+      />
+      {sensor === 'simulated' ? (
+        <Select
+          aria-label={`Fault to try with ${pot.name}`}
+          placeholder="Try a fault of the simulated sensor"
+          options={[...FAULTS]}
+          onChange={(fault) => void acts.fault(id, fault)}
+        />
+      ) : null}
+      <Popconfirm
+        title={`Put ${pot.name} away?`}
+        description="What was noted of it stays."
+        okText="Put away"
+        cancelText="Keep it"
+        onConfirm={() => change({ active: false })}
+      >
+        <Button>Put away</Button>
+      </Popconfirm>
+    </div>
   );
 }
 

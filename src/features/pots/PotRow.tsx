@@ -1,6 +1,7 @@
 'use client';
 
 import { Button } from 'antd';
+import { useState } from 'react';
 import { moltenShare, type PotDay } from '@/core/pots';
 import { heatFigure, sourceWords, wayWords, windowWords } from '@/features/live/potWords';
 import { WayArrow } from '@/features/live/WayArrow';
@@ -33,12 +34,6 @@ export interface PotRowProps {
   readonly faults: readonly string[];
 }
 
-const FELT = [
-  { value: 'too-cool', label: 'too cool' },
-  { value: 'right', label: 'right' },
-  { value: 'too-warm', label: 'too warm' },
-] as const;
-
 /** What the visits to come will leave in it. */
 function levelsAfter(pot: PotOnPage, today: Today, nowMs: number): readonly Level[] {
   let left = pot.waxG;
@@ -53,6 +48,7 @@ function levelsAfter(pot: PotOnPage, today: Today, nowMs: number): readonly Leve
 /** One pot: its section, its heat, its day, and what hands note of it. */
 export function PotRow(props: PotRowProps) {
   const { pot, ofDay, day, isFailed, fromMs, nowMs, today, ribbon, roomC, acts, faults } = props;
+  const [isOpen, setOpen] = useState(false);
   const { timeZone } = today;
   const window = windowWords(pot, timeZone);
   const melted = ofDay && pot.tempC !== null ? moltenShare(ofDay.product, pot.tempC) : null;
@@ -67,6 +63,9 @@ export function PotRow(props: PotRowProps) {
           isPaste={pot.family === 'sugar'}
           after={levelsAfter(pot, today, nowMs)}
         />
+        <Button type="text" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
+          Weigh, fill, way of heating, sensor
+        </Button>
       </div>
       <div className={styles.told}>
         <h2>{pot.name}</h2>
@@ -108,17 +107,7 @@ export function PotRow(props: PotRowProps) {
         <span />
       )}
       <PotHands pot={pot} acts={acts} />
-      <div className={styles.bottom}>
-        <PotMore pot={pot} ofDay={ofDay} roomC={roomC} acts={acts} />
-        <div className={styles.wrist} role="group" aria-labelledby={`wrist-${pot.id}`}>
-          <span id={`wrist-${pot.id}`}>On the wrist</span>
-          {FELT.map(({ value, label }) => (
-            <Button key={value} onClick={() => void acts.note(pot.id, { kind: 'wrist', felt: value })}>
-              {label}
-            </Button>
-          ))}
-        </div>
-      </div>
+      {isOpen ? <PotMore pot={pot} ofDay={ofDay} roomC={roomC} acts={acts} /> : null}
     </article>
   );
 }

@@ -33,6 +33,19 @@ export function ShelfPage({ first }: { readonly first: Shelf }) {
           {said.text}
         </p>
       ) : null}
+      {shelf.lastTaken ? (
+        <p className={styles.sale}>
+          <span className="quiet">{shelf.lastTaken.words}</span>
+          <Button
+            size="small"
+            onClick={() =>
+              void acts.act({ back: { moveSeq: shelf.lastTaken?.moveSeq ?? 0 } }, 'Taken back: it stands there again.')
+            }
+          >
+            It was not: take it back
+          </Button>
+        </p>
+      ) : null}
       <div className={styles.body}>
         <div>
           {shelf.rows.map((row) => (

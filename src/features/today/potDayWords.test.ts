@@ -5,6 +5,7 @@ import { actWords, potNeeds } from './potDayWords';
 const AT = Date.UTC(2027, 4, 8, 8, 0);
 const day = (over: Partial<PotDay> = {}): PotDay => ({
   curve: [],
+  core: [],
   acts: [{ atS: 3600, what: 'on', setC: 57.4 }],
   late: null,
   clashes: [],

@@ -122,6 +122,7 @@ export const salesNotEntered = (db: DbOrTx, fromMs: number, toMs: number) =>
     .where(
       and(
         eq(shelfMoves.kind, 'sold'),
+        sql`${shelfMoves.amount} < 0 and not exists (select 1 from shelf_moves b where b.about = ${shelfMoves.seq})`,
         gte(shelfMoves.atMs, fromMs),
         lte(shelfMoves.atMs, toMs),
         sql`not exists (select 1 from ledger_entries e where e.move_seq = ${shelfMoves.seq} and e.act = 'taken' and not exists (select 1 from ledger_entries u where u.about = e.id and u.act = 'undone'))`,
@@ -133,7 +134,13 @@ export const readSale = (db: DbOrTx, seq: number): { readonly itemId: string; re
     .select({ itemId: shelfLots.itemId, amount: shelfMoves.amount })
     .from(shelfMoves)
     .innerJoin(shelfLots, eq(shelfLots.id, shelfMoves.lotId))
-    .where(and(eq(shelfMoves.seq, seq), eq(shelfMoves.kind, 'sold')))
+    .where(
+      and(
+        eq(shelfMoves.seq, seq),
+        eq(shelfMoves.kind, 'sold'),
+        sql`not exists (select 1 from shelf_moves b where b.about = ${seq})`,
+      ),
+    )
     .get();
 
 /** In a span: bookings that nobody came to, and visits that were done. */

@@ -46,6 +46,26 @@ export function moveLot(db: DbOrTx, move: typeof shelfMoves.$inferInsert, opened
     .run();
 }
 
+/** Sales and waste since an instant that were not taken back and that no standing line of the ledger is for. */
+export const lastTaken = (db: DbOrTx, sinceMs: number) =>
+  db
+    .select({
+      seq: shelfMoves.seq,
+      lotId: shelfMoves.lotId,
+      kind: shelfMoves.kind,
+      amount: shelfMoves.amount,
+      atMs: shelfMoves.atMs,
+      name: shelfItems.name,
+    })
+    .from(shelfMoves)
+    .innerJoin(shelfLots, eq(shelfLots.id, shelfMoves.lotId))
+    .innerJoin(shelfItems, eq(shelfItems.id, shelfLots.itemId))
+    .where(
+      sql`${shelfMoves.atMs} >= ${sinceMs} and ${shelfMoves.kind} in ('sold', 'wasted') and ${shelfMoves.amount} < 0 and not exists (select 1 from shelf_moves b where b.about = ${shelfMoves.seq}) and not exists (select 1 from ledger_entries e where e.move_seq = ${shelfMoves.seq} and e.act = 'taken' and not exists (select 1 from ledger_entries u where u.about = e.id and u.act = 'undone'))`,
+    )
+    .orderBy(desc(shelfMoves.seq))
+    .all();
+
 /** When the shelf was last counted, epoch ms; null = never. */
 export const lastCount = (db: DbOrTx): number | null =>
   db

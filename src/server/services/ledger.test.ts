@@ -10,6 +10,7 @@ import { decimalOf, ledgerCsv } from './ledgerCsv';
 import { loadLedgerDay, type LedgerDay } from './ledgerDay';
 import { loadLedger, saveYear } from './ledgerSums';
 import { savePrices, loadPrices } from './prices';
+import { loadShelf } from './shelf';
 import { shelfAct } from './shelfMoves';
 
 const NOW = Date.UTC(2027, 4, 8, 8, 0);
@@ -282,5 +283,30 @@ describe('as a table', () => {
     expect(first).toContain("Underarms,Ottilie Brandvik,Ines,18.50,0.00,0,cash,,,'=1+1");
     expect(second).toContain(',-18.50,');
     expect(ledgerCsv(open.db, 'months', DAY, DAY)).toContain('2027-05,2,0.00');
+  });
+});
+
+describe('a sale that was none', () => {
+  beforeEach(cleared);
+  it('comes back onto the shelf, is due no more, and not once it stands in the ledger', () => {
+    const gel = (): number => {
+      const shelf = loadShelf(open.db, NOW);
+      return shelf.ok ? (shelf.value.rows.find((r) => r.id === 'gel')?.amount ?? -1) : -1;
+    };
+    const before = gel();
+    const sell = (): number => {
+      shelfAct(open.db, { sale: { itemId: 'gel', amount: 1 } }, BY);
+      return day().dueSales[0]?.moveSeq ?? 0;
+    };
+    const back = (moveSeq: number): boolean => shelfAct(open.db, { back: { moveSeq } }, BY).ok;
+    const none = sell();
+    expect(gel()).toBe(before - 1);
+    expect(back(none)).toBe(true);
+    expect([gel(), day().dueSales.length, back(none)]).toEqual([before, 0, false]);
+    expect(act({ goods: { moveSeq: none, amountMinor: 1400, paid: 'cash' } })).toContain('sale');
+    const real = sell();
+    expect(act({ goods: { moveSeq: real, amountMinor: 1400, paid: 'cash' } })).toBe('ok');
+    expect(back(real)).toBe(false);
+    expect(gel()).toBe(before - 1);
   });
 });

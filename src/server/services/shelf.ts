@@ -14,7 +14,7 @@ import {
   type Use,
 } from '../../core/shelf';
 import { addDays, ok } from '../../core/shared';
-import { civilDateAt, instantAt } from '../clock';
+import { civilDateAt, instantAt, timeInWords } from '../clock';
 import type { Db } from '../db/openDatabase';
 import { notFound, type ServiceResult } from '../errors';
 import { readPots } from '../repos/potRepo';
@@ -22,6 +22,7 @@ import {
   bookedFrom,
   fullLots,
   lastCount,
+  lastTaken,
   lastUseOf,
   meanUse,
   metLot,
@@ -61,6 +62,8 @@ export interface Shelf {
   readonly closed: readonly { readonly from: string; readonly to: string; readonly why: string }[];
   readonly lastCountOn: string | null;
   readonly currency: string;
+  /** The last sale or waste of today that may still be taken back. */
+  readonly lastTaken: { readonly moveSeq: number; readonly words: string } | null;
 }
 
 const AHEAD_DAYS = 56;
@@ -104,6 +107,7 @@ export function loadShelf(db: Db, nowMs: number): ServiceResult<Shelf> {
   const uses = usesAhead(db, nowMs, timeZone);
   const pots = readPots(db);
   const counted = lastCount(db);
+  const [taken] = lastTaken(db, instantAt(today, 0, 0, timeZone));
   return ok({
     rows: shelfItemsInUse(db).map((item) => {
       const own = lots.filter((l) => l.itemId === item.id);
@@ -131,6 +135,12 @@ export function loadShelf(db: Db, nowMs: number): ServiceResult<Shelf> {
     others: notYetThere(db).map(({ id, name, unit, pack }) => ({ id, name, unit, pack })),
     ...{ today, toOn, closed, currency },
     visits: bookedFrom(db, instantAt(today, 0, 0, timeZone)).length,
+    lastTaken: taken
+      ? {
+          moveSeq: taken.seq,
+          words: `${-taken.amount} × ${taken.name}, ${taken.kind === 'sold' ? 'sold' : 'thrown away'} at ${timeInWords(taken.atMs, timeZone)}`,
+        }
+      : null,
     lastCountOn: counted === null ? null : civilDateAt(counted, timeZone),
   });
 }

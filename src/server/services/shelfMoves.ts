@@ -11,6 +11,7 @@ import type { Db, DbOrTx } from '../db/openDatabase';
 import { notFound, refused, type ServiceResult } from '../errors';
 import {
   insertLot,
+  lastTaken,
   lotsOf,
   moveLot,
   readLot,
@@ -40,6 +41,8 @@ export type ShelfAct =
   | { readonly sale: { readonly itemId: string; readonly amount: number } }
   | { readonly thing: NewThing }
   | { readonly terms: Parameters<typeof changeTerms>[1] }
+  /** A sale or waste of today was none. */
+  | { readonly back: { readonly moveSeq: number } }
   | { readonly waste: { readonly lotId: string; readonly amount: number } }
   /** What was counted, item by item; what is not in it was not counted. */
   | { readonly count: readonly { readonly itemId: string; readonly amount: number }[] };
@@ -50,6 +53,7 @@ export function shelfAct(db: Db, act: ShelfAct, by: By): ServiceResult<null> {
     if ('sale' in act) return sell(db, act.sale, by);
     if ('thing' in act) return addThing(db, act.thing);
     if ('terms' in act) return changeTerms(db, act.terms);
+    if ('back' in act) return takeBack(db, act.back.moveSeq, by);
     if ('waste' in act) return waste(db, act.waste, by);
     for (const [i, { itemId, amount }] of act.count.entries()) {
       const item = itemOnShelf(db, itemId);
@@ -98,6 +102,14 @@ function waste(
   if (!lot) return notFound('lot');
   if (amount > lot.amount) return refused(`There are ${lot.amount} of it.`, 'waste.amount');
   moveLot(db, { ...by, lotId, kind: 'wasted', amount: -amount });
+  return ok(null);
+}
+
+/** What went comes back into its lot; not once money for it stands in the ledger. */
+function takeBack(db: Db, moveSeq: number, by: By): ServiceResult<null> {
+  const move = lastTaken(db, 0).find((m) => m.seq === moveSeq);
+  if (!move) return refused('That was taken back already, or it stands in the ledger: undo it there.', 'back.moveSeq');
+  moveLot(db, { ...by, lotId: move.lotId, kind: move.kind, amount: -move.amount, about: move.seq });
   return ok(null);
 }
 

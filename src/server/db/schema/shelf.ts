@@ -65,8 +65,13 @@ export const shelfMoves = sqliteTable(
     atMs: integer('at_ms').notNull(),
     personId: text('person_id').references(() => people.id),
     visitId: text('visit_id').references(() => visits.id),
+    /** The sale or waste that it takes back. */
+    about: integer('about'),
   },
   (t) => [
+    index('shelf_moves_about')
+      .on(t.about)
+      .where(sql`about is not null`),
     index('shelf_moves_lot').on(t.lotId, t.seq),
     index('shelf_moves_counted')
       .on(t.atMs)
