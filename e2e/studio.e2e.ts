@@ -76,3 +76,34 @@ test('the studio’s settings: a service drawn, a house rule with its reason, wo
   await page.goBack();
   await expect(page).toHaveURL(/\/studio\/people$/);
 });
+
+test('heat is read in °F where the studio says so, everywhere alike, and typed so too', async ({ page }) => {
+  const unit = async (label: string): Promise<void> => {
+    await page.goto('/studio/house');
+    await ready(page);
+    await page.getByRole('combobox', { name: 'Unit of heat' }).press('ArrowDown');
+    await page.getByTitle(label).last().click();
+    await page.getByRole('button', { name: 'Save' }).click();
+    await expect(page.getByText('Saved.')).toBeVisible();
+  };
+  await unit('degrees Fahrenheit');
+  await page.goto('/kitchen');
+  await ready(page);
+  // sugar boils down to the firm ball: 118–121 °C at sea level
+  await expect(page.getByText(/^Take it off at 24\d°/)).toBeVisible();
+  await page.goto('/products');
+  await ready(page);
+  await expect(page.getByText(/^1\d\d–1\d\d °F$/).first()).toBeVisible();
+  await expect(page.locator('main')).not.toContainText('°C');
+  await page.goto('/pots');
+  await ready(page);
+  await expect(page.getByRole('spinbutton', { name: /^Measured in Film hard wax.*°F$/ })).toBeVisible();
+  await expect(page.locator('main')).not.toContainText('°C');
+  await page.goto('/studio/house');
+  await ready(page);
+  await expect(page.getByRole('spinbutton', { name: 'Room heat' })).toHaveValue('71.6');
+  await unit('degrees Celsius');
+  await page.reload();
+  await ready(page);
+  await expect(page.getByRole('spinbutton', { name: 'Room heat' })).toHaveValue('22');
+});

@@ -27,6 +27,7 @@ export const houseRequest = Joi.alternatives(
       name: name(60),
       timeZone: Joi.string().max(60).required(),
       currency,
+      heatUnit: Joi.string().valid('C', 'F').required(),
       firstWeekday: Joi.number().integer().min(0).max(6).required(),
       roomC: Joi.number().min(5).max(45).required(),
       humidityPct: Joi.number().min(0).max(100).required(),

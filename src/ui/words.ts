@@ -1,5 +1,8 @@
 // Dates, degrees and money in words, for the reader's eye. Locale en-GB for now; units follow the studio later.
 
+import { withHeat } from '@/formats/heat';
+
+export { degrees } from '@/formats/heat';
 const LOCALE = 'en-GB';
 
 const kept = new Map<string, Intl.DateTimeFormat>();
@@ -39,15 +42,14 @@ export const dateAndTime = (atMs: number, timeZone: string): string =>
 /** `Wed 2 Dec, 14:00`, for narrow places. */
 export const shortDateTime = (atMs: number, timeZone: string): string =>
   `${formatOf({ weekday: 'short', day: 'numeric', month: 'short', timeZone }).format(atMs).replace(',', '')}, ${timeOfDay(atMs, timeZone)}`;
-export const degrees = (tempC: number): string => `${Math.round(tempC)} °C`;
 /** `12–28 July` or `28 June – 3 July`. */
 export function span(from: string, to: string): string {
   return from.slice(0, 7) === to.slice(0, 7)
     ? `${Number(from.slice(8))}–${dayMonth(to)}`
     : `${dayMonth(from)} – ${dayMonth(to)}`;
 }
-/** Dates inside a sentence of the core, in the reader's form. */
-export const withDates = (text: string): string => text.replace(/\b\d{4}-\d{2}-\d{2}\b/g, (d) => dayMonth(d));
+/** Dates and degrees inside a sentence of the core, in the reader's form. */
+export const withDates = (text: string): string => withHeat(text).replace(/\b\d{4}-\d{2}-\d{2}\b/g, (d) => dayMonth(d));
 const shortDay = (date: string): string =>
   formatOf({ day: 'numeric', month: 'short', timeZone: 'UTC' }).format(civil(date));
 /** `17 Dec – 13 Jan`, for narrow places. */

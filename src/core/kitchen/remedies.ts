@@ -39,7 +39,7 @@ export function remedies(input: RemedyInput): readonly Remedy[] {
     {
       trouble: 'too-soft',
       asks: 'Too soft?',
-      says: `Boil on${onS === null ? '' : ` about ${Math.max(1, Math.round(onS / 60))} min`}, to ${Math.round(onC)}°.`,
+      says: `Boil on${onS === null ? '' : ` about ${Math.max(1, Math.round(onS / 60))} min`}, to ${Math.round(onC)} °C.`,
     },
     {
       trouble: 'too-hard',

@@ -1,3 +1,4 @@
+import { degrees } from '@/formats/heat';
 import Link from 'next/link';
 import { OpenVisitButton } from '@/features/today/OpenVisitButton.client';
 import type { ClientCard } from '@/server/services/clients';
@@ -95,7 +96,7 @@ export function ClientCardView({ card, progress }: { readonly card: ClientCard; 
                     <span className="quiet">
                       {[
                         v.product ? v.product.replace('-', ' ') : '',
-                        [v.targetC ? `about ${Math.round(v.targetC)} °C` : '', v.felt ? (FELT[v.felt] ?? '') : '']
+                        [v.targetC ? `about ${degrees(v.targetC)}` : '', v.felt ? (FELT[v.felt] ?? '') : '']
                           .filter(Boolean)
                           .join(', '),
                         tweezedWords(v),

@@ -1,5 +1,6 @@
 'use client';
 
+import { deg } from '@/formats/heat';
 import { Button, Input } from 'antd';
 import { useState } from 'react';
 import type { Kitchen } from '@/server/services/kitchen';
@@ -33,7 +34,7 @@ export function BatchLog({ acts, onAgain }: Props) {
               <b>
                 {b.lot}, {dayMonth(b.on)}
               </b>
-              <b>{b.offC === null ? '' : `${Math.round(b.offC)}°`}</b>
+              <b>{b.offC === null ? '' : deg(b.offC)}</b>
               <span>{batchWords(b, today)}</span>
             </button>
             <Word batch={b} acts={acts} />

@@ -1,5 +1,6 @@
 // Heat over time: stages as bands, the end as a line, the plan dotted, what was read solid, the rest dashed.
 
+import { deg } from '@/formats/heat';
 import { STAGES } from '@/core/kitchen';
 import type { OpenBatch } from '@/server/services/kitchen';
 import { timeOfDay } from '@/ui/words';
@@ -53,7 +54,7 @@ export function CookCurve({ batch, now, nowMs, timeZone }: Props) {
       })}
       {[100, 104, 108, 112, 116, 120, 124].map((c) => (
         <text key={c} x={LEFT - 8} y={y(c + shift) + 5} textAnchor="end">
-          {Math.round(c + shift)}°
+          {deg(c + shift)}
         </text>
       ))}
       {ticks.map((min) => (
@@ -64,7 +65,7 @@ export function CookCurve({ batch, now, nowMs, timeZone }: Props) {
       <path d={path(shown)} className={styles.planned} />
       <path d={`M${LEFT} ${y(endC)} H${RIGHT}`} className={styles.endLine} />
       <text x={LEFT + 10} y={y(endC) - 8} className={styles.endWords}>
-        take it off at {Math.round(endC)}°: {FIRMNESS_WORDS[batch.firmness]}
+        take it off at {deg(endC)}: {FIRMNESS_WORDS[batch.firmness]}
       </text>
       <path d={path([...reads])} className={styles.real} />
       {onHeat && leftS !== null ? (
@@ -89,7 +90,7 @@ const planAt = ({ plan }: BatchNow, atS: number): number =>
   plan.curve.findLast((p) => p.atS <= atS)?.tempC ?? plan.curve[0]?.tempC ?? 0;
 
 function curveWords({ endC }: OpenBatch, { last, leftS }: BatchNow): string {
-  const read = last ? `${Math.round(last.tempC)}° read` : 'nothing read yet';
-  const left = leftS === null ? '' : `, about ${Math.round(leftS / 60)} min to ${Math.round(endC)}°`;
+  const read = last ? `${deg(last.tempC)} read` : 'nothing read yet';
+  const left = leftS === null ? '' : `, about ${Math.round(leftS / 60)} min to ${deg(endC)}`;
   return `${read}${left}`;
 }

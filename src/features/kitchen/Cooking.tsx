@@ -1,5 +1,6 @@
 'use client';
 
+import { deg, withHeat } from '@/formats/heat';
 import { coolsInMin, KNEAD_MIN, remedies, type Trouble } from '@/core/kitchen';
 import type { OpenBatch } from '@/server/services/kitchen';
 import { batchNow, waterStartG, type BatchNow } from './batchNow';
@@ -79,7 +80,7 @@ function Remedies({ batch, now, onTrouble }: RemediesProps) {
       {remedies({ recipe, endC, waterC, roomC, stoveW: now.heatW, firmness, readC }).map(({ trouble, asks, says }) => (
         <button key={trouble} type="button" onClick={() => onTrouble(trouble)}>
           <b>{asks}</b>
-          <span>{says}</span>
+          <span>{withHeat(says)}</span>
           {noted.has(trouble) ? <em>noted</em> : null}
         </button>
       ))}
@@ -117,9 +118,9 @@ export function headingFor(batch: OpenBatch, nowMs: number): readonly [string, s
 
 /** What the clock says is a guess: that it is there is said of a heat that was read. */
 function cookTitle({ endC }: OpenBatch, { last, leftS }: BatchNow): string {
-  const end = Math.round(endC);
+  const end = deg(endC);
   if (last && last.tempC >= endC) return 'It is there: take it off now';
-  return last && leftS === 0 ? `It should be near ${end}°: read it now` : `Stir slowly. At ${end}° take it off.`;
+  return last && leftS === 0 ? `It should be near ${end}: read it now` : `Stir slowly. At ${end} take it off.`;
 }
 
 function behindWords({ behindS, last }: BatchNow): string {

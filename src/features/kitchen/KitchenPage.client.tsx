@@ -1,5 +1,6 @@
 'use client';
 
+import { deg } from '@/formats/heat';
 import { useState } from 'react';
 import { BATCH_STEPS, type BatchStep } from '@/core/kitchen';
 import type { Kitchen } from '@/server/services/kitchen';
@@ -46,7 +47,7 @@ export function KitchenPage({ first }: { readonly first: Kitchen }) {
         </div>
         {last ? (
           <p className={styles.figure} data-testid="heat" aria-label="Heat last read">
-            {Math.round(last.tempC)}°
+            {deg(last.tempC)}
           </p>
         ) : null}
         <Rooms of="pots" here="/kitchen" />
@@ -87,8 +88,8 @@ function stepResult({ open, nextLot }: Kitchen, step: BatchStep): string {
   const began = open.notes.findLast((n) => n.kind === 'step' && n.what === step)?.atMs;
   const min = (ms: number): string => `${Math.max(0, Math.round((ms - open.weighedAtMs) / 60_000))} min`;
   if (step === 'weigh') return `${open.recipe.sugarG} g sugar`;
-  if (step === 'dish' && open.offC !== null) return `off at ${Math.round(open.offC)}°`;
-  if (step === 'cook') return `to ${Math.round(open.endC)}°`;
+  if (step === 'dish' && open.offC !== null) return `off at ${deg(open.offC)}`;
+  if (step === 'cook') return `to ${deg(open.endC)}`;
   if (step === 'jar') return `lot ${open.lot}`;
   return began === undefined || step === 'boil' ? '' : `after ${min(began)}`;
 }

@@ -1,5 +1,7 @@
 'use client';
 
+import { HeatField } from '@/ui/HeatField.client';
+import { deg } from '@/formats/heat';
 import { Button, Input, InputNumber, Popconfirm } from 'antd';
 import { useState } from 'react';
 import type { OpenBatch } from '@/server/services/kitchen';
@@ -54,7 +56,7 @@ function OnHeat({ acts, batch }: Props) {
   };
   return (
     <>
-      <InputNumber
+      <HeatField
         aria-label="Heat read in the pot"
         min={0}
         max={200}
@@ -62,7 +64,6 @@ function OnHeat({ acts, batch }: Props) {
         onChange={setHeat}
         onPressEnter={() => void note()}
         placeholder="it reads"
-        suffix="°C"
         size="large"
       />
       <Button size="large" disabled={heat === null} onClick={() => void note()}>
@@ -79,7 +80,7 @@ function OnHeat({ acts, batch }: Props) {
           disabled={heat === null}
           onClick={() => (heat === null ? undefined : void acts.act({ off: heat }))}
         >
-          {heat === null ? 'Off the heat: read it first' : `Off the heat at ${Math.round(heat)}°`}
+          {heat === null ? 'Off the heat: read it first' : `Off the heat at ${deg(heat)}`}
         </Button>
       )}
     </>

@@ -1,5 +1,6 @@
 'use client';
 
+import { deg } from '@/formats/heat';
 import { Button, InputNumber, Radio } from 'antd';
 import { useState } from 'react';
 import {
@@ -83,7 +84,7 @@ export function Weighing({ acts, draft, onDraft }: Props) {
             </div>
           </dl>
           <p>
-            Take it off at <b>{Math.round(end)}°</b>: {stageWords(end, waterC)}. On this stove{' '}
+            Take it off at <b>{deg(end)}</b>: {stageWords(end, waterC)}. On this stove{' '}
             {endsAtS === null ? 'it never gets there' : minutesWords(endsAtS)}
             {stoveBatches > 0 ? `, by ${stoveBatches} batches` : ', an estimate'}. Makes about{' '}
             <b>{makesG.toLocaleString('en-GB')} g</b>, {servicesWords(makesG)}.
@@ -118,7 +119,7 @@ export function Weighing({ acts, draft, onDraft }: Props) {
             />
           </div>
           <p className="quiet">
-            For a {Math.round(roomC)}° room and {settings.hands} hands: <b>{advised}</b>.
+            For a {deg(roomC)} room and {settings.hands} hands: <b>{advised}</b>.
             {firmness === advised ? '' : ` ${firmness} was chosen.`}
           </p>
           {room.isEnough ? null : (

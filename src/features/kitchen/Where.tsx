@@ -1,5 +1,7 @@
 'use client';
 
+import { deg } from '@/formats/heat';
+import { HeatField } from '@/ui/HeatField.client';
 import { Button, InputNumber } from 'antd';
 import { useState } from 'react';
 import type { KitchenActs } from './useKitchen';
@@ -16,11 +18,12 @@ export function Where({ acts }: { readonly acts: KitchenActs }) {
   return (
     <details className={styles.where}>
       <summary>
-        Water boils here at {waterC.toFixed(1)}°{isPreset ? ': nobody has said where this is' : ''}
+        Water boils here at {deg(waterC, 1)}
+        {isPreset ? ': nobody has said where this is' : ''}
       </summary>
       <div className={styles.fields}>
         <span id="test-words">Your own water, by your thermometer</span>
-        <InputNumber
+        <HeatField
           aria-labelledby="test-words"
           min={80}
           max={105}
@@ -28,7 +31,6 @@ export function Where({ acts }: { readonly acts: KitchenActs }) {
           value={draft.boilsC}
           placeholder="not tried"
           onChange={(boilsC) => setDraft({ ...draft, boilsC })}
-          suffix="°C"
         />
         <span id="height-words">Height above the sea</span>
         <InputNumber

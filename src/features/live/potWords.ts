@@ -1,5 +1,6 @@
 // A pot in words, the same everywhere: how warm, which way, who says so, whether it is what the next visit wants.
 
+import { deg, degApart, degSpan } from '@/formats/heat';
 import type { LoadWarning } from '@/core/pots';
 import type { LivePot } from '@/server/pots/livePot';
 import { timeOfDay } from '@/ui/words';
@@ -7,7 +8,7 @@ import { timeOfDay } from '@/ui/words';
 const WAY_WORDS = { rising: 'getting warmer', falling: 'cooling', steady: 'steady' } as const;
 
 /** `56°`; a dash where nothing is known. */
-export const heatFigure = (tempC: number | null): string => (tempC === null ? '–' : `${Math.round(tempC)}°`);
+export const heatFigure = (tempC: number | null): string => (tempC === null ? '–' : deg(tempC));
 
 /** Who says so, in a word. */
 export const shortSource = ({ from, isSimulated }: LivePot): string => {
@@ -24,7 +25,7 @@ export function sourceWords({ from, isSimulated, atMs, isSilent }: LivePot, time
 
 /** `steady, set to 56°`, `cooling, switched off`. */
 export const wayWords = ({ way, setC }: LivePot): string =>
-  [way === null ? '' : WAY_WORDS[way], setC === null ? 'switched off' : `set to ${Math.round(setC)}°`]
+  [way === null ? '' : WAY_WORDS[way], setC === null ? 'switched off' : `set to ${deg(setC)}`]
     .filter(Boolean)
     .join(', ');
 
@@ -32,7 +33,7 @@ const AT_WORDS = { in: 'in the window', under: 'under the window', over: 'over t
 /** `in the window of 10:15`; empty where no visit of today works with it. */
 export function windowWords({ next }: LivePot, timeZone: string): string {
   if (!next) return '';
-  const span = `${Math.round(next.minC)}–${Math.round(next.maxC)}°`;
+  const span = degSpan(next.minC, next.maxC);
   const time = timeOfDay(next.startsAtMs, timeZone);
   return next.at === null ? `wanted at ${span}, ${time}` : `${AT_WORDS[next.at]} of ${time}, ${span}`;
 }
@@ -40,7 +41,7 @@ export function windowWords({ next }: LivePot, timeZone: string): string {
 /** What is wrong with it, and what to do; empty where nothing is. */
 export function faultWords({ isOverSet, isSilent, apartK, setC }: LivePot): readonly string[] {
   const set = setC === null ? '' : heatFigure(setC);
-  const apart = apartK === null ? '' : `${heatFigure(Math.abs(apartK))} ${apartK < 0 ? 'less' : 'more'}`;
+  const apart = apartK === null ? '' : `${degApart(Math.abs(apartK))} ${apartK < 0 ? 'less' : 'more'}`;
   return [
     isOverSet
       ? `Warmer than it is set (${set}): the thermostat may be stuck. Pull the plug, let it cool, test anew.`

@@ -1,6 +1,7 @@
 // A pot over the day: heat that was solid, to come dashed, the windows of the visits under "lay and pull", when to
 // switch and when to fill up.
 
+import { deg, degSpan } from '@/formats/heat';
 import type { PotDay } from '@/core/pots';
 import { actWords } from '@/features/today/potDayWords';
 import { shareOf, type Ribbon } from '@/features/today/ribbon';
@@ -72,7 +73,7 @@ export function PotCurve({ pot, day, isFailed, fromMs, nowMs, today, ribbon }: P
         <g key={c}>
           <path d={`M${LEFT} ${y(c)} H${W}`} className={styles.hour} />
           <text x={LEFT - 6} y={y(c) + 4} textAnchor="end">
-            {c}°
+            {deg(c)}
           </text>
         </g>
       ))}
@@ -129,9 +130,7 @@ function curveWords(
 ): string {
   return [
     `${pot.name} over the day`,
-    ...windows.map(
-      (w) => `${Math.round(w.minC)} to ${Math.round(w.maxC)}° for ${w.who} at ${timeOfDay(w.fromMs, timeZone)}`,
-    ),
+    ...windows.map((w) => `${degSpan(w.minC, w.maxC)} for ${w.who} at ${timeOfDay(w.fromMs, timeZone)}`),
     ...moments.map((m) => m.words),
   ].join('; ');
 }

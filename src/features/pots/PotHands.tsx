@@ -1,6 +1,8 @@
 'use client';
 
-import { Button, InputNumber } from 'antd';
+import { HeatField } from '@/ui/HeatField.client';
+import { deg, heatSign } from '@/formats/heat';
+import { Button } from 'antd';
 import { useState } from 'react';
 import type { PotOnPage } from '@/server/services/pots';
 import { dayMonth } from '@/ui/words';
@@ -33,15 +35,14 @@ export function PotHands({ pot, acts }: Props) {
     <div className={styles.hands}>
       <AsOn pot={pot} acts={acts} />
       <div className={styles.line}>
-        <InputNumber
-          aria-label={`Measured in ${pot.name}, °C`}
+        <HeatField
+          aria-label={`Measured in ${pot.name}, ${heatSign()}`}
           min={0}
           max={150}
           value={measured}
           onChange={setMeasured}
           onPressEnter={() => void note()}
           placeholder="thermometer"
-          suffix="°C"
         />
         <Button
           type="primary"
@@ -53,15 +54,14 @@ export function PotHands({ pot, acts }: Props) {
         </Button>
       </div>
       <div className={styles.line}>
-        <InputNumber
-          aria-label={`Thermostat of ${pot.name}, °C`}
+        <HeatField
+          aria-label={`Thermostat of ${pot.name}, ${heatSign()}`}
           min={20}
           max={120}
           value={setting}
           onChange={setSetting}
           onPressEnter={() => void set()}
-          placeholder={pot.setC === null ? 'off' : `set ${Math.round(pot.setC)}`}
-          suffix="°C"
+          placeholder={pot.setC === null ? 'off' : `set ${deg(pot.setC).slice(0, -1)}`}
         />
         <Button aria-label="Thermostat set" disabled={setting === null} onClick={() => void set()}>
           Set
@@ -86,7 +86,7 @@ export function PotHands({ pot, acts }: Props) {
 function AsOn({ pot, acts }: Props) {
   const { asOn, id, setC } = pot;
   if (!asOn) return null;
-  const was = [asOn.tempC === null ? '' : `${Math.round(asOn.tempC)}° in it`, 'felt right'];
+  const was = [asOn.tempC === null ? '' : `${deg(asOn.tempC)} in it`, 'felt right'];
   const isSo = asOn.setC !== null && setC !== null && Math.round(asOn.setC) === Math.round(setC);
   return (
     <div className={styles.asOn}>
@@ -96,7 +96,7 @@ function AsOn({ pot, acts }: Props) {
         onClick={() => void acts.note(id, { kind: 'set', tempC: asOn.setC })}
       >
         As on {dayMonth(asOn.on)}
-        {asOn.setC === null ? '' : `: ${Math.round(asOn.setC)}°`}
+        {asOn.setC === null ? '' : `: ${deg(asOn.setC)}`}
       </Button>
       <small className="quiet">{[isSo ? 'set so now' : '', ...was].filter(Boolean).join(', ')}</small>
     </div>

@@ -1,5 +1,6 @@
 'use client';
 
+import { degSpan } from '@/formats/heat';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { moltenShare, type PotDay } from '@/core/pots';
@@ -121,7 +122,7 @@ function laterWords(pot: PotOnPage, today: Today, nowMs: number): string {
   );
   const wants = visit?.pots.find((p) => p.productId === pot.productId);
   if (!visit || !wants) return 'No visit of today wants it.';
-  const heat = `${Math.round(wants.minC)}–${Math.round(wants.maxC)}°`;
+  const heat = degSpan(wants.minC, wants.maxC);
   return `Wanted at ${timeOfDay(visit.startsAtMs, today.timeZone)} for ${visit.clientName.split(' ')[0] ?? ''}, ${heat}.`;
 }
 

@@ -1,5 +1,6 @@
 // What each school of heating asks for, in one line; always an estimate.
 
+import { deg } from '@/formats/heat';
 import type { PotOnPage } from '@/server/services/pots';
 import { plural } from '@/ui/words';
 import type { PotAnswer } from '@/workers/pot.worker';
@@ -8,7 +9,7 @@ const minutes = (s: number): string => `about ${Math.max(1, Math.round(s / 60))}
 
 export function schoolWords(school: PotOnPage['school'], answer: PotAnswer): string {
   const { steadyS, switchDown, pulsesS, holdC } = answer;
-  const hold = `${Math.round(holdC)}°`;
+  const hold = deg(holdC);
   if (school === 'bath') {
     return `Water at ${hold} under the can; stir often. Disputed: slow, and water must not get into the wax.`;
   }
@@ -19,7 +20,7 @@ export function schoolWords(school: PotOnPage['school'], answer: PotAnswer): str
   }
   if (school === 'melt-off' && switchDown) {
     const { switchDownS, readyS, highC, holdC: downC } = switchDown;
-    return `From cold: ${Math.round(highC)}° for ${minutes(switchDownS)}, then down to ${Math.round(downC)}°: the core melts in the rim’s heat. Ready after ${minutes(readyS)}.`;
+    return `From cold: ${deg(highC)} for ${minutes(switchDownS)}, then down to ${deg(downC)}: the core melts in the rim’s heat. Ready after ${minutes(readyS)}.`;
   }
   return steadyS === null
     ? `Held at ${hold} it does not get there from cold in three hours.`

@@ -2,6 +2,7 @@
 
 import { InputNumber } from 'antd';
 import { boundsOf, type Product, type ProductFault } from '@/core/products';
+import { heatSign, heatTyped, readHeat, withHeat } from '@/formats/heat';
 import { valueAt } from './draft';
 import type { Field } from './fields';
 import styles from './Products.module.css';
@@ -21,22 +22,26 @@ export function FigureFields({ fields, product, faults, onChange }: Props) {
         const value = valueAt(product, f.path);
         const bound = boundsOf(f.path);
         const fault = faults.find((x) => x.path === f.path);
+        const isHeat = f.unit === '°C';
+        const read = (n: number): number => (isHeat ? Number(readHeat(n).toFixed(1)) : n);
+        const typed = (n: number): number => (isHeat ? heatTyped(n) : n);
+        const unit = isHeat ? heatSign() : f.unit;
         return (
           <label key={f.path} className={styles.field}>
             <span>{f.label}</span>
             <InputNumber<number>
-              value={typeof value === 'number' && !Number.isNaN(value) ? value : null}
+              value={typeof value === 'number' && !Number.isNaN(value) ? read(value) : null}
               step={f.step}
-              suffix={f.unit}
+              suffix={unit}
               controls={false}
               inputMode="decimal"
               status={fault ? 'error' : ''}
               data-path={f.path}
-              title={bound ? `${bound.min} to ${bound.max} ${bound.unit}` : undefined}
+              title={bound ? `${read(bound.min)} to ${read(bound.max)} ${isHeat ? unit : bound.unit}` : undefined}
               aria-invalid={fault !== undefined}
-              onChange={(v) => onChange(f.path, v ?? Number.NaN)}
+              onChange={(v) => onChange(f.path, v === null ? Number.NaN : typed(v))}
             />
-            {fault ? <small role="alert">{fault.message}</small> : null}
+            {fault ? <small role="alert">{withHeat(fault.message)}</small> : null}
           </label>
         );
       })}

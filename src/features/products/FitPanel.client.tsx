@@ -1,5 +1,6 @@
 'use client';
 
+import { degSpan, heatSign, heatTyped, readHeat } from '@/formats/heat';
 import { Button, InputNumber } from 'antd';
 import { useState } from 'react';
 import type { Product } from '@/core/products';
@@ -37,13 +38,14 @@ export function FitPanel({ product, roomC, onTake }: Props) {
     <label className={styles.field}>
       <span>{label}</span>
       <InputNumber<number>
-        value={seen[key]}
+        value={unit === '°C' ? Number(readHeat(seen[key]).toFixed(1)) : seen[key]}
         step={step}
-        suffix={unit}
+        suffix={unit === '°C' ? heatSign() : unit}
         controls={false}
         inputMode="decimal"
         onChange={(v) => {
-          setSeen({ ...seen, [key]: v ?? seen[key] });
+          const typed = v !== null && unit === '°C' ? heatTyped(v) : v;
+          setSeen({ ...seen, [key]: typed ?? seen[key] });
           setAsked(null);
         }}
       />
@@ -99,7 +101,7 @@ export function FitPanel({ product, roomC, onTake }: Props) {
               <p>
                 {fit.trial.empty
                   ? 'On a usual underarm it would have no working heat.'
-                  : `On a usual underarm it would work at about ${Math.round(fit.trial.minC)}–${Math.round(fit.trial.maxC)} °C at touch${fit.trial.setAfterS === null ? '' : ` and set in about ${Math.round(fit.trial.setAfterS)} s`}.`}{' '}
+                  : `On a usual underarm it would work at about ${degSpan(fit.trial.minC, fit.trial.maxC)} at touch${fit.trial.setAfterS === null ? '' : ` and set in about ${Math.round(fit.trial.setAfterS)} s`}.`}{' '}
                 Estimate: test on your wrist.
               </p>
             ) : null}

@@ -1,5 +1,6 @@
 'use client';
 
+import { HeatField } from '@/ui/HeatField.client';
 import { Button, Input, InputNumber, Select } from 'antd';
 import { useState } from 'react';
 import type { House } from '@/server/services/house';
@@ -9,8 +10,8 @@ import { Said } from './Said';
 import { useHouse } from './useHouse';
 import styles from './Studio.module.css';
 
-const factsOf = ({ name, timeZone, currency, firstWeekday, roomC, humidityPct }: House) => ({
-  ...{ name, timeZone, currency, firstWeekday, roomC, humidityPct },
+const factsOf = ({ name, timeZone, currency, firstWeekday, heatUnit, roomC, humidityPct }: House) => ({
+  ...{ name, timeZone, currency, firstWeekday, heatUnit, roomC, humidityPct },
 });
 
 /** Name, clock, money, week and air of the studio. */
@@ -69,15 +70,28 @@ export function HouseView({ first }: { readonly first: House }) {
         </label>
         <label className={styles.price}>
           <span>
+            Heat is read in<small className="quiet">lengths are mm and cm, weights g</small>
+          </span>
+          <Select
+            aria-label="Unit of heat"
+            value={draft.heatUnit}
+            onChange={(heatUnit) => set({ heatUnit })}
+            options={[
+              { value: 'C', label: 'degrees Celsius' },
+              { value: 'F', label: 'degrees Fahrenheit' },
+            ]}
+          />
+        </label>
+        <label className={styles.price}>
+          <span>
             Room heat, usually<small className="quiet">pots cool and paste sets by it</small>
           </span>
-          <InputNumber
+          <HeatField
             aria-label="Room heat"
             min={5}
             max={45}
             value={draft.roomC}
             onChange={(v) => set({ roomC: v ?? draft.roomC })}
-            suffix="°C"
           />
         </label>
         <label className={styles.price}>

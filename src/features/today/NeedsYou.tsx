@@ -1,5 +1,6 @@
 'use client';
 
+import { deg } from '@/formats/heat';
 import { Button } from 'antd';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
@@ -133,9 +134,9 @@ function PotRemedy({ need, onSaid }: { readonly need: PotNeed; readonly onSaid: 
   if (setC === undefined) return <Link href="/pots">To the pots</Link>;
   const done = async (): Promise<void> => {
     const sent = await sendJson('POST', `/api/pots/${potId}/notes`, { kind: 'set', tempC: setC }, crypto.randomUUID());
-    const words = setC === null ? 'is off' : `is set to ${setC}°`;
+    const words = setC === null ? 'is off' : `is set to ${deg(setC)}`;
     onSaid(sent.ok ? `${title} ${words}.` : sent.error.message);
     if (sent.ok) router.refresh();
   };
-  return <Button onClick={() => void done()}>{setC === null ? 'It is off' : `It is set to ${setC}°`}</Button>;
+  return <Button onClick={() => void done()}>{setC === null ? 'It is off' : `It is set to ${deg(setC)}`}</Button>;
 }

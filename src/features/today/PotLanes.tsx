@@ -1,3 +1,4 @@
+import { deg, degSpan } from '@/formats/heat';
 import type { PotDay } from '@/core/pots';
 import type { Today } from '@/server/services/today';
 import type { TodayPot, TodayPots } from '@/server/services/todayPots';
@@ -52,8 +53,8 @@ interface LaneProps {
 }
 
 function standing({ tempC, setC }: TodayPot): string {
-  const heat = tempC === null ? 'not measured' : `${Math.round(tempC)}°`;
-  return `${heat}${setC === null ? ', off' : `, set ${Math.round(setC)}°`}`;
+  const heat = tempC === null ? 'not measured' : `${deg(tempC)}`;
+  return `${heat}${setC === null ? ', off' : `, set ${deg(setC)}`}`;
 }
 
 function Lane({ pot, day, isFailed, fromMs, today, ribbon }: LaneProps) {
@@ -90,9 +91,7 @@ function Lane({ pot, day, isFailed, fromMs, today, ribbon }: LaneProps) {
         role="img"
         aria-label={[
           `${pot.name}: ${standing(pot)}`,
-          ...windows.map(
-            (w) => `${Math.round(w.minC)} to ${Math.round(w.maxC)}° for ${w.who} at ${timeOfDay(w.fromMs, timeZone)}`,
-          ),
+          ...windows.map((w) => `${degSpan(w.minC, w.maxC)} for ${w.who} at ${timeOfDay(w.fromMs, timeZone)}`),
           ...acts.map((a) => actWords(a, fromMs, timeZone)),
         ].join('; ')}
       >

@@ -1,5 +1,6 @@
 // What the pots ask for today, in words.
 
+import { deg } from '@/formats/heat';
 import type { PotDay } from '@/core/pots';
 import { timeOfDay } from '@/ui/words';
 
@@ -62,7 +63,7 @@ export function potNeeds({ potId, name, day, fromMs, nowMs, timeZone }: OnePot):
     const late = day.late ? lateWords(day.late) : '';
     const when = dueMs <= nowMs + 60_000 ? 'now' : `at ${timeOfDay(dueMs, timeZone)}`;
     const text =
-      setC === null ? `Off ${when}: nothing more is worked from it today.` : `Set to ${setC}° ${when}.${late}`;
+      setC === null ? `Off ${when}: nothing more is worked from it today.` : `Set to ${deg(setC)} ${when}.${late}`;
     needs.push({ potId, title: name, text, weight: day.late ? 'stop' : 'note', setC });
   }
   for (const [one, other] of day.clashes) {

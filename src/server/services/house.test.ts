@@ -30,8 +30,8 @@ const house = (): House => {
 
 describe('the studio', () => {
   const facts = () => {
-    const { name, timeZone, currency, firstWeekday, roomC, humidityPct, studioVersion } = house();
-    return { name, timeZone, currency, firstWeekday, roomC, humidityPct, version: studioVersion };
+    const { name, timeZone, currency, firstWeekday, heatUnit, roomC, humidityPct, studioVersion } = house();
+    return { name, timeZone, currency, firstWeekday, heatUnit, roomC, humidityPct, version: studioVersion };
   };
   it('keeps name, clock, week and air; refuses a clock that is none, and another currency under the ledger', () => {
     const before = facts();

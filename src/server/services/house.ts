@@ -4,6 +4,7 @@ import 'server-only';
 import { randomUUID } from 'node:crypto';
 import type { ServiceZone } from '../../core/agreement';
 import { ok } from '../../core/shared';
+import { tellHeatUnit, type HeatUnit } from '../../formats/heat';
 import { atomically } from '../db/atomically';
 import type { Db } from '../db/openDatabase';
 import { notFound, refused, stale, type ServiceResult } from '../errors';
@@ -31,6 +32,7 @@ export interface House {
   readonly timeZone: string;
   readonly currency: string;
   readonly firstWeekday: number;
+  readonly heatUnit: HeatUnit;
   readonly roomC: number;
   readonly humidityPct: number;
   readonly people: readonly (Pick<PersonRow, 'id' | 'name' | 'level' | 'active'> & {
@@ -53,6 +55,7 @@ export function loadHouse(db: Db): ServiceResult<House> {
   const { name, timeZone, currency, settings, version } = studio;
   return ok({
     ...{ name, timeZone, currency, studioVersion: version, firstWeekday: settings.firstWeekday ?? 0 },
+    heatUnit: settings.heatUnit ?? 'C',
     ...{ roomC: settings.roomC, humidityPct: settings.humidityPct },
     people: everybody(db).map((p) => ({
       ...{ id: p.id, name: p.name, level: p.level, active: p.active, hasPin: p.pinHash !== null },
@@ -70,6 +73,7 @@ export type HouseAct =
         readonly timeZone: string;
         readonly currency: string;
         readonly firstWeekday: number;
+        readonly heatUnit: HeatUnit;
         readonly roomC: number;
         readonly humidityPct: number;
       };
@@ -125,6 +129,7 @@ function saveStudio(
   }
   if (!setSettings(db, { ...studio.settings, ...facts }, version)) return stale(null);
   renameStudio(db, { name, timeZone, currency });
+  tellHeatUnit(facts.heatUnit);
   return ok(null);
 }
 

@@ -1,6 +1,7 @@
 // The record of what went wrong at a visit, to be printed: what was written, latest first, with what it corrects, and
 // the acts of the table round it.
 
+import { withHeat } from '../../formats/heat';
 import 'server-only';
 import { incidentLines, standing, type TableEvent } from '../../core/hands';
 import { ok } from '../../core/shared';
@@ -59,10 +60,10 @@ export function incidentRecord(db: Db, visitId: string): ServiceResult<readonly 
     ),
     ...written.flatMap((e) => [
       text('heading', `Written at ${time(e.atMs)}${corrected.has(e.id) ? ', corrected since' : ''}`),
-      ...incidentLines(e.incident, names).map((l) => text(corrected.has(e.id) ? 'quiet' : 'line', l)),
+      ...incidentLines(e.incident, names).map((l) => text(corrected.has(e.id) ? 'quiet' : 'line', withHeat(l))),
     ]),
     text('heading', 'At the table'),
-    ...actsRound(events, time).map((l) => text('line', l)),
+    ...actsRound(events, time).map((l) => text('line', withHeat(l))),
     text('heading', 'Signed'),
     text('line', 'Practitioner: ______________________      Client: ______________________      Date: ____________'),
   ]);

@@ -1,6 +1,7 @@
 // Ends a visit without wax: put off to a date, or declined. The visit stays in the record with its reasons, the booking
 // is given up, the new one made and the words for the client or the doctor kept, all in one transaction.
 
+import { withHeat } from '../../formats/heat';
 import 'server-only';
 import { randomUUID } from 'node:crypto';
 import { postponeDates } from '../../core/care';
@@ -99,13 +100,11 @@ export function proposePutOff(db: Db, visitId: string, nowMs: number): ServiceRe
     earliestOn: judgement.earliestOn,
     minutes,
     dates,
-    messages: dates.map((d) => postponeMessage(input, d.words, null)),
-    messageWithoutDate: postponeMessage(
-      input,
-      null,
-      judgement.earliestOn === null ? null : dateInWords(judgement.earliestOn),
+    messages: dates.map((d) => withHeat(postponeMessage(input, d.words, null))),
+    messageWithoutDate: withHeat(
+      postponeMessage(input, null, judgement.earliestOn === null ? null : dateInWords(judgement.earliestOn)),
     ),
-    referral: referralNote({ ...input, clientName: client.name }, dateInWords(visit.onDate)),
+    referral: withHeat(referralNote({ ...input, clientName: client.name }, dateInWords(visit.onDate))),
   });
 }
 

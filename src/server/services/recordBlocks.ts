@@ -1,5 +1,6 @@
 // What stands in the record of one client, line by line, before it is set on paper. Days are the studio's.
 
+import { degrees } from '../../formats/heat';
 import 'server-only';
 import { howMuchInWords } from '../../core/agreement';
 import { ZONES, zoneKey, type ZoneId } from '../../core/anatomy';
@@ -49,7 +50,7 @@ function visitLines(v: RecordVisit, timeZone: string): readonly string[] {
         `${placeWords(c.zone, c.side)}: ${c.data.hair.lengthMm} mm, coarseness ${c.data.hair.coarseness}, density ${c.data.hair.density}; ${c.data.marks.length} marks.`,
     ),
     ...v.worked.map((w) => {
-      const heat = w.targetC === null ? '' : `, planned at about ${Math.round(w.targetC)} °C`;
+      const heat = w.targetC === null ? '' : `, planned at about ${degrees(w.targetC)}`;
       return `${placeWords(w.zone, w.side)}: ${w.choice.product.replaceAll('-', ' ')}, ${w.choice.way}${heat}.`;
     }),
     ...v.readings.map((r) => `${placeWords(r.zone, r.side)}: ${readWords(r.data)}`),

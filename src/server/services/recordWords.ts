@@ -1,5 +1,6 @@
 // What the record says of a reading and of the table, in words: only what was said and what was done.
 
+import { degrees, withHeat } from '../../formats/heat';
 import { ZONES } from '../../core/anatomy';
 import { incidentLines, SEEN, standing, type AddedRound, type TableEvent } from '../../core/hands';
 import { readStep } from '../../core/plan';
@@ -111,7 +112,7 @@ function roundLine(round: AddedRound, counted: readonly TableEvent[]): string {
   const name = ZONES[round.zone].name;
   const where = round.side === 'middle' ? name : `${name}, ${round.side},`;
   const passes = [...new Set(round.strips.map((s) => s.pass))].sort().join(' and ');
-  const heat = round.touchC === null ? '' : `, planned at about ${Math.round(round.touchC)} °C`;
+  const heat = round.touchC === null ? '' : `, planned at about ${degrees(round.touchC)}`;
   const why = round.reason === '' ? '' : ` Why a third: ${round.reason}`;
   return `${where} gone over again: ${done} of ${round.strips.length} small strips, pass ${passes}${heat}.${why}`;
 }
@@ -123,8 +124,7 @@ export const incidentNames = (timeZone: string): Parameters<typeof incidentLines
 });
 
 const SAID_BY = { probe: 'by the sensor', simulated: 'by the simulated sensor', hand: 'measured by hand' } as const;
-const potWords = ({ pot }: TableEvent): string =>
-  pot ? ` (pot ${Math.round(pot.tempC)} °C ${SAID_BY[pot.from]})` : '';
+const potWords = ({ pot }: TableEvent): string => (pot ? ` (pot ${degrees(pot.tempC)} ${SAID_BY[pot.from]})` : '');
 
 /** Wrist tests where the pot said something, and loads that were taken warmer than the window. */
 function heatWords(counted: readonly TableEvent[], timeZone: string): readonly string[] {
@@ -160,7 +160,7 @@ export function tableWords(journal: readonly TableEvent[], timeZone = 'UTC'): re
     ...counted.flatMap((e) =>
       e.incident
         ? [
-            `Incident${e.incident.corrects === null ? '' : ' record, corrected'}: ${incidentLines(e.incident, incidentNames(timeZone)).join(' ')}`,
+            `Incident${e.incident.corrects === null ? '' : ' record, corrected'}: ${withHeat(incidentLines(e.incident, incidentNames(timeZone)).join(' '))}`,
           ]
         : [],
     ),

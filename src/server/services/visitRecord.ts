@@ -1,6 +1,7 @@
 // One visit on one page, to be read and signed: what was agreed, what was worked with and how, what was left, what the
 // client felt, the minutes by the table's own journal. Only what was said or done; estimates say that they are.
 
+import { degrees } from '../../formats/heat';
 import 'server-only';
 import { zoneKey } from '../../core/anatomy';
 import { homeCareWords } from '../../core/care';
@@ -60,9 +61,7 @@ function zoneBlocks(
 ): readonly RecordBlock[] {
   const own = z.strips.filter((s) => s.pass === 1);
   const off = own.filter((s) => done.off.has(s.id)).length;
-  const heat = z.heat
-    ? `, planned at about ${Math.round(z.heat.workingC.target)} °C at touch, ${z.heat.thicknessMm} mm`
-    : '';
+  const heat = z.heat ? `, planned at about ${degrees(z.heat.workingC.target)} at touch, ${z.heat.thicknessMm} mm` : '';
   return [
     block('visit', placeWords(z.zone, z.side)),
     block(

@@ -1,6 +1,8 @@
 'use client';
 
-import { Input, InputNumber } from 'antd';
+import { heatSign, withHeat } from '@/formats/heat';
+import { HeatField } from '@/ui/HeatField.client';
+import { Input } from 'antd';
 import Link from 'next/link';
 import { useState } from 'react';
 import { zoneKey } from '@/core/anatomy';
@@ -47,7 +49,7 @@ export function IncidentForm() {
               {written.some((o) => o.incident.corrects === e.id) ? ', corrected since' : ''}
             </h2>
             {incidentLines(e.incident, names).map((line) => (
-              <p key={line}>{line}</p>
+              <p key={line}>{withHeat(line)}</p>
             ))}
           </section>
         ))}
@@ -76,7 +78,7 @@ export function IncidentForm() {
   return (
     <div className={styles.record}>
       <h1>{draft.corrects === null ? 'Incident record' : 'Add to the record, or correct it'}</h1>
-      {known.length > 0 ? <p className={styles.known}>Noted: {known.join(' ')}</p> : null}
+      {known.length > 0 ? <p className={styles.known}>Noted: {withHeat(known.join(' '))}</p> : null}
       <Toggles
         name="What happened"
         all={INCIDENT_KINDS}
@@ -105,8 +107,9 @@ export function IncidentForm() {
           <Input value={draft.lot} maxLength={60} onChange={(e) => change({ lot: e.target.value })} />
         </label>
         <label>
-          Measured, °C
-          <InputNumber
+          Measured, {heatSign()}
+          <HeatField
+            sign={false}
             value={draft.measuredC}
             min={0}
             max={200}

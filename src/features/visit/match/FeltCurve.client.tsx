@@ -2,6 +2,7 @@
 
 import { usePageColours } from '@/ui/usePageColours';
 import { Chart, Filler, LinearScale, LineElement, PointElement, type ChartOptions } from 'chart.js';
+import { deg, degrees } from '@/formats/heat';
 import { memo, useMemo } from 'react';
 import { Line } from 'react-chartjs-2';
 import type { HeatReading } from '@/core/heat';
@@ -102,7 +103,7 @@ export const FeltCurve = memo(function FeltCurve({ reading, limitC, pullFromS, p
         y: {
           min: SHOWN_C.least,
           max: SHOWN_C.most,
-          ticks: { color: colours.secondInk, stepSize: 6, font: { size: 13 }, callback: (v) => `${v}°` },
+          ticks: { color: colours.secondInk, stepSize: 6, font: { size: 13 }, callback: (v) => deg(Number(v)) },
           grid: { color: colours.hairline },
         },
       },
@@ -116,7 +117,7 @@ export const FeltCurve = memo(function FeltCurve({ reading, limitC, pullFromS, p
           data={data}
           options={options}
           role="img"
-          aria-label={`What the skin feels: up to about ${Math.round(reading.feltPeakC)} degrees; this skin’s limit is about ${Math.round(limitC)}. Estimate.`}
+          aria-label={`What the skin feels: up to about ${degrees(reading.feltPeakC)}; this skin’s limit is about ${degrees(limitC)}. Estimate.`}
         />
       </div>
       <ul className={styles.key} aria-hidden="true">

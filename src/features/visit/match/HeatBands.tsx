@@ -1,3 +1,4 @@
+import { deg, degSpan } from '@/formats/heat';
 import type { WorkingWindow } from '@/core/heat';
 import styles from './Match.module.css';
 
@@ -27,7 +28,7 @@ export function HeatBands({ window: w, targetC }: { readonly window: BandWindow;
   ];
   const said = w.empty
     ? 'No working heat: the bands do not overlap.'
-    : `Working heat at touch ${Math.round(w.minC)} to ${Math.round(w.maxC)} degrees, at ${Math.round(targetC)}.`;
+    : `Working heat at touch ${degSpan(w.minC, w.maxC)}, at ${deg(targetC)}.`;
   return (
     <svg
       viewBox={`0 0 ${WIDTH} 134`}
@@ -40,7 +41,7 @@ export function HeatBands({ window: w, targetC }: { readonly window: BandWindow;
         <g key={c}>
           <line x1={x(c)} x2={x(c)} y1="4" y2="112" stroke="var(--hairline)" />
           <text x={x(c)} y="128" textAnchor="middle" fontSize="13" fill="var(--second-ink)">
-            {c}°
+            {deg(c)}
           </text>
         </g>
       ))}

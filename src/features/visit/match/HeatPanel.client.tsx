@@ -21,7 +21,7 @@ import { mannerName, mannerOf, type Product, type Way } from '@/core/products';
 import type { PlanHeat } from '@/core/plan';
 import type { BenchZone } from '@/server/services/bench';
 import { useWorkerAnswer } from '@/ui/useWorkerAnswer';
-import { dayMonth, degrees } from '@/ui/words';
+import { dayMonth, degrees, withDates } from '@/ui/words';
 import type { HeatAnswer, HeatQuestion } from '@/workers/heat.worker';
 import { useBench } from '../BenchContext.client';
 import { HeatBands } from './HeatBands';
@@ -230,7 +230,7 @@ export function HeatPanel({ zone, product, way, heat }: Props) {
           </p>
         ) : null}
         {openers.map((o) => (
-          <p key={o.kind}>{o.text}</p>
+          <p key={o.kind}>{withDates(o.text)}</p>
         ))}
         {isTried ? (
           <div className={styles.tried}>

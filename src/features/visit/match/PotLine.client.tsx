@@ -1,5 +1,6 @@
 'use client';
 
+import { degApart, degrees } from '@/formats/heat';
 import type { PlanHeat } from '@/core/plan';
 import { USUAL_POT, type HeatingInput } from '@/core/pots';
 import type { Product } from '@/core/products';
@@ -62,8 +63,6 @@ function sentence({ steadyS, switchDown, stirredS, pulsesS, toppedUp }: PotAnswe
   return `From cold: ${heatWords(switchDown)}, ${ready}.${steady} Estimates: the label’s own heat comes first, and nothing from the rim before it is stirred.${toppedUpWords(toppedUp)}`;
 }
 
-const degrees = (c: number): string => `${Math.round(c)} °C`;
-
 /** Where the thermostat stands until the pot is ready, and then. */
 function heatWords({ switchDownS, readyS, highC, holdC }: NonNullable<PotAnswer['switchDown']>): string {
   if (switchDownS === 0) return `thermostat at ${degrees(holdC)}`;
@@ -75,5 +74,5 @@ function toppedUpWords(toppedUp: PotAnswer['toppedUp']): string {
   if (toppedUp === null) return '';
   const { addG, fallsK, readyS } = toppedUp;
   const again = readyS === null ? 'hours' : minutes(readyS);
-  return ` Topped up with ${addG} g at work and stirred in: ${Math.round(fallsK)}° cooler, right again after ${again}; test anew.`;
+  return ` Topped up with ${addG} g at work and stirred in: ${degApart(fallsK)} cooler, right again after ${again}; test anew.`;
 }

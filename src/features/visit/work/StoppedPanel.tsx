@@ -1,3 +1,4 @@
+import { deg } from '@/formats/heat';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { SEEN, WATER_MIN, type Aid } from '@/core/hands';
@@ -93,7 +94,7 @@ export function StoppedPanel({ t, timeZone, recordHref, productName, sheet }: Pr
             <p>
               {table.lastPulled ? 'Last pulled' : 'On the skin'}: strip {last.strip.number},{' '}
               {productName(product).toLowerCase()}
-              {last.zone.heat ? `, planned about ${Math.round(last.zone.heat.workingC.target)}° at touch` : ''}.
+              {last.zone.heat ? `, planned about ${deg(last.zone.heat.workingC.target)} at touch` : ''}.
             </p>
           ) : null}
           <div className={styles.seen} role="group" aria-label="What is seen">

@@ -37,6 +37,8 @@ export interface StudioSettings {
   readonly firstRun?: FirstRunSaid | undefined;
   /** Services that a person does, by their id; absent = all. */
   readonly servicesOf?: Readonly<Record<string, readonly string[]>> | undefined;
+  /** In which heat is read; absent = °C. */
+  readonly heatUnit?: 'C' | 'F' | undefined;
   /** Weekday that a week begins with on the page, 0 Monday … 6 Sunday; absent = Monday. */
   readonly firstWeekday?: number | undefined;
   /** How the studio tells that hard wax is ready. */
