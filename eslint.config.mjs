@@ -50,7 +50,15 @@ export default tseslint.config(
         {
           assert: 'nesting',
           depth: 3,
-          controlComponents: ['Input', 'Input.TextArea', 'Input.Password', 'InputNumber', 'HeatField', 'Select', 'Switch'],
+          controlComponents: [
+            'Input',
+            'Input.TextArea',
+            'Input.Password',
+            'InputNumber',
+            'HeatField',
+            'Select',
+            'Switch',
+          ],
         },
       ],
       // a sheet that is drawn and worked on is an application of its own

@@ -68,7 +68,7 @@ export function TopBar({ atMs, timeZone, people, person, children }: Props) {
     return () => window.removeEventListener('pageshow', shown);
   }, []);
   return (
-    <header className={styles.bar} data-behind>
+    <header className={styles.bar} data-behind data-visit={path.startsWith('/visits/')}>
       <Link href="/" className={styles.name} aria-label="Strickle, to today">
         <Mark />
         <span>Strickle</span>
