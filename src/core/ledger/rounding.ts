@@ -30,7 +30,7 @@ export function shareMinor(amountMinor: number, times: number, of: number): numb
 
 /** Tax that is inside of an amount, minor units. Example: vatInside(11900, 1900) = 1900: 19 % in 119.00. */
 export const vatInside = (amountMinor: number, basisPoints: number): number =>
-  shareMinor(amountMinor, basisPoints, 10_000 + basisPoints);
+  basisPoints === 0 ? 0 : shareMinor(amountMinor, basisPoints, 10_000 + basisPoints);
 
 /**
  * An amount in parts by weight that add up to it exactly (largest remainder; equal remainders in order). All weights

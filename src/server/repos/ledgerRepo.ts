@@ -74,8 +74,9 @@ export const partsBetween = (
   db
     .select({ part: visitParts, personId: visits.personId, onDate: visits.onDate })
     .from(visits)
-    .innerJoin(visitParts, eq(visitParts.visitId, visits.id))
-    .where(and(gte(visits.onDate, from), lte(visits.onDate, to)))
+    // in this order: SQLite goes by the days, not through all parts of all years
+    .crossJoin(visitParts)
+    .where(and(eq(visitParts.visitId, visits.id), gte(visits.onDate, from), lte(visits.onDate, to)))
     .all()
     .map(({ part, ...v }) => ({ ...part, ...v }));
 
@@ -143,15 +144,19 @@ export const readSale = (db: DbOrTx, seq: number): { readonly itemId: string; re
     )
     .get();
 
-/** In a span: bookings that nobody came to, and visits that were done. */
+/** In a span of time and its civil dates: bookings that nobody came to, and visits that were done. */
 export function missedAndDone(
   db: DbOrTx,
-  fromMs: number,
-  toMs: number,
+  { fromMs, toMs, fromOn, toOn }: Readonly<Record<'fromMs' | 'toMs', number> & Record<'fromOn' | 'toOn', string>>,
 ): { readonly missed: number; readonly done: number } {
   const count = sql<number>`count(*)`;
   const span = and(gte(bookings.startsAtMs, fromMs), lte(bookings.startsAtMs, toMs), eq(bookings.status, 'missed'));
-  const done = and(isNull(visits.endedAs), gte(visits.closedAtMs, fromMs), lte(visits.closedAtMs, toMs));
+  const done = and(
+    gte(visits.onDate, fromOn),
+    lte(visits.onDate, toOn),
+    eq(visits.status, 'closed'),
+    isNull(visits.endedAs),
+  );
   return {
     missed: db.select({ n: count }).from(bookings).where(span).get()?.n ?? 0,
     done: db.select({ n: count }).from(visits).where(done).get()?.n ?? 0,

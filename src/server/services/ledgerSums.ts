@@ -117,7 +117,9 @@ function ownYear(db: Db, studio: StudioRow, parts: readonly VisitPart[], nowMs: 
   const sum = (of: (p: VisitPart) => number): number => parts.reduce((s, p) => s + of(p), 0);
   const each = (total: number): number => (visits === 0 ? 0 : Math.round(total / visits));
   const minutes = Math.max(5, visits === 0 ? 40 : Math.round(sum((p) => p.minutes) / visits) - TURNOVER_MIN);
-  const { missed, done } = missedAndDone(db, nowMs - 365 * DAY_MS, nowMs);
+  const { missed, done } = missedAndDone(db, {
+    ...{ fromMs: nowMs - 365 * DAY_MS, toMs: nowMs, fromOn: addDays(today, -365), toOn: today },
+  });
   const came = missed + done;
   const roomHour = studio.settings.money?.roomMinorPerHour ?? 0;
   const by = visits === 0 ? 'no visit is entered yet' : `by ${visits} own visits`;

@@ -65,6 +65,8 @@ export const visits = sqliteTable(
     index('visits_client').on(t.clientId, t.onDate),
     // with what every look at a client's past asks, so that no consultation is read for it
     index('visits_past').on(t.clientId, t.status, t.endedAs, t.onDate, t.createdAtMs, t.id),
+    // the ledger's days: what was done in a span of time and by whom, so that no consultation is read for it
+    index('visits_on').on(t.onDate, t.status, t.endedAs, t.personId, t.id),
     index('visits_plan').on(t.planHash),
     // how long a practitioner takes
     index('visits_timed')

@@ -1,0 +1,1 @@
+CREATE INDEX `visits_on` ON `visits` (`on_date`,`status`,`ended_as`,`person_id`,`id`);
