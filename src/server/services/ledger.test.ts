@@ -150,6 +150,19 @@ describe('a closed day', () => {
     expect(day(DAY).closing).toEqual(closing);
     expect(day(TODAY).sums).toMatchObject({ cashMinor: -1850, lines: 1 });
   });
+  it('gives money of it back today, and not once today is closed too', () => {
+    act(take(VISIT, 1850), DAY);
+    act({ close: { countedMinor: null, words: '' } }, DAY);
+    const entryId = day(DAY).lines[0]?.id ?? '';
+    const back = (amountMinor: number): string =>
+      act({ refund: { entryId, amountMinor, paid: 'cash', words: '' } }, DAY);
+    expect(back(850)).toBe('ok');
+    expect(day(DAY).lines).toHaveLength(1);
+    expect(day(TODAY).sums).toMatchObject({ earnedMinor: -850, cashMinor: -850 });
+    expect(back(1001)).toContain('more than');
+    act({ close: { countedMinor: null, words: '' } }, TODAY);
+    expect(back(100)).toContain('tomorrow');
+  });
   it('neither lines nor closings can be changed in the file itself', () => {
     act(take(VISIT, 1850), DAY);
     act({ close: { countedMinor: null, words: '' } }, DAY);

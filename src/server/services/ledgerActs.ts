@@ -106,7 +106,9 @@ export function ledgerAct(db: Db, act: LedgerAct, onDate: string | undefined, by
     const today = civilDateAt(by.atMs, studio.timeZone);
     const date = onDate ?? today;
     if (date > today) return refused('That day is still to come.', 'onDate');
-    if (readClosing(db, date) && !('undo' in act) && !('say' in act)) {
+    // what takes a line back is dated today where its day is closed
+    const mayBeLate = 'undo' in act || 'say' in act || 'refund' in act;
+    if (readClosing(db, date) && !mayBeLate) {
       return refused('That day is closed: enter it today and say in words what it was.', 'onDate');
     }
     const vatBp = studio.settings.money?.vatBp ?? { services: 0, goods: 0 };
@@ -221,10 +223,12 @@ function giveBack(book: Book, refund: Extract<LedgerAct, { refund: unknown }>['r
   const back = about.filter((e) => !undoneRefunds.has(e.id)).reduce((s, e) => s - e.amountMinor, 0);
   const left = isCredit(entry.kind) ? (creditById(db, entry.id)?.leftMinor ?? 0) : entry.amountMinor - back;
   if (refund.amountMinor > left) return refused('That is more than there is to give back.', 'refund.amountMinor');
+  const onDate = dayFor(book, book.onDate);
+  if (readClosing(db, onDate)) return refused('Today is closed already: give it back tomorrow.', 'refund.entryId');
   // a package that is given back whole has no visits left either
   const uses = entry.kind === 'package' && refund.amountMinor === left ? -(creditById(db, entry.id)?.usesLeft ?? 0) : 0;
   write(book, {
-    ...{ ...entry, id: randomUUID(), onDate: book.onDate, act: 'refund', about: entry.id, uses, moveSeq: null },
+    ...{ ...entry, id: randomUUID(), onDate, act: 'refund', about: entry.id, uses, moveSeq: null },
     ...{ amountMinor: -refund.amountMinor, paid: refund.paid, words: refund.words },
   });
   return DONE;
