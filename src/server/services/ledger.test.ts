@@ -106,6 +106,22 @@ describe('what is entered', () => {
     expect(day(DAY).credits).toEqual([]);
     expect(day(DAY).sums).toMatchObject({ cardMinor: 2666, earnedMinor: 2666, owedMinor: 0 });
   });
+  it('a package of any service takes one visit, whatever is done at it', () => {
+    const five = {
+      kind: 'package',
+      clientId: 'ottilie',
+      amountMinor: 10_000,
+      paid: 'card',
+      uses: 5,
+      item: null,
+    } as const;
+    act({ credit: { ...five, words: '' } }, DAY);
+    const creditId = day(DAY).credits[0]?.id ?? '';
+    const lines = ['underarms', 'lip'].map((item) => ({ item, amountMinor: 1500 }));
+    expect(act(take(VISIT, 0, { paid: 'credit', creditId, lines }), DAY)).toBe('ok');
+    expect(day(DAY).credits[0]).toMatchObject({ usesLeft: 4, leftMinor: 8000 });
+    expect(day(DAY).sums).toMatchObject({ earnedMinor: 2000, unsaidMinor: 0, creditMinor: 2000 });
+  });
   it('refuses what cannot be, in words', () => {
     expect(act(take('nobody', 100))).toContain('closed visit');
     expect(act(take(VISIT, 100, { paid: 'nothing' }))).toContain('On the house');

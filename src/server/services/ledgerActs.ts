@@ -138,6 +138,8 @@ function takeVisit(book: Book, take: Extract<LedgerAct, { take: unknown }>['take
   const known = new Set([OTHER, ...readServices(db).map((s) => s.id)]);
   let credit = take.paid === 'credit' ? creditById(db, take.creditId) : null;
   if (take.paid === 'credit' && !credit) return refused('There is nothing left of that.', 'take.creditId');
+  // a package of visits of any service takes one visit for all that is done at it
+  const whole = credit?.kind === 'package' && credit.item === null ? credit.id : null;
   for (const [i, { item, amountMinor }] of take.lines.entries()) {
     if (!known.has(item)) return refused(`There is no service "${item}".`, `take.lines[${i}].item`);
     if (take.paid === 'nothing' && amountMinor !== 0) {
@@ -145,6 +147,10 @@ function takeVisit(book: Book, take: Extract<LedgerAct, { take: unknown }>['take
     }
     const line = { ...blank(book), kind: 'service' as const, vatBp: book.vatBp.services, item, words: take.words };
     const of = { ...line, visitId: visit.id, clientId: visit.clientId, personId: visit.personId };
+    if (whole !== null && i > 0) {
+      write(book, { ...of, id: randomUUID(), amountMinor: 0, paid: 'credit', creditId: whole });
+      continue;
+    }
     const parts = credit
       ? outOfCredit(credit, item, amountMinor)
       : [{ amountMinor, paid: take.paid === 'credit' ? null : take.paid, creditId: null, uses: 0 }];
