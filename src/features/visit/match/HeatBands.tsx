@@ -1,4 +1,4 @@
-import { deg, degSpan } from '@/formats/heat';
+import { deg, readHeat } from '@/formats/heat';
 import type { WorkingWindow } from '@/core/heat';
 import styles from './Match.module.css';
 
@@ -6,6 +6,9 @@ const WIDTH = 340;
 const LEFT = 84;
 
 export type BandWindow = Pick<WorkingWindow, 'flowC' | 'feelMaxC' | 'labelC' | 'minC' | 'maxC' | 'empty'>;
+
+/** As it is read aloud. */
+const told = (tempC: number): number => Math.round(readHeat(tempC));
 
 /** The working window as the overlap of three bands: flows right, feels right, label; with this client's target. */
 export function HeatBands({ window: w, targetC }: { readonly window: BandWindow; readonly targetC: number }) {
@@ -28,7 +31,7 @@ export function HeatBands({ window: w, targetC }: { readonly window: BandWindow;
   ];
   const said = w.empty
     ? 'No working heat: the bands do not overlap.'
-    : `Working heat at touch ${degSpan(w.minC, w.maxC)}, at ${deg(targetC)}.`;
+    : `Working heat at touch ${told(w.minC)} to ${told(w.maxC)} degrees, at ${told(targetC)}.`;
   return (
     <svg
       viewBox={`0 0 ${WIDTH} 134`}
