@@ -11,7 +11,7 @@ import { dayMonth, plural, sideWord, shortSpan, span, timeOfDay, weekday, withDa
 import { ribbonOf, bandParts, shareOf } from '../today/ribbon';
 import type { TodayVisit } from '@/server/services/today';
 import { emptyBox } from './sync/box';
-import { isNewer, joinJournal, overLast, withWaiting } from './sync/benchStore';
+import { isNewer, joinJournal, overLast, withLaterActs, withWaiting } from './sync/benchStore';
 import { instantOf } from './return/instantOf';
 import { regrowthLines } from './return/regrowthLines';
 import { stationResult, chosenProducts, productName, STATIONS } from './stations';
@@ -306,6 +306,17 @@ describe('the bench with what waits on this tablet', () => {
     const coming = bench({ plan: { ...plan, zones: [] }, planComing: true });
     expect(overLast(coming, bench())).toMatchObject({ planHash: '', planComing: true, plan: { zones: plan.zones } });
     expect(overLast(bench({ planHash: 'new' }), bench()).planHash).toBe('new');
+  });
+  it('is never taken over with fewer acts than are known: one that was read before them keeps them', () => {
+    const acts = [1, 2, 3].map((n) => ({ ...event, id: `act-${n}` }));
+    const shown = { ...bench(), journal: acts, journalAt: 3 };
+    const early = { ...bench({ planHash: 'new' }), journal: acts.slice(0, 1), journalAt: 1 };
+    const whole = withLaterActs(early, shown);
+    expect([whole.journal.map((e) => e.id), whole.journalAt, whole.planHash]).toEqual([
+      ...[['act-1', 'act-2', 'act-3'], 3, 'new'],
+    ]);
+    const later = { ...bench(), journal: [...acts, { ...event, id: 'act-4' }], journalAt: 4 };
+    expect(withLaterActs(later, shown)).toBe(later);
   });
   it('takes what is newer, or another plan at the same version, never an older one', () => {
     const shown = bench();

@@ -57,6 +57,12 @@ export function overLast(fresh: Bench, last: Bench): Bench {
   return { ...fresh, plan: { ...last.plan, screening: fresh.plan.screening }, planHash: '' };
 }
 
+/** A bench that was read before acts that this page has heard of does not take them back: a journal only grows. */
+export function withLaterActs(fresh: Bench, shown: Pick<Bench, 'journal' | 'journalAt'>): Bench {
+  if (fresh.journalAt >= shown.journalAt) return fresh;
+  return { ...fresh, journal: joinJournal(fresh.journal, shown.journal), journalAt: shown.journalAt };
+}
+
 /**
  * True where a bench tells more than the one that is shown: a newer version, or at the same one another plan, e.g.
  * after a change of the card. What is shown is never given up for the same plan still coming.
@@ -100,8 +106,8 @@ export function benchStore(first: Bench): BenchStore {
 
   const take = (fresh: Bench): void => {
     if (!isNewer(fresh, server)) return;
-    server = overLast(fresh, server);
-    control.dispatch({ kind: 'seen', version: fresh.visit.version, journalAt: fresh.journalAt });
+    server = withLaterActs(overLast(fresh, server), server);
+    control.dispatch({ kind: 'seen', version: fresh.visit.version, journalAt: server.journalAt });
     tell();
     if (fresh.planComing) void look('?plan=wait');
   };
