@@ -24,14 +24,16 @@ export const readKelvin = (k: number): number => (heatUnit() === 'F' ? k * 1.8 :
 export const heatSign = (): '°C' | '°F' => (heatUnit() === 'F' ? '°F' : '°C');
 
 const rounded = (value: number, digits: number): string => String(Number(value.toFixed(digits)));
+/** `56`, where its sign stands elsewhere. */
+export const heatNumber = (tempC: number, digits = 0): string => rounded(readHeat(tempC), digits);
 /** `56°` */
-export const deg = (tempC: number, digits = 0): string => `${rounded(readHeat(tempC), digits)}°`;
+export const deg = (tempC: number, digits = 0): string => `${heatNumber(tempC, digits)}°`;
 /** `56 °C` */
-export const degrees = (tempC: number, digits = 0): string => `${rounded(readHeat(tempC), digits)} ${heatSign()}`;
+export const degrees = (tempC: number, digits = 0): string => `${heatNumber(tempC, digits)} ${heatSign()}`;
 /** A difference: `3°`. */
 export const degApart = (k: number, digits = 0): string => `${rounded(readKelvin(k), digits)}°`;
 /** `53–59°` */
-export const degSpan = (fromC: number, toC: number): string => `${deg(fromC).slice(0, -1)}–${deg(toC)}`;
+export const degSpan = (fromC: number, toC: number): string => `${heatNumber(fromC)}–${deg(toC)}`;
 
 /** Degrees in a sentence of the core, as the studio reads them: `54.5 °C`, `50 to 60 °C`, `50–60 °C`, `3° cooler`. */
 export function withHeat(text: string): string {

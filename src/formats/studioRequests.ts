@@ -44,9 +44,6 @@ export const houseRequest = Joi.alternatives(
     }).required(),
   }),
   Joi.object({
-    pin: Joi.object({ id: id.required(), old: pin.allow(null).required(), pin: pin.required() }).required(),
-  }),
-  Joi.object({
     service: Joi.object({
       id: id.allow(null).required(),
       name: name(60),
@@ -56,6 +53,12 @@ export const houseRequest = Joi.alternatives(
   }),
   Joi.object({ noService: Joi.object({ id: id.required() }).required() }),
 ).required();
+
+export const pinRequest = Joi.object({
+  id: id.required(),
+  old: pin.allow(null).required(),
+  pin: pin.required(),
+}).required();
 
 export const wayRequest = Joi.object({
   version,

@@ -14,7 +14,7 @@ export interface HouseWay {
   readonly choices: readonly [WayChoice, ...WayChoice[]];
   /** Why the first one is shipped. */
   readonly why: string;
-  /** Decides the plan or the words at the table; the others are said on the tray card. */
+  /** Decides the plan, the consultation or the words at the table; the others are said on the tray card. */
   readonly plans: boolean;
 }
 
@@ -127,9 +127,10 @@ export const HOUSE_WAYS: readonly HouseWay[] = [
   ),
   way(
     'leftovers',
-    'What is left',
-    [c('all', 'clear all of it'), c('tenth', 'leave the last tenth for next time')],
+    'What the tweezers do not get',
+    [c('clean-up', 'gone over again while a pass is left'), c('stay', 'left for next time')],
     'clients notice; the skin may say stop',
+    true,
   ),
   way(
     'numbing',
@@ -148,6 +149,7 @@ export const HOUSE_WAYS: readonly HouseWay[] = [
     'Blood-thinning or steroid medicine',
     [c('adapt', 'adapt and warn'), c('word', 'not without the prescriber’s word')],
     'nobody is advised to stop a medicine',
+    true,
   ),
   way(
     'after',

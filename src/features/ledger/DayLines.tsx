@@ -72,7 +72,11 @@ export function DayLines({ acts }: { readonly acts: LedgerActs }) {
                     </Button>
                   </Popconfirm>
                 )}
-                {l.isUndone || l.act !== 'taken' || l.paid === 'credit' || l.amountMinor === 0 ? null : (
+                {l.isUndone ||
+                l.act !== 'taken' ||
+                l.paid === 'credit' ||
+                l.paid === null ||
+                l.amountMinor === 0 ? null : (
                   <Button
                     type="text"
                     aria-expanded={back === l.id}

@@ -19,7 +19,7 @@ import styles from './Ledger.module.css';
 function finding({ due, dueSales, date, closing, sums, currency }: LedgerDay): string {
   const open = due.length + dueSales.length;
   const name = `${weekday(date)} ${dayMonth(date)}`;
-  if (closing) return `${name} is closed`;
+  if (closing) return `${name} is closed${open > 0 ? `, ${open} still to be entered` : ''}`;
   if (open > 0) return `${name}: ${open} to be entered`;
   return sums.lines === 0 ? `${name}: nothing yet` : `${name}: all entered, ${moneyIn(currency).say(sums.earnedMinor)}`;
 }
@@ -58,7 +58,10 @@ export function DayPage({ first }: { readonly first: LedgerDay }) {
       ) : null}
       <div className={styles.body}>
         <div>
-          {day.closing ? null : <DueVisits acts={acts} />}
+          {day.closing && day.due.length + day.dueSales.length > 0 ? (
+            <p className="quiet">The day is closed: what is entered of it now counts today.</p>
+          ) : null}
+          <DueVisits acts={acts} />
           <DayLines acts={acts} />
         </div>
         <Side acts={acts} />

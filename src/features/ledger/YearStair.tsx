@@ -61,7 +61,9 @@ export function YearStair({ sums, money, onSay }: Props) {
         <span className={styles.yearTrack}>{bar}</span>
         <b className={name === 'wish' ? undefined : styles.loss}>{amount}</b>
       </button>
-      {open === name ? <Figures key={name} name={name} sums={sums} money={money} onSay={onSay} /> : null}
+      {open === name ? (
+        <Figures key={`${name} ${JSON.stringify(sums.said)}`} name={name} sums={sums} money={money} onSay={onSay} />
+      ) : null}
     </li>
   );
   return (

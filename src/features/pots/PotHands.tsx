@@ -1,7 +1,7 @@
 'use client';
 
 import { HeatField } from '@/ui/HeatField.client';
-import { deg, heatSign } from '@/formats/heat';
+import { deg, heatNumber, heatSign } from '@/formats/heat';
 import { Button } from 'antd';
 import { useState } from 'react';
 import type { PotOnPage } from '@/server/services/pots';
@@ -61,7 +61,7 @@ export function PotHands({ pot, acts }: Props) {
           value={setting}
           onChange={setSetting}
           onPressEnter={() => void set()}
-          placeholder={pot.setC === null ? 'off' : `set ${deg(pot.setC).slice(0, -1)}`}
+          placeholder={pot.setC === null ? 'off' : `set ${heatNumber(pot.setC)}`}
         />
         <Button aria-label="Thermostat set" disabled={setting === null} onClick={() => void set()}>
           Set

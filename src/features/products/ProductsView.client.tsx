@@ -1,6 +1,6 @@
 'use client';
 
-import { degSpan, heatSign } from '@/formats/heat';
+import { degrees, heatNumber } from '@/formats/heat';
 import { Button, Checkbox, Modal } from 'antd';
 import Link from 'next/link';
 import { useRef, useState } from 'react';
@@ -168,7 +168,7 @@ function ProductRow({
           <p key={name}>
             {Object.keys(p.manners).length > 1 ? `${MANNER_WORDS[name as keyof typeof MANNER_WORDS]}: ` : ''}
             <strong>
-              {degSpan(m.labelC.min, m.labelC.max).slice(0, -1)} {heatSign()}
+              {heatNumber(m.labelC.min)}–{degrees(m.labelC.max)}
             </strong>
             , {m.thicknessMm.usual} mm, hair {m.shortestMm}–{m.longestMm} mm
           </p>

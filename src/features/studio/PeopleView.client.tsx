@@ -98,7 +98,7 @@ function PersonRow({ person, acts }: { readonly person: Person; readonly acts: H
         mode="multiple"
         allowClear
         value={does === null ? [] : [...does]}
-        placeholder="does all services"
+        placeholder="is booked for all services"
         onChange={(ids: string[]) => set({ does: ids.length === 0 ? null : ids })}
         options={acts.house.services.map((s) => ({ value: s.id, label: s.name }))}
         style={{ width: '100%' }}
@@ -145,7 +145,7 @@ function PinChange({ person, acts, onDone }: PinProps) {
   const isFit = pin.length >= 4 && pin === again && (!person.hasPin || old.length >= 4);
   const keep = async (): Promise<void> => {
     const done = `The PIN of ${person.name} is changed.`;
-    if (await acts.act({ pin: { id: person.id, old: person.hasPin ? old : null, pin } }, done)) onDone();
+    if (await acts.changePin({ id: person.id, old: person.hasPin ? old : null, pin }, done)) onDone();
   };
   return (
     <div className={styles.weekday}>

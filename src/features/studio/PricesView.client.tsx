@@ -77,7 +77,7 @@ export function PricesView({ first }: { readonly first: PriceList }) {
   };
   return (
     <section className={styles.page}>
-      <h1>Services, prices and lengths</h1>
+      <h1>Prices and lengths</h1>
       <p className="quiet">
         What the client pays for each service, and what an hour costs you. From both and the planned minutes the margin
         of a visit is worked out; it stands under Strips for the desk, never on the table’s screen. The minutes are what

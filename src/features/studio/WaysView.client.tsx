@@ -35,9 +35,10 @@ export function WaysView({ first }: { readonly first: HouseWays }) {
         label, local law and the licence come first.
       </p>
       <Said said={said} />
-      <h2>These decide the plan</h2>
+      <h2>These decide the plan and the consultation</h2>
       <ul>{group(true)}</ul>
       <h2>These are said on the tray card</h2>
+      <p className="quiet">The words at the table and on the after-care card stay the usual ones.</p>
       <ul>{group(false)}</ul>
     </section>
   );

@@ -3,8 +3,9 @@ import { HOUSE_WAYS } from '../../core/house';
 import { demoStudio } from '../../demo/studioForTests';
 import type { OpenDatabase } from '../db/openDatabase';
 import { readPeople, readServices, readStudio } from '../repos/studioRepo';
+import { currentRuleSet } from './consultRules';
 import { bookingWanted } from './bookingWanted';
-import { houseAct, loadHouse, type House, type HouseAct } from './house';
+import { changePin, houseAct, loadHouse, type House, type HouseAct } from './house';
 import { loadWays, saidWays, saveWay, type WayRow } from './houseWays';
 import { consentOf, currentConsent, loadTexts, ownCareWords, saveText } from './ownTexts';
 import { personOfPin } from './pin';
@@ -18,8 +19,8 @@ beforeEach(() => {
 });
 afterEach(() => open.close());
 
-const act = (does: HouseAct, atMs = NOW): string => {
-  const done = houseAct(open.db, does, atMs);
+const act = (does: HouseAct): string => {
+  const done = houseAct(open.db, does, NOW);
   return done.ok ? 'ok' : done.error.message;
 };
 const house = (): House => {
@@ -81,11 +82,15 @@ describe('people', () => {
     expect(wanted('brows')).toBe('ok');
   });
   it('change their PIN with the one until now; wrong ones are counted and make the next wait', () => {
-    expect(act({ pin: { id: 'ines', old: null, pin: '2468' } })).toBe('ok');
+    const change = (old: string | null, pin: string, atMs = NOW): string => {
+      const done = changePin(open.db, { id: 'ines', old, pin }, atMs);
+      return done.ok ? 'ok' : done.error.message;
+    };
+    expect(change(null, '2468')).toBe('ok');
     expect(personOfPin(open.db, '2468')).toBe('ines');
-    for (let k = 0; k < 3; k++) expect(act({ pin: { id: 'ines', old: '0000', pin: '1111' } })).toContain('until now');
-    expect(act({ pin: { id: 'ines', old: '2468', pin: '1111' } })).toContain('wait');
-    expect(act({ pin: { id: 'ines', old: '2468', pin: '1357' } }, NOW + 20_000)).toBe('ok');
+    for (let k = 0; k < 3; k++) expect(change('0000', '1111')).toContain('until now');
+    expect(change('2468', '1111')).toContain('wait');
+    expect(change('2468', '1357', NOW + 20_000)).toBe('ok');
     expect(personOfPin(open.db, '1357')).toBe('ines');
     expect(personOfPin(open.db, '2468')).toBeNull();
   });
@@ -145,8 +150,27 @@ describe('house rules', () => {
     expect(saidWays(open.db)).toEqual(['Gloves: lightly oiled']);
     expect(save('sugarWay', 'usual', '')).toBe('ok');
     expect(readStudio(open.db)?.settings.schools.sugarWay).toBeUndefined();
+    expect(save('leftovers', 'stay', 'short visits')).toBe('ok');
+    expect(readStudio(open.db)?.settings.choosing?.leftovers?.rest).toBe('stay');
     expect(save('hardLay', 'sideways', 'x')).toContain('no such way');
     expect(() => open.db.run("update way_changes set reason = ''" as never)).toThrow();
+  });
+});
+
+describe('a medicine', () => {
+  it('waits for the prescriber’s word where the house wants it: the consultation itself says so, and never to stop it', () => {
+    const outcome = (): string | undefined =>
+      currentRuleSet(open.db).rules.find((r) => r.code === 'blood.thinner')?.outcome;
+    const save = (choice: string, reason: string): boolean =>
+      saveWay(open.db, { version: readStudio(open.db)?.version ?? 0, way: 'medicine', choice, reason }, BY).ok;
+    expect(outcome()).toBe('adapt');
+    expect(save('word', 'our insurer wants it')).toBe(true);
+    expect(outcome()).toBe('postpone');
+    const rows = loadWays(open.db);
+    expect(rows.ok && rows.value.rows.find((r) => r.id === 'medicine')?.chosen).toBe('word');
+    expect(saidWays(open.db)).toEqual([]);
+    expect(save('adapt', '')).toBe(true);
+    expect(outcome()).toBe('adapt');
   });
 });
 

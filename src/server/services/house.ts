@@ -88,7 +88,6 @@ export type HouseAct =
         readonly does: readonly string[] | null;
       };
     }
-  | { readonly pin: { readonly id: string; readonly old: string | null; readonly pin: string } }
   | {
       readonly service: {
         /** Null = a new one. */
@@ -100,9 +99,14 @@ export type HouseAct =
     }
   | { readonly noService: { readonly id: string } };
 
+export interface PinChange {
+  readonly id: string;
+  /** Null = there is none yet. */
+  readonly old: string | null;
+  readonly pin: string;
+}
+
 export function houseAct(db: Db, act: HouseAct, nowMs: number): ServiceResult<null> {
-  // a wrong PIN is counted although it is refused
-  if ('pin' in act) return changePin(db, act.pin, nowMs);
   return atomically(db, () => {
     const studio = readStudio(db);
     if (!studio) return notFound('studio');
@@ -155,19 +159,16 @@ function savePerson(
   return setSettings(db, { ...studio.settings, servicesOf }, studio.version) ? ok(null) : stale(null);
 }
 
-function changePin(
-  db: Db,
-  { id, old, pin }: Extract<HouseAct, { pin: unknown }>['pin'],
-  nowMs: number,
-): ServiceResult<null> {
+/** With the PIN until now; a wrong one is counted although it is refused. */
+export function changePin(db: Db, { id, old, pin }: PinChange, nowMs: number): ServiceResult<null> {
   const person = everybody(db).find((p) => p.id === id);
   if (!person) return notFound('person');
   if (person.pinHash !== null) {
     const wait = pinWait(db, nowMs);
-    if (wait !== null) return refused(wait, 'pin.old');
+    if (wait !== null) return refused(wait, 'old');
     if (old === null || !pinFits(person.pinHash, old)) {
       countWrongPin(db, nowMs);
-      return refused('That is not the PIN until now.', 'pin.old');
+      return refused('That is not the PIN until now.', 'old');
     }
   }
   setPin(db, id, hashPin(pin));

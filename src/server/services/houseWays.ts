@@ -1,5 +1,6 @@
-// The studio's own choices where practitioners disagree: what decides the plan goes into its schools, the rest is said
-// on the tray card. Another choice than the shipped one needs a reason; who chose it and why stays.
+// The studio's own choices where practitioners disagree: what decides the plan goes into its schools, what decides the
+// consultation into its rules, the rest is said on the tray card. Another choice than the shipped one needs a reason;
+// who chose it and why stays.
 
 import 'server-only';
 import { FAMILIES } from '../../core/anatomy';
@@ -11,6 +12,7 @@ import type { StudioSettings } from '../db/schema';
 import { notFound, refused, stale, type ServiceResult } from '../errors';
 import { insertWayChange, wayChangesOf } from '../repos/houseRepo';
 import { peopleNames, readStudio, setSettings } from '../repos/studioRepo';
+import { changeRule, currentRuleSet } from './consultRules';
 import type { By } from './shelfMoves';
 
 export interface WayRow extends HouseWay {
@@ -27,7 +29,7 @@ export interface HouseWays {
 }
 
 /** What the plan is made by now, where a way decides it. */
-function plannedBy(settings: StudioSettings, id: string): string | undefined {
+function plannedBy(db: DbOrTx, settings: StudioSettings, id: string): string | undefined {
   const { schools } = settings;
   const by: Readonly<Record<string, string | undefined>> = {
     hardLay: schools.hardLay,
@@ -36,6 +38,8 @@ function plannedBy(settings: StudioSettings, id: string): string | undefined {
     maxHardPasses: schools.maxHardPasses === undefined ? undefined : String(schools.maxHardPasses),
     prep: schools.prep,
     readySign: settings.readySign,
+    leftovers: settings.choosing?.leftovers?.rest,
+    medicine: asksForWord(db) ? 'word' : 'adapt',
   };
   return by[id];
 }
@@ -47,7 +51,7 @@ export function loadWays(db: Db): ServiceResult<HouseWays> {
   const names = peopleNames(db);
   const rows = HOUSE_WAYS.map((way): WayRow => {
     const change = last.get(way.id);
-    const chosen = plannedBy(studio.settings, way.id) ?? change?.choice ?? way.choices[0].id;
+    const chosen = plannedBy(db, studio.settings, way.id) ?? change?.choice ?? way.choices[0].id;
     const isOurs = change?.choice === chosen && chosen !== way.choices[0].id;
     return {
       ...way,
@@ -76,6 +80,8 @@ export function saveWay(db: Db, { version, way: id, choice, reason }: SaveWay, b
     if (choice !== way.choices[0].id && reason.trim() === '') {
       return refused('Say why: whoever reads it later wants to know.', 'reason');
     }
+    const ruled = id === 'medicine' ? saveMedicine(db, choice, reason, by) : ok(null);
+    if (!ruled.ok) return ruled;
     insertWayChange(db, { way: id, choice, reason: reason.trim(), personId: by.personId, atMs: by.atMs });
     const { settings } = studio;
     const { schools: now } = settings;
@@ -91,9 +97,34 @@ export function saveWay(db: Db, { version, way: id, choice, reason }: SaveWay, b
       { [id]: choice },
     );
     const readySign = id === 'readySign' ? (choice as StudioSettings['readySign']) : settings.readySign; // its own ids
-    return setSettings(db, { ...settings, schools, readySign }, version) ? ok(null) : stale(null);
+    const choosing = id === 'leftovers' ? leavingAs(settings.choosing, choice) : settings.choosing;
+    return setSettings(db, { ...settings, schools, readySign, choosing }, version) ? ok(null) : stale(null);
   });
 }
+
+/** Rules of the consultation that a prescriber's word decides where the house wants it. */
+const MEDICINE_RULES = ['blood.thinner', 'blood.steroid'] as const;
+const asksForWord = (db: DbOrTx): boolean => {
+  const { rules } = currentRuleSet(db);
+  const isStopped = (code: string): boolean => rules.some((r) => r.code === code && r.outcome === 'postpone');
+  return MEDICINE_RULES.every(isStopped);
+};
+
+/** One truth with the rules' own page: it is written there. */
+function saveMedicine(db: Db, choice: string, reason: string, { personId, atMs }: By): ServiceResult<null> {
+  const outcome = choice === 'word' ? 'postpone' : 'adapt';
+  for (const code of MEDICINE_RULES) {
+    const done = changeRule(db, { code, outcome, reason: reason.trim() || 'as shipped' }, personId, atMs);
+    if (!done.ok) return done;
+  }
+  return ok(null);
+}
+
+type Choosing = StudioSettings['choosing'];
+const leavingAs = (choosing: Choosing, rest: string): Choosing => ({
+  ...choosing,
+  leftovers: { ...choosing?.leftovers, rest: rest === 'stay' ? 'stay' : 'clean-up' },
+});
 
 /** Ways of the house that are not the shipped ones and that no plan says: `Gloves: lightly oiled`. */
 export const saidWays = (db: DbOrTx): readonly string[] => {

@@ -82,6 +82,8 @@ describe('what is entered', () => {
     expect(day(DAY).sums).toMatchObject({ earnedMinor: 1850, creditMinor: 1000, unsaidMinor: 850, owedMinor: 0 });
     expect(day(DAY).credits).toEqual([]);
     const rest = day(DAY).lines.find((l) => l.paid === null);
+    const unpaid = { entryId: rest?.id ?? '', amountMinor: 100, paid: 'cash', words: '' } as const;
+    expect(act({ refund: unpaid }, DAY)).toContain('Nobody has said');
     expect(act({ say: { entryId: rest?.id ?? '', paid: 'cash' } }, DAY)).toBe('ok');
     expect(day(DAY).sums).toMatchObject({ unsaidMinor: 0, cashMinor: 850, earnedMinor: 1850 });
     expect(act({ undo: { entryId: credit?.id ?? '' } }, DAY)).toContain('used');
@@ -158,13 +160,31 @@ describe('a closed day', () => {
     expect(act(take(VISIT, 1850), DAY)).toBe('ok');
     expect(act({ close: { countedMinor: 1800, words: 'fifty short' } }, DAY)).toBe('ok');
     expect(act({ close: { countedMinor: null, words: '' } }, DAY)).toContain('closed');
-    expect(act(take('demo-ottilie-4', 1850), DAY)).toContain('closed');
+    const gift = {
+      kind: 'gift',
+      clientId: null,
+      amountMinor: 100,
+      paid: 'cash',
+      uses: 0,
+      item: null,
+      words: '',
+    } as const;
+    expect(act({ credit: gift }, DAY)).toContain('closed');
     const closing = day(DAY).closing;
     expect(closing).toMatchObject({ lines: 1, earnedMinor: 1850, cashMinor: 1850, countedMinor: 1800 });
     expect(act({ undo: { entryId: day(DAY).lines[0]?.id ?? '' } }, DAY)).toBe('ok');
     expect(day(DAY).lines).toHaveLength(1);
     expect(day(DAY).closing).toEqual(closing);
     expect(day(TODAY).sums).toMatchObject({ cashMinor: -1850, lines: 1 });
+  });
+  it('what is still due of it is entered today, and it stays as it was closed', () => {
+    const { date } = day().earlier.at(-1) ?? { date: '' };
+    act({ close: { countedMinor: null, words: '' } }, date);
+    const [due] = day(date).due;
+    expect(act(take(due?.visitId ?? '', 2600), date)).toBe('ok');
+    expect(day(date)).toMatchObject({ lines: [], closing: { lines: 0, earnedMinor: 0 } });
+    expect(day(date).due.map((d) => d.visitId)).not.toContain(due?.visitId);
+    expect(day(TODAY).sums).toMatchObject({ earnedMinor: 2600, lines: 1 });
   });
   it('gives money of it back today, and not once today is closed too', () => {
     act(take(VISIT, 1850), DAY);

@@ -106,13 +106,16 @@ export function ledgerAct(db: Db, act: LedgerAct, onDate: string | undefined, by
     const today = civilDateAt(by.atMs, studio.timeZone);
     const date = onDate ?? today;
     if (date > today) return refused('That day is still to come.', 'onDate');
-    // what takes a line back is dated today where its day is closed
-    const mayBeLate = 'undo' in act || 'say' in act || 'refund' in act;
-    if (readClosing(db, date) && !mayBeLate) {
+    const isClosed = readClosing(db, date) !== undefined;
+    if (isClosed && ('credit' in act || 'close' in act)) {
       return refused('That day is closed: enter it today and say in words what it was.', 'onDate');
     }
+    // what comes late counts today: a closed day takes no more lines
+    const counts = isClosed ? today : date;
+    const isLate = 'take' in act || 'goods' in act || 'refund' in act;
+    if (isLate && readClosing(db, counts)) return refused('Today is closed already: do it tomorrow.', 'onDate');
     const vatBp = studio.settings.money?.vatBp ?? { services: 0, goods: 0 };
-    const book: Book = { db, onDate: date, today, by, vatBp };
+    const book: Book = { db, onDate: counts, today, by, vatBp };
     if ('take' in act) return takeVisit(book, act.take);
     if ('goods' in act) return takeSale(book, act.goods);
     if ('credit' in act) return sellCredit(book, act.credit);
@@ -225,16 +228,15 @@ function giveBack(book: Book, refund: Extract<LedgerAct, { refund: unknown }>['r
   const about = entriesAbout(db, entry.id);
   if (about.some((e) => e.act === 'undone')) return refused('That line was undone.', 'refund.entryId');
   if (entry.paid === 'credit') return refused('It was paid out of a credit: undo it instead.', 'refund.entryId');
+  if (entry.paid === null) return refused('Nobody has said that it was paid: undo it instead.', 'refund.entryId');
   const undoneRefunds = new Set(about.flatMap((r) => entriesAbout(db, r.id).map((u) => u.about)));
   const back = about.filter((e) => !undoneRefunds.has(e.id)).reduce((s, e) => s - e.amountMinor, 0);
   const left = isCredit(entry.kind) ? (creditById(db, entry.id)?.leftMinor ?? 0) : entry.amountMinor - back;
   if (refund.amountMinor > left) return refused('That is more than there is to give back.', 'refund.amountMinor');
-  const onDate = dayFor(book, book.onDate);
-  if (readClosing(db, onDate)) return refused('Today is closed already: give it back tomorrow.', 'refund.entryId');
   // a package that is given back whole has no visits left either
   const uses = entry.kind === 'package' && refund.amountMinor === left ? -(creditById(db, entry.id)?.usesLeft ?? 0) : 0;
   write(book, {
-    ...{ ...entry, id: randomUUID(), onDate, act: 'refund', about: entry.id, uses, moveSeq: null },
+    ...{ ...entry, id: randomUUID(), onDate: book.onDate, act: 'refund', about: entry.id, uses, moveSeq: null },
     ...{ amountMinor: -refund.amountMinor, paid: refund.paid, words: refund.words },
   });
   return DONE;

@@ -13,6 +13,8 @@ export const { GET, POST, PUT, PATCH, DELETE } = route({
     write<FirstAct, null>(request, {
       db: getDb(),
       schema: firstRequest,
+      // a PIN is not remembered, not even as a hash of what was sent
+      remembers: (act) => !('you' in act),
       run: (act) => firstAct(getDb(), act, nowMs()),
       tells: () => [{ kind: 'studio' }],
     }),

@@ -8,7 +8,7 @@ import { sideWord } from '@/ui/words';
 import { towards } from './bodyWords';
 import { clothAsk, layWords } from './layWords';
 import { stepWords, type StepContext } from './stepWords';
-import { deg, heatSign } from '@/formats/heat';
+import { heatNumber, heatSign } from '@/formats/heat';
 import { heatFigure, loadWords, shortSource } from '@/features/live/potWords';
 import type { PotHere } from './potHere';
 import type { FoundStrip } from './useTable';
@@ -174,7 +174,7 @@ function wristWords(act: Extract<Act, { kind: 'wrist' }>, context: ActContext): 
     title: 'Test on your wrist',
     where: productName(act.product),
     word: 'WRIST',
-    figure: touchC === undefined || touchC === null ? null : [deg(touchC).slice(0, -1), heatSign()],
+    figure: touchC === undefined || touchC === null ? null : [heatNumber(touchC), heatSign()],
     strong: 'Comfortable on the inner wrist?',
     more: `${act.again === null ? 'Stir first.' : AGAIN[act.again]} ${by ?? 'An estimate:'} the wrist decides.`,
     warns: pot?.warning?.kind === 'over',
