@@ -12,7 +12,7 @@ export type Sent<T> = { readonly ok: true; readonly value: T } | { readonly ok: 
 
 const AWAY: WireError = {
   code: 'away',
-  message: 'The server does not answer. What you did is kept on this tablet and sent when it is back.',
+  message: 'The server does not answer. Try again when it is back: what was taken already is not done twice.',
   details: [],
 };
 /** A page that is left may still send so much. */
@@ -58,6 +58,18 @@ export async function getJson<T>(url: string): Promise<Sent<T>> {
   } catch {
     return { ok: false, error: AWAY };
   }
+}
+
+/**
+ * Why something was not taken, in one line; what was typed always stays.
+ * @param nothing what was not done, said where that is sure
+ */
+export function notTaken({ code, message, details }: WireError, nothing = 'Nothing was changed'): string {
+  const stands = 'hat you typed still stands here.';
+  if (code === 'away') return `${message} W${stands}`;
+  // what is invalid names its fields; a refusal says it all
+  if (code === 'invalid') return `${message} ${details.map((d) => d.message).join('; ')}. W${stands}`;
+  return `${message} ${nothing}: w${stands}`;
 }
 
 /** Errors that pass by themselves; everything else is an answer. */

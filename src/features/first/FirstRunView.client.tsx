@@ -61,6 +61,7 @@ export function FirstRunView({ first, today }: Props) {
   const plan = useFirstPlan(today, [...here], strokes);
   const made: Plan | null = plan === 'failed' ? null : plan;
   const [question, explained] = QUESTIONS[step];
+  const savedWords = fault === '' ? 'All saved' : 'Not saved';
   const next = (): void => setStep(STEPS[STEPS.indexOf(step) + 1] ?? 'comb');
   const take = async (does: Parameters<typeof act>[0]): Promise<void> => {
     if (await act(does)) next();
@@ -146,7 +147,7 @@ export function FirstRunView({ first, today }: Props) {
       <header className={styles.bar}>
         <Mark /> <strong>Strickle</strong>
         <span className="quiet" role="status">
-          {busy ? 'Saving' : 'All saved'}
+          {busy ? 'Saving' : savedWords}
         </span>
       </header>
       <aside className={styles.left}>

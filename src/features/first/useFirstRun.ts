@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { FirstAct } from '@/server/services/firstRun';
-import { sendJson } from '@/ui/sendJson';
+import { notTaken, sendJson } from '@/ui/sendJson';
 
 export interface FirstActs {
   readonly busy: boolean;
@@ -19,10 +19,9 @@ export function useFirstRun(): FirstActs {
   const [fault, setFault] = useState('');
   const act = async (does: FirstAct): Promise<boolean> => {
     setBusy(true);
-    const sent = await sendJson<null>('POST', '/api/first', does, crypto.randomUUID());
+    const sent = await sendJson<null>('POST', '/api/first', does);
     setBusy(false);
-    const more = sent.ok ? '' : sent.error.details.map((d) => d.message).join(' ');
-    setFault(sent.ok ? '' : `${sent.error.message} ${more} What you typed still stands here.`);
+    setFault(sent.ok ? '' : notTaken(sent.error));
     if (sent.ok) router.refresh();
     return sent.ok;
   };

@@ -9,9 +9,12 @@ import { KIND_WORDS, MONEY_WAYS, PAID_WORDS } from './ledgerWords';
 import type { LedgerActs } from './useLedgerDay';
 import styles from './Ledger.module.css';
 
+const ACT_WORDS = { taken: '', refund: 'Given back:', undone: 'Undone:' } as const;
 /** What a line is about, in words. */
 const aboutLine = (l: LedgerLine): string =>
-  [l.act === 'refund' ? 'Given back:' : '', l.itemName || KIND_WORDS[l.kind], l.clientName].filter(Boolean).join(' ');
+  [ACT_WORDS[l.act], l.itemName || KIND_WORDS[l.kind], l.clientName].filter(Boolean).join(' ');
+
+const isOver = (l: LedgerLine): boolean => l.isUndone || l.isUndoneLater;
 
 /** The lines of a day: how each was paid, undone where it was wrong, given back where it was right. */
 export function DayLines({ acts }: { readonly acts: LedgerActs }) {
@@ -42,7 +45,7 @@ export function DayLines({ acts }: { readonly acts: LedgerActs }) {
               </td>
               <td>{l.personName}</td>
               <td>
-                {l.paid === null && !l.isUndone && l.act === 'taken' ? (
+                {l.paid === null && !isOver(l) && l.act === 'taken' ? (
                   <span className={styles.ways}>
                     {MONEY_WAYS.map((paid) => (
                       <Button
@@ -60,7 +63,8 @@ export function DayLines({ acts }: { readonly acts: LedgerActs }) {
               </td>
               <td className={styles.amount}>{money.say(l.amountMinor)}</td>
               <td className={styles.amount}>
-                {l.isUndone || l.act === 'undone' ? null : (
+                {l.isUndoneLater ? <span className="quiet">undone on a later day</span> : null}
+                {isOver(l) || l.act === 'undone' ? null : (
                   <Popconfirm
                     title="Take this line back? It stays in the book, with one that undoes it."
                     okText="Undo it"
@@ -72,7 +76,7 @@ export function DayLines({ acts }: { readonly acts: LedgerActs }) {
                     </Button>
                   </Popconfirm>
                 )}
-                {l.isUndone ||
+                {isOver(l) ||
                 l.act !== 'taken' ||
                 l.paid === 'credit' ||
                 l.paid === null ||

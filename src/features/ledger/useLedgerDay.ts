@@ -4,7 +4,7 @@ import { useEffect, useState } from 'react';
 import { onLive } from '@/features/live/liveEvents';
 import type { LedgerAct } from '@/server/services/ledgerActs';
 import type { LedgerDay } from '@/server/services/ledgerDay';
-import { getJson, sendJson } from '@/ui/sendJson';
+import { getJson, notTaken, sendJson } from '@/ui/sendJson';
 
 export interface LedgerActs {
   readonly day: LedgerDay;
@@ -31,13 +31,9 @@ export function useLedgerDay(first: LedgerDay): LedgerActs {
     [date],
   );
   const act = async (does: LedgerAct, done: string): Promise<boolean> => {
-    const sent = await sendJson<LedgerDay>('POST', '/api/ledger', { onDate: date, act: does }, crypto.randomUUID());
+    const sent = await sendJson<LedgerDay>('POST', '/api/ledger', { onDate: date, act: does });
     if (sent.ok) setDay(sent.value);
-    setSaid(
-      sent.ok
-        ? { text: done, bad: false }
-        : { text: `${sent.error.message} Nothing was entered: what you typed still stands here.`, bad: true },
-    );
+    setSaid(sent.ok ? { text: done, bad: false } : { text: notTaken(sent.error, 'Nothing was entered'), bad: true });
     return sent.ok;
   };
   return { day, said, act };

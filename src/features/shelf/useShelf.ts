@@ -4,7 +4,7 @@ import { useEffect, useState } from 'react';
 import { onLive } from '@/features/live/liveEvents';
 import type { Shelf } from '@/server/services/shelf';
 import type { ShelfAct } from '@/server/services/shelfMoves';
-import { getJson, sendJson } from '@/ui/sendJson';
+import { getJson, notTaken, sendJson } from '@/ui/sendJson';
 
 export interface ShelfActs {
   readonly shelf: Shelf;
@@ -28,13 +28,9 @@ export function useShelf(first: Shelf): ShelfActs {
     [],
   );
   const act = async (does: ShelfAct, done: string): Promise<boolean> => {
-    const sent = await sendJson<Shelf>('POST', '/api/shelf', does, crypto.randomUUID());
+    const sent = await sendJson<Shelf>('POST', '/api/shelf', does);
     if (sent.ok) setShelf(sent.value);
-    setSaid(
-      sent.ok
-        ? { text: done, bad: false }
-        : { text: `${sent.error.message} Nothing was changed: what you typed still stands here.`, bad: true },
-    );
+    setSaid(sent.ok ? { text: done, bad: false } : { text: notTaken(sent.error), bad: true });
     return sent.ok;
   };
   return { shelf, said, act };

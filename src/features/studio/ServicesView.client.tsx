@@ -2,7 +2,7 @@
 
 import { Button, Input, Popconfirm } from 'antd';
 import Link from 'next/link';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { zoneKey } from '@/core/anatomy';
 import { ZonePicker } from '@/features/body/ZonePicker.client';
 import type { ZoneRef } from '@/server/db/schema';
@@ -21,6 +21,12 @@ export function ServicesView({ first }: { readonly first: House }) {
   const acts = useHouse(first);
   const { services } = acts.house;
   const [open, setOpen] = useState<string | null>(services[0]?.id ?? null);
+  const form = useRef<HTMLDivElement>(null);
+  // where it is narrow the form stands above the list that was tapped
+  const choose = (id: string): void => {
+    setOpen(id);
+    form.current?.scrollIntoView({ block: 'nearest' });
+  };
   const chosen = open === '' ? NEW : services.find((s) => s.id === open);
   return (
     <section className={`${styles.page} ${styles.broad}`}>
@@ -30,18 +36,19 @@ export function ServicesView({ first }: { readonly first: House }) {
         <Link href="/prices">Prices</Link>.
       </p>
       <Said said={acts.said} />
+      <div ref={form} className={styles.scrollMark} />
       <div className={styles.twoSides}>
         <ul className={styles.names}>
           {services.map((s) => (
             <li key={s.id}>
-              <button type="button" aria-pressed={s.id === open} onClick={() => setOpen(s.id)}>
+              <button type="button" aria-pressed={s.id === open} onClick={() => choose(s.id)}>
                 <strong>{s.name}</strong>
                 <span className="quiet">{s.says}</span>
               </button>
             </li>
           ))}
           <li>
-            <button type="button" aria-pressed={open === ''} onClick={() => setOpen('')}>
+            <button type="button" aria-pressed={open === ''} onClick={() => choose('')}>
               <strong>Another service</strong>
               <span className="quiet">a bundle of your own</span>
             </button>

@@ -20,7 +20,7 @@ export function TextsView({ first, timeZone }: { readonly first: OwnTexts; reado
   const [texts, setTexts] = useState(first.texts);
   const [said, setSaid] = useState<{ readonly text: string; readonly bad: boolean } | null>(null);
   const keep = async (kind: Text['kind'], words: string): Promise<void> => {
-    const sent = await sendJson<OwnTexts>('PUT', '/api/studio/texts', { kind, words }, crypto.randomUUID());
+    const sent = await sendJson<OwnTexts>('PUT', '/api/studio/texts', { kind, words });
     if (sent.ok) setTexts(sent.value.texts);
     setSaid(
       sent.ok

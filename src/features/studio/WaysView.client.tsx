@@ -14,7 +14,7 @@ export function WaysView({ first }: { readonly first: HouseWays }) {
   const [said, setSaid] = useState<{ readonly text: string; readonly bad: boolean } | null>(null);
   const choose = async (row: WayRow, choice: string, reason: string): Promise<boolean> => {
     const body = { version: ways.studioVersion, way: row.id, choice, reason };
-    const sent = await sendJson<HouseWays>('PUT', '/api/studio/ways', body, crypto.randomUUID());
+    const sent = await sendJson<HouseWays>('PUT', '/api/studio/ways', body);
     if (sent.ok) setWays(sent.value);
     setSaid(
       sent.ok

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import type { House, HouseAct, PinChange } from '@/server/services/house';
-import { sendJson } from '@/ui/sendJson';
+import { notTaken, sendJson } from '@/ui/sendJson';
 
 export interface HouseActs {
   readonly house: House;
@@ -17,20 +17,12 @@ export function useHouse(first: House): HouseActs {
   const [said, setSaid] = useState<HouseActs['said']>(null);
   const heard = (sent: Awaited<ReturnType<typeof sendJson<House>>>, done: string): boolean => {
     if (sent.ok) setHouse(sent.value);
-    const more =
-      sent.ok || sent.error.code === 'refused'
-        ? ''
-        : sent.error.details.map((d) => `${d.path}: ${d.message}`).join('; ');
-    setSaid(
-      sent.ok
-        ? { text: done, bad: false }
-        : { text: `${sent.error.message} ${more} Nothing was changed: what you typed still stands here.`, bad: true },
-    );
+    setSaid(sent.ok ? { text: done, bad: false } : { text: notTaken(sent.error), bad: true });
     return sent.ok;
   };
   const act = async (does: HouseAct, done: string): Promise<boolean> =>
-    heard(await sendJson<House>('POST', '/api/studio', does, crypto.randomUUID()), done);
-  // a PIN is never remembered, so this one has no id
+    heard(await sendJson<House>('POST', '/api/studio', does), done);
+  // its route remembers nothing
   const changePin = async (change: PinChange, done: string): Promise<boolean> =>
     heard(await sendJson<House>('POST', '/api/studio/pin', change), done);
   return { house, said, act, changePin };

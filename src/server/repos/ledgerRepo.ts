@@ -23,6 +23,23 @@ export const entriesBetween = (db: DbOrTx, from: string, to: string): EntryRow[]
 /** Lines that give a line back or undo it. */
 export const entriesAbout = (db: DbOrTx, id: string): EntryRow[] =>
   db.select().from(ledgerEntries).where(eq(ledgerEntries.about, id)).all();
+/** Those of some lines that another line undoes. */
+export const undoneAmong = (db: DbOrTx, ids: readonly string[]): ReadonlySet<string | null> =>
+  ids.length === 0
+    ? new Set()
+    : new Set(
+        db
+          .select({ about: ledgerEntries.about })
+          .from(ledgerEntries)
+          .where(
+            and(
+              eq(ledgerEntries.act, 'undone'),
+              sql`${ledgerEntries.about} in (select value from json_each(${JSON.stringify(ids)}))`,
+            ),
+          )
+          .all()
+          .map((r) => r.about),
+      );
 export const entriesOfVisits = (db: DbOrTx, visitIds: readonly string[]): EntryRow[] =>
   visitIds.length === 0
     ? []

@@ -175,6 +175,8 @@ describe('a closed day', () => {
     expect(act({ undo: { entryId: day(DAY).lines[0]?.id ?? '' } }, DAY)).toBe('ok');
     expect(day(DAY).lines).toHaveLength(1);
     expect(day(DAY).closing).toEqual(closing);
+    expect(day(DAY).lines[0]).toMatchObject({ isUndone: false, isUndoneLater: true });
+    expect(day(TODAY).lines[0]).toMatchObject({ isUndone: false, act: 'undone' });
     expect(day(TODAY).sums).toMatchObject({ cashMinor: -1850, lines: 1 });
   });
   it('what is still due of it is entered today, and it stays as it was closed', () => {

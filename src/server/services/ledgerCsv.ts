@@ -59,7 +59,7 @@ export function ledgerCsv(db: Db, table: CsvTable, from: string, to: string): st
   const entries = entriesBetween(db, from, to);
   const rows: readonly (readonly (string | number)[])[] = {
     lines: () =>
-      namedLines(entries, namesIn(db)).map((e, i) => [
+      namedLines(db, entries, namesIn(db)).map((e, i) => [
         ...[entries[i]?.seq ?? 0, e.onDate, e.kind, e.act, e.itemName, e.clientName, e.personName],
         ...[money(e.amountMinor), money(vatOf(e)), e.vatBp / 100, e.paid ?? 'not said'],
         ...[e.creditId ?? '', e.about ?? '', e.words],

@@ -12,6 +12,7 @@ import {
   entriesBetween,
   openCreditLines,
   readClosing,
+  undoneAmong,
   salesNotEntered,
   visitsNotEntered,
   type ClosingRow,
@@ -52,8 +53,10 @@ export interface LedgerLine extends Entry {
   readonly itemName: string;
   readonly clientName: string;
   readonly personName: string;
-  /** It was undone, or it undoes another one. */
+  /** Undone, or undoing, within the same lines: together they are nothing. */
   readonly isUndone: boolean;
+  /** Undone by a line of another day: here it stands as it was closed. */
+  readonly isUndoneLater: boolean;
 }
 export interface NamedCredit extends Credit {
   readonly clientName: string;
@@ -102,10 +105,14 @@ export function namesIn(db: DbOrTx): Names {
   };
 }
 
-export const namedLines = (rows: readonly EntryRow[], names: Names): readonly LedgerLine[] => {
-  const undone = new Set(rows.flatMap((r) => (r.act === 'undone' ? [r.about, r.id] : [])));
+export const namedLines = (db: DbOrTx, rows: readonly EntryRow[], names: Names): readonly LedgerLine[] => {
+  const here = new Set(rows.map((r) => r.id));
+  const pairs = rows.filter((r) => r.act === 'undone' && r.about !== null && here.has(r.about));
+  const undone = new Set(pairs.flatMap((r) => [r.about, r.id]));
+  const later = undoneAmong(db, [...here]);
   return rows.map((r) => ({
     ...r,
+    isUndoneLater: later.has(r.id) && !undone.has(r.id),
     itemName: names.item(r.item),
     clientName: names.client(r.clientId),
     personName: names.person(r.personId),
@@ -162,7 +169,7 @@ export function loadLedgerDay(db: Db, on: string | undefined, nowMs: number): Se
     due: dueVisits(db, date, studio, names),
     dueSales: dueSales(db, date, studio),
     earlier: [...before].map(([day, visits]) => ({ date: day, visits })),
-    lines: namedLines(rows, names),
+    lines: namedLines(db, rows, names),
     sums: sumsOf(rows),
     credits: openCredits(db, names),
     closing: closing
