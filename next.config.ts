@@ -7,7 +7,8 @@ const config: NextConfig = {
   devIndicators: false,
   // `npm test` checks the types by itself; the first start need not wait for it
   typescript: { ignoreBuildErrors: true },
-  experimental: { optimizePackageImports: ['antd'] },
+  // the first page does not wait until every other one is loaded; scripts/serve.mjs loads them once it is quiet
+  experimental: { optimizePackageImports: ['antd'], preloadEntriesOnStart: false },
   headers: async () => [
     {
       source: '/:path*',

@@ -7,6 +7,18 @@ const IN_ONE = ['chart', 'choice', 'consult', 'first', 'frame', 'keep', 'killed'
 );
 const PORT = PART === 'two' ? 4174 : 4173;
 const NAME = PART === undefined ? 'browser' : `browser-${PART}`;
+const SEARCH_POPUPS = ['WebUIOmniboxPopup', 'WebUIOmniboxAimPopup'];
+const AS_PLAYWRIGHT = [
+  ...['AvoidUnnecessaryBeforeUnloadCheckSync', 'DestroyProfileOnBrowserClose', 'HttpsUpgrades', 'AimEnabled'],
+  ...[
+    'HttpsFirstBalancedModeAutoEnable',
+    'LensOverlay',
+    'MediaRouter',
+    'PaintHolding',
+    'ThirdPartyStoragePartitioning',
+  ],
+  ...['AvoidCorsURLLoaderRestartOnRedirect', 'OptimizationHints', 'NetworkTimeServiceQuerying'],
+];
 const KNOWN_TABLET = {
   name: 'strickle-tablet',
   value: 'the-tablet-of-the-browser-tests-0123456789',
@@ -50,6 +62,8 @@ export default defineConfig({
         '--disable-gpu',
         '--disable-quic',
         '--no-first-run',
+        // the browser's own search popups are pages too, two to a window; the rest is what Playwright switches off
+        `--disable-features=${[...SEARCH_POPUPS, ...AS_PLAYWRIGHT].join()}`,
         '--disable-background-networking',
         '--disable-component-update',
         '--disable-sync',

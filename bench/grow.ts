@@ -46,6 +46,9 @@ interface Template {
   readonly charts: readonly Row[];
   readonly readings: readonly Row[];
   readonly worked: readonly Row[];
+  /** What its services took, and the ledger's lines of what came for them. */
+  readonly parts: readonly Row[];
+  readonly lines: readonly Row[];
   readonly plan: Row | undefined;
   /** Acts as the plan's own schedule has them: kind and data, ms from the start. */
   readonly acts: readonly { readonly kind: string; readonly atMs: number; readonly data: string }[];
@@ -76,6 +79,8 @@ function templates(raw: BetterSqlite3.Database, db: Db): readonly Template[] {
     charts: of('charts', visit['id']),
     readings: of('readings', visit['id']),
     worked: of('worked', visit['id']),
+    parts: of('visit_parts', visit['id']),
+    lines: of('ledger_entries', visit['id']),
     plan: raw.prepare('select * from plans where case_hash = ?').get(visit['plan_hash'] ?? '') as Row | undefined,
     acts: typeof visit['plan_hash'] === 'string' ? actsOf(db, visit['plan_hash']) : [],
   }));
@@ -115,10 +120,10 @@ export function grow(file: string, share: number, nowMs: number): void {
   const card = raw.prepare("select * from clients where id = 'ottilie'").get() as Row;
   const people = (raw.prepare('select id from people').all() as Row[]).map((p) => String(p['id']));
   const put = Object.fromEntries(
-    ['clients', 'visits', 'charts', 'readings', 'worked', 'plans', 'table_journal', 'bookings'].map((t) => [
-      t,
-      writer(raw, t),
-    ]),
+    [
+      ...['clients', 'visits', 'charts', 'readings', 'worked', 'plans', 'table_journal', 'bookings'],
+      ...['visit_parts', 'ledger_entries'],
+    ].map((t) => [t, writer(raw, t)]),
   );
   const today = civilDateAt(nowMs, TIME_ZONE);
   const clients = Math.round(CLIENTS * share);
@@ -134,11 +139,19 @@ export function grow(file: string, share: number, nowMs: number): void {
     for (const row of t.charts) put['charts']?.({ ...row, ...own });
     for (const row of t.readings) put['readings']?.({ ...row, ...own });
     for (const row of t.worked) put['worked']?.({ ...row, ...own, ...movedTo(row, on) });
+    for (const row of t.parts) put['visit_parts']?.({ ...row, ...own });
+    t.lines.forEach((row, i) => {
+      if (row['kind'] !== 'service' || row['act'] !== 'taken' || row['paid'] === 'credit') return;
+      // without a number of its own the file gives it the next one
+      const line = { seq: null, id: `${id}-l${i}`, on_date: on, at_ms: atMs + 2_460_000, client_id: clientId };
+      put['ledger_entries']?.({ ...row, ...own, ...line });
+    });
     if (hash === null) return;
     t.acts.forEach(({ kind, atMs: offset, data }, i) =>
       put['table_journal']?.({ id: `${id}-${i}`, visit_id: id, at_ms: atMs + offset, kind, data }),
     );
   };
+  const course: { readonly id: string; readonly on: string; readonly t: Template }[] = [];
   const perClient = (Math.round(VISITS * share) - LONG) / clients;
   raw.transaction(() => {
     for (let c = 0; c < clients; c++) {
@@ -149,9 +162,11 @@ export function grow(file: string, share: number, nowMs: number): void {
       const from = c === 0 ? DAYS - 40 : random.whole(60, DAYS - 40);
       for (let v = 0; v < count; v++) {
         const on = addDays(today, -Math.max(2, Math.round((from * (count - v)) / count)));
-        visit(id, random.next() < 0.9 ? one(planned) : one(found), on);
+        course.push({ id, on, t: random.next() < 0.9 ? one(planned) : one(found) });
       }
     }
+    // written day by day, as a studio writes: what lies together in time lies together in the file
+    for (const { id, on, t } of course.sort((a, b) => a.on.localeCompare(b.on))) visit(id, t, on);
     raw
       .prepare("delete from bookings where status = 'booked' and starts_at_ms >= ?")
       .run(instantAt(today, 0, 0, TIME_ZONE));

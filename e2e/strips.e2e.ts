@@ -371,8 +371,10 @@ test('what the first pass left is gone over again in small strips, and only ther
   await lay.click();
   await expect(page).toHaveURL(/\/work$/);
   await expect(page.getByRole('heading', { name: 'Dry' })).toBeVisible();
-  const journal = (await bench(page.request, visitId)).journal;
-  expect(journal.filter((e) => e.kind === 'round')).toHaveLength(1);
+  // it is on the page at once and in the file a moment later
+  const rounds = async (): Promise<number> =>
+    (await bench(page.request, visitId)).journal.filter((e) => e.kind === 'round').length;
+  await expect.poll(rounds).toBe(1);
   // no act follows another faster than a hand
   await keyBound(page, 'PageDown');
   await page.waitForTimeout(900);

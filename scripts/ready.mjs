@@ -1,6 +1,6 @@
 // What must be there before anything runs: packages, the built app, Chromium for the browser tests. Plain Node.
 
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
@@ -17,14 +17,35 @@ export function must(what, command, args, env = process.env) {
   process.exit(done.status ?? 1);
 }
 
+const installedStamp = join('node_modules', '.strickle-lock');
+const lockHash = () => createHash('sha256').update(readFileSync('package-lock.json')).digest('hex');
+const isInstalled = () => existsSync(installedStamp) && readFileSync(installedStamp, 'utf8') === lockHash();
+/** Compilers work on every core. */
+const COMPILING = { ...process.env, JOBS: 'max' };
+
 /** Installs from the lock file where it differs from what is there. */
 export function installMissing() {
-  const stamp = join('node_modules', '.strickle-lock');
-  const lock = createHash('sha256').update(readFileSync('package-lock.json')).digest('hex');
-  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
+  if (isInstalled()) return;
   console.log('Installing packages; the database driver compiles, this takes some minutes …');
-  must('Installing', 'npm', ['ci', '--no-audit', '--no-fund']);
-  writeFileSync(stamp, lock);
+  must('Installing', 'npm', ['ci', '--no-audit', '--no-fund'], COMPILING);
+  writeFileSync(installedStamp, lockHash());
+}
+
+/**
+ * As above, but what must be compiled compiles beside what is called next: all else is there at once, that is when the
+ * promise is kept.
+ */
+export async function installBeside() {
+  if (isInstalled()) return;
+  console.log('Installing packages …');
+  must('Installing', 'npm', ['ci', '--no-audit', '--no-fund', '--ignore-scripts']);
+  const driver = spawn('npm', ['rebuild'], { stdio: ['ignore', 'ignore', 'inherit'], env: COMPILING });
+  const code = await new Promise((resolve) => driver.on('exit', resolve).on('error', () => resolve(1)));
+  if (code !== 0) {
+    console.error('The database driver did not compile.');
+    process.exit(1);
+  }
+  writeFileSync(installedStamp, lockHash());
 }
 
 function filesBelow(folder) {

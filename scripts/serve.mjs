@@ -1,7 +1,10 @@
 // Runs the application behind its outermost door and ends it in order: what is under way is answered, then the data
 // file is closed with everything folded in, so that a copy of it is whole. Started by scripts/run.mjs.
 
+import { readFileSync } from 'node:fs';
 import { createServer } from 'node:http';
+import { createRequire } from 'node:module';
+import { join } from 'node:path';
 import next from 'next';
 import { MOST_BYTES, turnedAway } from './doors.mjs';
 
@@ -11,6 +14,9 @@ const HOST = '127.0.0.1';
  * Connections are kept open longer than a tablet waits between two saves: one that closes just then would look lost.
  */
 const KEPT_OPEN_MS = 70_000;
+/** Pages that nobody has opened yet are loaded one by one once nobody has asked for anything so long. */
+const QUIET_MS = 3_000;
+const NEXT_PAGE_MS = 250;
 /** How long an answer under way may take when the server is stopped. */
 const LAST_ANSWERS_MS = 4_000;
 
@@ -40,7 +46,9 @@ async function answerFast(request, response, fast) {
   response.end(Buffer.from(await answer.arrayBuffer()));
 }
 
+let askedAt = 0;
 const server = createServer((request, response) => {
+  askedAt = Date.now();
   const away = turnedAway({ method: request.method ?? '', url: request.url ?? '', headers: request.headers }, port);
   if (away) return refuse(response, away);
   // set by src/server/startUp.ts: what a table sends many times a second goes without the framework between
@@ -61,6 +69,25 @@ server.on('error', (error) => {
   process.exit(2);
 });
 server.listen(port, HOST, () => console.log('Ready'));
+
+/** So that the first visit of a page is no slower than the next, and the first page of all waits for no other. */
+function loadPages() {
+  const built = join(process.cwd(), '.next', 'server');
+  const require = createRequire(join(built, 'pages.cjs'));
+  const waiting = Object.values(JSON.parse(readFileSync(join(built, 'app-paths-manifest.json'), 'utf8')));
+  const timer = setInterval(() => {
+    if (Date.now() - askedAt < QUIET_MS) return;
+    const file = waiting.shift();
+    if (file === undefined) return clearInterval(timer);
+    try {
+      require(join(built, file));
+    } catch {
+      // it says so itself when it is asked for
+    }
+  }, NEXT_PAGE_MS);
+  timer.unref();
+}
+if (mode !== 'dev') setTimeout(loadPages, QUIET_MS).unref();
 
 let ending = false;
 function end() {

@@ -65,12 +65,15 @@ export interface Sums {
   readonly owedMinor: number;
 }
 
-/** Sums of some lines. Always: cash + card + transfer + unsaid = earned + owed. */
-export function sumsOf(entries: readonly Line[]): Sums {
-  const sum = (of: (e: Line) => number): number => entries.reduce((s, e) => s + of(e), 0);
+/**
+ * Sums of some lines. Always: cash + card + transfer + unsaid = earned + owed.
+ * @param entries `times` = so many lines just like it, for a year whose lines are counted before they are summed
+ */
+export function sumsOf(entries: readonly (Line & { readonly times?: number | undefined })[]): Sums {
+  const sum = (of: (e: Line) => number): number => entries.reduce((s, e) => s + (e.times ?? 1) * of(e), 0);
   const paid = (how: Paid | null): number => sum((e) => (e.paid === how ? e.amountMinor : 0));
   return {
-    lines: entries.length,
+    lines: sum(() => 1),
     servicesMinor: sum((e) => (e.kind === 'service' ? e.amountMinor : 0)),
     goodsMinor: sum((e) => (e.kind === 'goods' ? e.amountMinor : 0)),
     earnedMinor: sum(earnedOf),

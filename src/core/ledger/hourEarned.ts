@@ -41,10 +41,14 @@ export function hourOf(parts: readonly DonePart[], roomMinorPerHour: number): Ho
 
 /** Each service that was done, what earns most first. */
 export function hoursEarned(parts: readonly DonePart[], roomMinorPerHour: number): readonly ServiceHour[] {
-  const services = [...new Set(parts.map((p) => p.service))];
-  return services
-    .flatMap((service): readonly ServiceHour[] => {
-      const own = parts.filter((p) => p.service === service);
+  const byService = new Map<string, DonePart[]>();
+  for (const part of parts) {
+    const own = byService.get(part.service);
+    if (own) own.push(part);
+    else byService.set(part.service, [part]);
+  }
+  return [...byService]
+    .flatMap(([service, own]): readonly ServiceHour[] => {
       const all = hourOf(own, roomMinorPerHour);
       if (!all) return [];
       const families = FAMILIES.flatMap((family) => {

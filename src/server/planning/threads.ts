@@ -27,19 +27,25 @@ export function planThreads(
 ): PlanThreads {
   const bundle = join(root, BUNDLE);
   const isBuilt = existsSync(bundle) && process.env.NODE_ENV === 'production';
-  const pool = new Piscina({
-    filename: pathToFileURL(isBuilt ? bundle : join(root, 'src', 'server', 'planning', 'plan.thread.ts')).href,
-    execArgv: isBuilt ? [] : ['--import', 'tsx'],
-    // built, all are kept: a thread begun anew is several times slower and remembers nothing
-    minThreads: isBuilt ? count : 1,
-    maxThreads: count,
-    concurrentTasksPerWorker: 1,
-    // the queue is ours: what is most pressing goes first
-    maxQueue: 'auto',
-  });
+  const begin = (): Piscina =>
+    new Piscina({
+      filename: pathToFileURL(isBuilt ? bundle : join(root, 'src', 'server', 'planning', 'plan.thread.ts')).href,
+      execArgv: isBuilt ? [] : ['--import', 'tsx'],
+      // built, all are kept: a thread begun anew is several times slower and remembers nothing
+      minThreads: isBuilt ? count : 1,
+      maxThreads: count,
+      concurrentTasksPerWorker: 1,
+      // the queue is ours: what is most pressing goes first
+      maxQueue: 'auto',
+    });
+  // not before the first plan: the first page after a start has the machine for itself
+  let pool: Piscina | null = null;
   return {
     count,
-    run: (question) => pool.run(question, { signal: AbortSignal.timeout(LONGEST_MS) }) as Promise<PlanAnswer>,
-    close: () => pool.destroy(),
+    run: (question) => {
+      pool ??= begin();
+      return pool.run(question, { signal: AbortSignal.timeout(LONGEST_MS) }) as Promise<PlanAnswer>;
+    },
+    close: async () => pool?.destroy(),
   };
 }

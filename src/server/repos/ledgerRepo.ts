@@ -20,6 +20,39 @@ export const entriesBetween = (db: DbOrTx, from: string, to: string): EntryRow[]
     .where(and(gte(ledgerEntries.onDate, from), lte(ledgerEntries.onDate, to)))
     .orderBy(asc(ledgerEntries.seq))
     .all();
+/** Lines that are alike in what is summed, and how many of them: a busy year has some hundred kinds of lines. */
+export interface LineGroup extends Pick<
+  EntryRow,
+  'kind' | 'act' | 'paid' | 'amountMinor' | 'vatBp' | 'item' | 'personId'
+> {
+  readonly month: string;
+  /** What its service was worked with at its visit; null = several, or not known. */
+  readonly product: string | null;
+  readonly times: number;
+}
+export function lineGroups(db: DbOrTx, from: string, to: string): LineGroup[] {
+  const { kind, act, paid, amountMinor, vatBp, item, personId } = ledgerEntries;
+  const month = sql<string>`substr(${ledgerEntries.onDate}, 1, 7)`;
+  const part = sql`${visitParts.visitId} = ${ledgerEntries.visitId} and ${visitParts.service} = ${item}`;
+  const product = sql<string | null>`(select ${visitParts.product} from ${visitParts} where ${part} limit 1)`;
+  const alike = {
+    month: month.as('month'),
+    kind,
+    act,
+    paid,
+    amountMinor,
+    vatBp,
+    item,
+    personId,
+    product: product.as('with'),
+  };
+  return db
+    .select({ ...alike, times: sql<number>`count(*)` })
+    .from(ledgerEntries)
+    .where(and(gte(ledgerEntries.onDate, from), lte(ledgerEntries.onDate, to)))
+    .groupBy(sql`1, 2, 3, 4, 5, 6, 7, 8, 9`)
+    .all();
+}
 /** Lines that give a line back or undo it. */
 export const entriesAbout = (db: DbOrTx, id: string): EntryRow[] =>
   db.select().from(ledgerEntries).where(eq(ledgerEntries.about, id)).all();
@@ -82,20 +115,27 @@ export const closingsBetween = (db: DbOrTx, from: string, to: string): ClosingRo
 export const putVisitPart = (db: DbOrTx, row: typeof visitParts.$inferInsert): void => {
   db.insert(visitParts).values(row).onConflictDoNothing().run();
 };
-/** What services took at the visits of a span of civil dates, with who did them. */
-export const partsBetween = (
-  db: DbOrTx,
-  from: string,
-  to: string,
-): (VisitPartRow & { readonly personId: string; readonly onDate: string })[] =>
-  db
-    .select({ part: visitParts, personId: visits.personId, onDate: visits.onDate })
-    .from(visits)
-    // in this order: SQLite goes by the days, not through all parts of all years
-    .crossJoin(visitParts)
-    .where(and(eq(visitParts.visitId, visits.id), gte(visits.onDate, from), lte(visits.onDate, to)))
-    .all()
-    .map(({ part, ...v }) => ({ ...part, ...v }));
+/** One line of what came for a service of a visit, beside what that service took. */
+export interface PartLine extends Pick<
+  VisitPartRow,
+  'visitId' | 'place' | 'service' | 'family' | 'minutes' | 'materialsMinor'
+> {
+  readonly personId: string;
+  readonly amountMinor: number;
+  readonly vatBp: number;
+}
+/**
+ * Lines of the services of the visits of a span of civil dates, those of one part together; what was given back later
+ * is with its visit. Read bare: they are some ten thousand in a busy year.
+ */
+export const partLines = (db: DbOrTx, from: string, to: string): readonly PartLine[] =>
+  // `cross join`: SQLite goes by the days, not through all parts of all years
+  db.all<PartLine>(sql`
+    select p.visit_id as visitId, p.place, p.service, p.family, p.minutes, p.materials_minor as materialsMinor,
+      v.person_id as personId, e.amount_minor as amountMinor, e.vat_bp as vatBp
+    from visits v cross join visit_parts p on p.visit_id = v.id
+      cross join ledger_entries e on e.visit_id = v.id and e.kind = 'service' and e.item = p.service
+    where v.on_date between ${from} and ${to} order by v.on_date, v.id, p.place`);
 
 const noService = sql`not exists (select 1 from ledger_entries e where e.visit_id = ${visits.id} and e.kind = 'service' and e.act = 'taken' and not exists (select 1 from ledger_entries u where u.about = e.id and u.act = 'undone'))`;
 /** Visits that were done and of which no service stands in the ledger, by their day. */

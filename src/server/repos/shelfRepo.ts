@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gt, gte, isNull, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, gte, sql } from 'drizzle-orm';
 import type { DbOrTx } from '../db/openDatabase';
 import { bookings, clients, shelfItems, shelfLots, shelfMoves, visitUses, visits } from '../db/schema';
 
@@ -98,7 +98,7 @@ export const lastUseOf = (db: DbOrTx, clientId: string): readonly UsedItem[] =>
 const MEAN_OF = 200;
 /** What a visit used in the mean of the last two hundred that were closed, whole units, up. */
 export const meanUse = (db: DbOrTx): readonly UsedItem[] => {
-  const latest = sql`(select v.id from visits v where v.status = 'closed' order by v.closed_at_ms desc limit ${MEAN_OF})`;
+  const latest = sql`(select v.id from visits v where v.closed_at_ms is not null order by v.closed_at_ms desc limit ${MEAN_OF})`;
   const of = sql`${visitUses.visitId} in ${latest}`;
   const visitsCounted = db
     .select({ n: sql<number>`count(distinct ${visitUses.visitId})` })
@@ -123,8 +123,14 @@ export const bookedFrom = (
   db
     .select({ clientId: bookings.clientId, startsAtMs: bookings.startsAtMs, zones: bookings.zones })
     .from(bookings)
-    .leftJoin(visits, eq(visits.bookingId, bookings.id))
-    .where(and(gte(bookings.startsAtMs, fromMs), eq(bookings.status, 'booked'), isNull(visits.closedAtMs)))
+    .where(
+      and(
+        gte(bookings.startsAtMs, fromMs),
+        eq(bookings.status, 'booked'),
+        // not as a join: SQLite would first go through every visit of twenty years
+        sql`not exists (select 1 from ${visits} where ${visits.bookingId} = ${bookings.id} and ${visits.closedAtMs} is not null)`,
+      ),
+    )
     .orderBy(asc(bookings.startsAtMs))
     .all();
 

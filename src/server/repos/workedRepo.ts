@@ -171,12 +171,12 @@ const zonesRead = prepared((db) =>
     .select({ row: worked, reading: readings.data })
     .from(worked)
     .innerJoin(readings, readToo())
-    .innerJoin(visits, eq(visits.id, worked.visitId))
     .where(
       and(
         isNotNull(worked.plannedOn),
         lt(worked.plannedOn, sql.placeholder('before')),
-        isNull(visits.endedAs),
+        // not as a join: SQLite would first go through every visit of twenty years
+        sql`not exists (select 1 from ${visits} where ${visits.id} = ${worked.visitId} and ${visits.endedAs} is not null)`,
         wasSaid(),
       ),
     )

@@ -24,7 +24,7 @@ import { chartsOf, readingsOf, readVisit, saidNoBefore, visitCount, type VisitRo
 import { alertsOf } from './alerts';
 import { bodyOf, chartOnSheet } from './chartOnSheet';
 import { changesOf } from './consultRules';
-import { feltBefore } from './feltBefore';
+import { feltBefore, workedLately } from './feltBefore';
 import { homeCareHere, type HomeCareHere } from './homeCare';
 import { zonePasts, type ZonePast } from './history';
 import { lessonsOf } from './lessons';
@@ -124,7 +124,8 @@ export function partsOf(
   const person = readPerson(db, visit.personId);
   if (!client || !studio || !person) return undefined;
   const pasts = zonePasts(db, client.id, visit);
-  const worked = workedBefore(db, client.id, visit);
+  const lately = workedLately(db, client.id, visit);
+  const worked = workedBefore(lately);
   const zones = chartsOf(db, visit.id).map((c) => ({
     zone: c.zone as ZoneId,
     side: c.side,
@@ -144,7 +145,7 @@ export function partsOf(
       zones,
       rules: changesOf(db),
       knownProducts: knownProducts(db, client, visit.consult.facts),
-      heatFelt: feltBefore(db, client.id, visit),
+      heatFelt: feltBefore(lately),
     },
     pasts,
   };

@@ -9,7 +9,7 @@ import { loadBench, partsOf, type Bench } from './bench';
 import { saveChart, saveConsult, saveReading } from './asTablet';
 import { closeVisit } from './closeVisit';
 import { appendJournal } from './appendJournal';
-import { feltBefore } from './feltBefore';
+import { feltBefore, workedLately } from './feltBefore';
 import { openVisit } from './openVisit';
 import { loadPrices, savePrices } from './prices';
 import { readClient } from '../repos/clientRepo';
@@ -252,7 +252,7 @@ describe('what a practitioner reaches for first', () => {
 describe('how wax felt before', () => {
   it('is learned from the readings of closed visits, with what was planned then, and makes the next plan cooler', () => {
     const { id, bench } = opened('ottilie');
-    const before = feltBefore(open.db, 'ottilie');
+    const before = feltBefore(workedLately(open.db, 'ottilie'));
     let { version } = bench.visit;
     for (const zone of bench.zones) {
       const reading = { ...ALL_OFF, heatFelt: 'too-warm' } as const;
@@ -276,7 +276,7 @@ describe('how wax felt before', () => {
       ),
     );
     value(closeVisit(open.db, id, { version, next: null }, NOW));
-    const after = feltBefore(open.db, 'ottilie');
+    const after = feltBefore(workedLately(open.db, 'ottilie'));
     // both sides felt alike: counted once
     expect(after.length).toBe(before.length + 1);
     expect(after.at(-1)).toMatchObject({ on: bench.visit.onDate, zone: 'underarm', felt: 'too-warm' });

@@ -9,16 +9,21 @@ import { isSaid } from '../../core/reading';
 import { readable } from '../db/json';
 import type { DbOrTx } from '../db/openDatabase';
 import type { VisitRow } from '../repos/visitRepo';
-import { workedReadings } from '../repos/workedRepo';
+import { workedReadings, type WorkedReading } from '../repos/workedRepo';
 
 type Felt = NonNullable<ClientCase['heatFelt']>[number];
 
 /** Skin and ways of working change: the latest visits speak, and no save has to read a client's whole history. */
 const MOST_VISITS = 12;
+/** What a client's latest visits say of heat and of what was good, latest visit first: read once for both. */
+export const workedLately = (
+  db: DbOrTx,
+  clientId: string,
+  before?: Pick<VisitRow, 'onDate' | 'id'>,
+): readonly WorkedReading[] => workedReadings(db, clientId, MOST_VISITS, before);
 
-/** Oldest first; both sides of a zone that felt alike at one visit count once. */
-export function feltBefore(db: DbOrTx, clientId: string, before?: Pick<VisitRow, 'onDate' | 'id'>): readonly Felt[] {
-  const rows = workedReadings(db, clientId, MOST_VISITS, before);
+/** Oldest first; both sides of a zone that felt alike at one visit count once. @param rows latest visit first */
+export function feltBefore(rows: readonly WorkedReading[]): readonly Felt[] {
   const latest = [...new Set(rows.map((r) => r.visitId))].reverse();
   return latest.flatMap((visitId) => {
     const said = rows

@@ -7,7 +7,7 @@ import { ok } from '../../core/shared';
 import { civilDateAt } from '../clock';
 import type { Db } from '../db/openDatabase';
 import { notFound, type ServiceResult } from '../errors';
-import { closingsBetween, entriesBetween, partsBetween, type ClosingRow, type EntryRow } from '../repos/ledgerRepo';
+import { closingsBetween, lineGroups, type ClosingRow, type LineGroup } from '../repos/ledgerRepo';
 import { allProducts, readStudio } from '../repos/studioRepo';
 import { namesIn, openCredits, type NamedCredit } from './ledgerDay';
 
@@ -30,12 +30,13 @@ export interface LedgerBook {
   readonly closings: readonly Pick<ClosingRow, 'onDate' | 'lines' | 'earnedMinor' | 'cashMinor' | 'countedMinor'>[];
 }
 
-function rowsBy(entries: readonly EntryRow[], nameOf: (e: EntryRow) => string): readonly BookRow[] {
+function rowsBy(lines: readonly LineGroup[], nameOf: (e: LineGroup) => string): readonly BookRow[] {
   const found = new Map<string, BookRow>();
-  for (const e of entries) {
+  for (const e of lines) {
     const name = nameOf(e);
     const at = found.get(name) ?? { name, lines: 0, earnedMinor: 0 };
-    found.set(name, { name, lines: at.lines + (e.act === 'taken' ? 1 : 0), earnedMinor: at.earnedMinor + earnedOf(e) });
+    const taken = e.act === 'taken' ? e.times : 0;
+    found.set(name, { name, lines: at.lines + taken, earnedMinor: at.earnedMinor + e.times * earnedOf(e) });
   }
   return [...found.values()]
     .filter((r) => r.earnedMinor !== 0)
@@ -49,26 +50,22 @@ export function loadBook(db: Db, year: number | undefined, nowMs: number): Servi
   const thisYear = Number(civilDateAt(nowMs, studio.timeZone).slice(0, 4));
   const of = year ?? thisYear;
   const [from, to] = [`${of}-01-01`, `${of}-12-31`];
-  const entries = entriesBetween(db, from, to);
+  const lines = lineGroups(db, from, to);
   const names = namesIn(db);
   const products = new Map(allProducts(db).map((p) => [p.id, p.data.product.name]));
-  const worked = new Map(
-    partsBetween(db, from, to).map((p) => [`${p.visitId} ${p.service}`, p.product === null ? null : p.product]),
-  );
-  const earned = entries.filter((e) => e.kind === 'service' || e.kind === 'goods');
+  const earned = lines.filter((e) => e.kind === 'service' || e.kind === 'goods');
   const services = earned.filter((e) => e.kind === 'service');
-  const productOf = (e: EntryRow): string => {
+  const productOf = (e: LineGroup): string => {
     if (e.kind === 'goods') return names.item(e.item);
-    const product = worked.get(`${e.visitId} ${e.item}`);
-    return product === undefined || product === null ? 'Several, or not known' : (products.get(product) ?? product);
+    return e.product === null ? 'Several, or not known' : (products.get(e.product) ?? e.product);
   };
   return ok({
     ...{ year: of, thisYear, currency: studio.currency },
     months: Array.from({ length: 12 }, (_, i) => {
       const month = `${of}-${String(i + 1).padStart(2, '0')}`;
-      return { month, sums: sumsOf(entries.filter((e) => e.onDate.startsWith(month))) };
+      return { month, sums: sumsOf(lines.filter((e) => e.month === month)) };
     }),
-    total: sumsOf(entries),
+    total: sumsOf(lines),
     services: rowsBy(services, (e) => names.item(e.item)),
     persons: rowsBy(earned, (e) => names.person(e.personId) || 'Nobody was named'),
     products: rowsBy(earned, productOf),

@@ -4,7 +4,7 @@
 import 'server-only';
 import type { Family } from '../../core/anatomy';
 import { FAMILIES } from '../../core/anatomy';
-import { earnedOf, hoursEarned, vatOf, WEEKS, type DonePart, type ServiceHour } from '../../core/ledger';
+import { hoursEarned, vatInside, WEEKS, type DonePart, type ServiceHour } from '../../core/ledger';
 import type { ProductEffect, TableFacts, YearFacts } from '../../core/ledger';
 import { TURNOVER_MIN } from '../../core/materials';
 import { addDays, daysBetween, ok } from '../../core/shared';
@@ -13,7 +13,7 @@ import { atomically } from '../db/atomically';
 import type { Db, DbOrTx } from '../db/openDatabase';
 import type { StudioMoney } from '../db/schema';
 import { notFound, stale, type ServiceResult } from '../errors';
-import { entriesBetween, missedAndDone, partsBetween } from '../repos/ledgerRepo';
+import { missedAndDone, partLines } from '../repos/ledgerRepo';
 import { readPeople, readStudio, setSettings, type StudioRow } from '../repos/studioRepo';
 import { loadHours } from './hours';
 import { namesIn } from './ledgerDay';
@@ -59,26 +59,35 @@ interface VisitPart extends DonePart {
 
 /** What was done in a span with what came for it; a visit that nobody has entered yet is not in it. */
 export function donePartsBetween(db: DbOrTx, from: string, to: string): readonly VisitPart[] {
-  const net = new Map<string, number>();
-  // what was given back later belongs to the visit all the same
-  for (const e of entriesBetween(db, from, '9999-12-31')) {
-    if (e.kind !== 'service' || e.visitId === null) continue;
-    const key = `${e.visitId} ${e.item}`;
-    net.set(key, (net.get(key) ?? 0) + earnedOf(e) - vatOf(e));
+  const parts: (VisitPart & { place: number; netMinor: number })[] = [];
+  for (const line of partLines(db, from, to)) {
+    const netMinor = line.amountMinor - vatInside(line.amountMinor, line.vatBp);
+    const last = parts.at(-1);
+    // lines of one part stand together
+    if (last?.visitId === line.visitId && last.place === line.place) {
+      last.netMinor += netMinor;
+      continue;
+    }
+    // each field by its name: what is spread out of a row is several times slower to read
+    const { visitId, place, service, family, minutes, materialsMinor, personId } = line;
+    parts.push({ visitId, place, service, family, minutes, materialsMinor, personId, netMinor });
   }
-  return partsBetween(db, from, to).flatMap((p) => {
-    const netMinor = net.get(`${p.visitId} ${p.service}`);
-    return netMinor === undefined ? [] : [{ ...p, netMinor }];
-  });
+  return parts;
 }
 
 function productEffects(parts: readonly VisitPart[]): LedgerSums['products'] {
   const mean = (of: readonly VisitPart[], value: (p: VisitPart) => number): number =>
     of.reduce((s, p) => s + value(p), 0) / Math.max(1, of.length);
+  const byService = new Map<string, VisitPart[]>();
+  for (const part of parts) {
+    if (part.family === null) continue;
+    const own = byService.get(part.service);
+    if (own) own.push(part);
+    else byService.set(part.service, [part]);
+  }
   const effects = FAMILIES.flatMap((family): readonly (readonly [Family, ProductEffect])[] => {
     // like is compared with like: only services that were worked with it and without it
-    const both = [...new Set(parts.map((p) => p.service))].flatMap((service) => {
-      const own = parts.filter((p) => p.service === service && p.family !== null);
+    const both = [...byService.values()].flatMap((own) => {
       const [with_, without] = [own.filter((p) => p.family === family), own.filter((p) => p.family !== family)];
       return with_.length > 0 && without.length > 0 ? [{ n: own.length, with_, without }] : [];
     });
@@ -181,7 +190,13 @@ export function loadLedger(db: Db, period: Period, nowMs: number): ServiceResult
             .join(', '),
     services: hoursEarned(parts, room).map((h) => ({ ...h, name: names.item(h.service) })),
     persons: hoursEarned(
-      parts.map((p) => ({ ...p, service: p.personId })),
+      parts.map(({ personId: service, family, minutes, materialsMinor, netMinor }) => ({
+        service,
+        family,
+        minutes,
+        materialsMinor,
+        netMinor,
+      })),
       room,
     ).map((h) => ({ ...h, name: names.person(h.service) })),
     year: withSaid(own.facts, said),

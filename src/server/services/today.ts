@@ -19,7 +19,7 @@ import { journalOf } from '../repos/journalRepo';
 import { visitOfBooking, type VisitRow } from '../repos/visitRepo';
 import { partsOf } from './bench';
 import { changesOf } from './consultRules';
-import { feltBefore } from './feltBefore';
+import { feltBefore, workedLately } from './feltBefore';
 import { knownProducts } from './knownProducts';
 import { clientMarks, startingChart, zonePasts } from './history';
 import { studioHold } from './studioHold';
@@ -88,7 +88,8 @@ function forecast(
   const on = civilDateAt(booking.startsAtMs, studio.timeZone);
   const pasts = zonePasts(db, client.id);
   const marks = clientMarks(db, client.id);
-  const worked = workedBefore(db, client.id);
+  const lately = workedLately(db, client.id);
+  const worked = workedBefore(lately);
   const zones = booking.zones.map((z) => ({
     ...z,
     data: startingChart(z.zone, pasts.get(zoneKey(z)), on, marks.get(zoneKey(z))),
@@ -110,7 +111,7 @@ function forecast(
       zones,
       rules,
       knownProducts: knownProducts(db, client, consult.facts),
-      heatFelt: feltBefore(db, client.id),
+      heatFelt: feltBefore(lately),
     },
     nowMs,
     { owner: { kind: 'booking', id: booking.id }, priority: 'day' },

@@ -7,9 +7,7 @@ import type { Way } from '../../core/products';
 import { isSaid } from '../../core/reading';
 import type { Reading } from '../db/schema';
 import { readable } from '../db/json';
-import type { DbOrTx } from '../db/openDatabase';
-import type { VisitRow } from '../repos/visitRepo';
-import { workedReadings } from '../repos/workedRepo';
+import type { WorkedReading } from '../repos/workedRepo';
 
 const LATEST_VISITS = 3;
 /** A good reading (from memory): nearly all came off, little broke, the skin was calm and the heat was right. */
@@ -24,14 +22,12 @@ const isGood = (r: Reading): boolean =>
   r.bleeding !== 'keeps-on' &&
   r.heatFelt === 'right';
 
-/** By zone and side; a zone whose latest reading was not good has none. */
-export function workedBefore(
-  db: DbOrTx,
-  clientId: string,
-  before?: Pick<VisitRow, 'onDate' | 'id'>,
-): ReadonlyMap<string, NonNullable<ZoneCase['worked']>> {
-  const latest = new Map<string, ReturnType<typeof workedReadings>[number]>();
-  for (const row of workedReadings(db, clientId, LATEST_VISITS, before)) {
+/** By zone and side; a zone whose latest reading was not good has none. @param lately latest visit first */
+export function workedBefore(lately: readonly WorkedReading[]): ReadonlyMap<string, NonNullable<ZoneCase['worked']>> {
+  const visits = new Set([...new Set(lately.map((r) => r.visitId))].slice(0, LATEST_VISITS));
+  const latest = new Map<string, WorkedReading>();
+  for (const row of lately) {
+    if (!visits.has(row.visitId)) break;
     // zones are checked on the way in
     const key = zoneKey({ zone: row.zone as ZoneCase['zone'], side: row.side });
     if (!latest.has(key)) latest.set(key, row);

@@ -67,6 +67,10 @@ export const visits = sqliteTable(
     index('visits_past').on(t.clientId, t.status, t.endedAs, t.onDate, t.createdAtMs, t.id),
     // the ledger's days: what was done in a span of time and by whom, so that no consultation is read for it
     index('visits_on').on(t.onDate, t.status, t.endedAs, t.personId, t.id),
+    // the latest that were closed: what a visit uses in the mean
+    index('visits_closed')
+      .on(t.closedAtMs, t.id)
+      .where(sql`closed_at_ms is not null`),
     index('visits_plan').on(t.planHash),
     // how long a practitioner takes
     index('visits_timed')

@@ -1,0 +1,1 @@
+CREATE INDEX `visits_closed` ON `visits` (`closed_at_ms`,`id`) WHERE closed_at_ms is not null;
