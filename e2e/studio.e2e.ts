@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
-import { ready } from './support';
+import { bench, openVisit, ready } from './support';
 
 const WCAG = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
 
@@ -77,7 +77,7 @@ test('the studio’s settings: a service drawn, a house rule with its reason, wo
   await expect(page).toHaveURL(/\/studio\/people$/);
 });
 
-test('heat is read in °F where the studio says so, everywhere alike, and typed so too', async ({ page }) => {
+test('heat is read in °F where the studio says so, everywhere alike, and typed so too', async ({ page, request }) => {
   const unit = async (label: string): Promise<void> => {
     await page.goto('/studio/house');
     await ready(page);
@@ -94,11 +94,22 @@ test('heat is read in °F where the studio says so, everywhere alike, and typed 
   await page.goto('/products');
   await ready(page);
   await expect(page.getByText(/^1\d\d–1\d\d °F$/).first()).toBeVisible();
-  await expect(page.locator('main')).not.toContainText('°C');
+  await expect(page.locator('main')).not.toContainText(/°C(?![a-z])/);
   await page.goto('/pots');
   await ready(page);
   await expect(page.getByRole('spinbutton', { name: /^Measured in Film hard wax.*°F$/ })).toBeVisible();
-  await expect(page.locator('main')).not.toContainText('°C');
+  await expect(page.locator('main')).not.toContainText(/°C(?![a-z])/);
+  // the span beside the heat is read in the same unit, and holds it
+  const visitId = await openVisit(request, 'saoirse');
+  await bench(request, visitId);
+  await page.goto(`/visits/${visitId}/match`);
+  const atTouch = page.getByText(/at touch, \d+–\d+/).first();
+  await expect(atTouch).toBeVisible();
+  const [, low = 0, high = 0] = /at touch, (\d+)–(\d+)/.exec((await atTouch.textContent()) ?? '')?.map(Number) ?? [];
+  const said = page.getByText(/^\d+ °F$/).first();
+  const target = Number(((await said.textContent()) ?? '').split(' ')[0]);
+  expect(low).toBeGreaterThan(80);
+  expect([low <= target, target <= high]).toEqual([true, true]);
   await page.goto('/studio/house');
   await ready(page);
   await expect(page.getByRole('spinbutton', { name: 'Room heat' })).toHaveValue('71.6');
@@ -106,4 +117,57 @@ test('heat is read in °F where the studio says so, everywhere alike, and typed 
   await page.reload();
   await ready(page);
   await expect(page.getByRole('spinbutton', { name: 'Room heat' })).toHaveValue('22');
+});
+
+test('lengths and weights are read in inches and ounces where the studio says so, typed so, and kept as they were', async ({
+  page,
+  request,
+}) => {
+  const units = async (long: string, weight: string): Promise<void> => {
+    await page.goto('/studio/house');
+    await ready(page);
+    for (const [name, label] of [
+      ['Unit of lengths', long],
+      ['Unit of weights', weight],
+    ] as const) {
+      await page.getByRole('combobox', { name }).press('ArrowDown');
+      await page.getByTitle(label).last().click();
+    }
+    await page.getByRole('button', { name: 'Save' }).click();
+    await expect(page.getByText('Saved.')).toBeVisible();
+  };
+  const visitId = await openVisit(request, 'saoirse');
+  const at = `/visits/${visitId}`;
+  const seen = ['/products', '/pots', '/shelf', '/rules', '/clients/ottilie', '/'];
+  const stations = ['chart', 'match', 'strips', 'work', 'return'].map((s) => `${at}/${s}`);
+  await units('inches, as on a rule', 'ounces and pounds');
+  const found: string[] = [];
+  for (const path of [...seen, ...stations]) {
+    await page.goto(path);
+    await ready(page);
+    const text = await page.locator('main').innerText();
+    const metric = /.{0,40}\d ?(mm|cm²?|kg|g)\b.{0,20}/.exec(text);
+    found.push(metric ? `${path}: ${metric[0]}` : 'ok');
+  }
+  expect(found.filter((f) => f !== 'ok')).toEqual([]);
+  expect(found).toHaveLength(seen.length + stations.length);
+  // what a person wrote in the kitchen stays as it was said; the recipe is read as everything is
+  await page.goto('/kitchen');
+  await ready(page);
+  await expect(page.getByTestId('sugar')).toHaveText(/^\d+(\.\d)? oz$/);
+  // 283.5 g is ten ounces, by definition
+  await page.goto('/pots');
+  await ready(page);
+  await page.getByRole('button', { name: 'Weigh, fill, way of heating, sensor' }).first().click();
+  await page
+    .getByRole('spinbutton', { name: /^Wax in .*, oz$/ })
+    .first()
+    .fill('10');
+  await page.getByRole('button', { name: 'Weighed' }).first().click();
+  await expect(page.getByText('weighed 10 oz').first()).toBeVisible();
+  await units('millimetres and centimetres', 'grams and kilograms');
+  await page.goto('/pots');
+  await ready(page);
+  await page.getByRole('button', { name: 'Weigh, fill, way of heating, sensor' }).first().click();
+  await expect(page.getByText('weighed 283 g').first()).toBeVisible();
 });

@@ -4,7 +4,7 @@ import { cookies } from 'next/headers';
 import { connection } from 'next/server';
 import type { ReactNode } from 'react';
 import { getDb } from '@/server/db/client';
-import { heatUnitOf } from '@/server/heatUnit';
+import { readInOf } from '@/server/readIn';
 import { COLOURS } from '@/ui/colours';
 import { AppTheme } from '@/ui/AppTheme.client';
 import { ROOM_COOKIE } from '@/ui/roomCookie';
@@ -34,13 +34,15 @@ export const viewport: Viewport = { width: 'device-width', initialScale: 1, them
 export default async function RootLayout({ children }: { readonly children: ReactNode }) {
   // every page is made for its request: its scripts carry the nonce of that request (src/proxy.ts)
   await connection();
-  const unit = heatUnitOf(getDb());
+  const { heatUnit, lengthUnit, weightUnit } = readInOf(getDb());
   const isEvening = (await cookies()).get(ROOM_COOKIE)?.value === 'evening';
   return (
     // the button changes it without the server
     <html
       lang="en"
-      data-heat={unit}
+      data-heat={heatUnit}
+      data-long={lengthUnit}
+      data-weight={weightUnit}
       data-theme={isEvening ? 'evening' : undefined}
       suppressHydrationWarning
       className={`${text.variable} ${heading.variable}`}

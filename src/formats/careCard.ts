@@ -1,5 +1,6 @@
 // The care card: care as clock times counted from the end of a visit, in words for the client; on paper, in a message.
 
+import { withSizes } from './size';
 import { careCatalogue, type CareCatalogue, type CareMoment, type HomeCareId } from '../core/care';
 
 const HOUR_MS = 3_600_000;
@@ -55,8 +56,8 @@ export function careLines(moments: readonly CareMoment[], fromMs: number, told: 
   for (const { hours, by, text } of moments) {
     const when = momentWords(start + hours * HOUR_MS, by, told);
     const last = lines.at(-1);
-    if (last?.when === when) last.what += `; ${care[text]}`;
-    else lines.push({ when, what: care[text] });
+    if (last?.when === when) last.what += `; ${withSizes(care[text])}`;
+    else lines.push({ when, what: withSizes(care[text]) });
   }
   return lines;
 }

@@ -35,6 +35,10 @@ export const degApart = (k: number, digits = 0): string => `${rounded(readKelvin
 /** `53–59°` */
 export const degSpan = (fromC: number, toC: number): string => `${heatNumber(fromC)}–${deg(toC)}`;
 
+/** The whole degrees that lie inside of a span, where the sign stands elsewhere: `54–57`. */
+export const heatInside = (minC: number, maxC: number): string =>
+  `${Math.ceil(readHeat(minC))}–${Math.floor(readHeat(maxC))}`;
+
 /** Degrees in a sentence of the core, as the studio reads them: `54.5 °C`, `50 to 60 °C`, `50–60 °C`, `3° cooler`. */
 export function withHeat(text: string): string {
   if (heatUnit() === 'C') return text;

@@ -2,6 +2,7 @@
 // pull, and what stays. It names the zone,
 // never the client.
 
+import { sizedPair } from './size';
 import { ZONES } from '../core/anatomy';
 import type { PlanStrip, PlanZone } from '../core/plan';
 import type { Ring, Vec } from '../core/shared';
@@ -62,7 +63,7 @@ export function stripsSvg(zone: PlanZone): string {
     const { slab, size } = waxOf(s, line);
     const arrow = pullArrow(s, 9 * line);
     return (
-      `<g><title>Strip ${s.number}, ${Math.round(s.lengthMm)} by ${Math.round(s.widthMm)} mm, tab on ${s.tabOn === 'hair' ? 'hair' : `${s.tabOn} skin`}</title><path d="${ringPath(s.outline)}" fill="none" stroke="${WAX.edge}" stroke-width="${n(0.5 * line)}"/>` +
+      `<g><title>Strip ${s.number}, ${sizedPair(Math.round(s.lengthMm), ' by ', Math.round(s.widthMm), 'mm')}, tab on ${s.tabOn === 'hair' ? 'hair' : `${s.tabOn} skin`}</title><path d="${ringPath(s.outline)}" fill="none" stroke="${WAX.edge}" stroke-width="${n(0.5 * line)}"/>` +
       `<path d="${slab.path}" fill="${WAX.body}"/><path d="${slab.grain}" fill="none" stroke="${WAX.edge}" stroke-opacity="0.5" stroke-width="${n(0.6 * line)}"/><path d="${ringPath(slab.tab)}" fill="${WAX.edge}"/>` +
       `<path d="M${n(arrow.from[0])} ${n(arrow.from[1])}L${n(arrow.to[0])} ${n(arrow.to[1])}" stroke="${PULL}" stroke-width="${n(2 * line)}"/><path d="${ringPath(arrow.head)}" fill="${PULL}"/>` +
       `<circle cx="${n(slab.disc[0])}" cy="${n(slab.disc[1])}" r="${n(0.8 * size)}" fill="#FFFDF8"/><text x="${n(slab.disc[0])}" y="${n(slab.disc[1] + 0.35 * size)}" font-size="${n(size)}" text-anchor="middle">${s.number}</text></g>`

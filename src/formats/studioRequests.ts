@@ -28,6 +28,8 @@ export const houseRequest = Joi.alternatives(
       timeZone: Joi.string().max(60).required(),
       currency,
       heatUnit: Joi.string().valid('C', 'F').required(),
+      lengthUnit: Joi.string().valid('mm', 'in').required(),
+      weightUnit: Joi.string().valid('g', 'oz').required(),
       firstWeekday: Joi.number().integer().min(0).max(6).required(),
       roomC: Joi.number().min(5).max(45).required(),
       humidityPct: Joi.number().min(0).max(100).required(),

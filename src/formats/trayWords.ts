@@ -1,5 +1,7 @@
 // The tray in words: the same on the screen and on paper.
 
+import { withSizes } from './size';
+
 const ITEMS: Readonly<Record<string, string>> = {
   'film-hard': 'Film hard wax',
   'cream-hard': 'Cream hard wax',
@@ -28,5 +30,5 @@ export function itemWords({ item, amount, unit }: TrayItem): { readonly name: st
   const units = unit === 'pair' && amount !== 1 ? 'pairs' : unit;
   // nobody weighs tenths of a gram into a tray
   const count = unit === 'g' || unit === 'ml' ? Math.ceil(amount) : amount;
-  return { name: ITEMS[item] ?? plain, amount: unit === 'piece' ? String(count) : `${count} ${units}` };
+  return { name: ITEMS[item] ?? plain, amount: unit === 'piece' ? String(count) : withSizes(`${count} ${units}`) };
 }

@@ -1,7 +1,7 @@
 // What the server does when it starts and beside its requests: holds the data file, plans in threads, makes the day's
 // backup, looks through the file page by page, tidies away what nobody will ask for again.
 
-import { heatUnitOf } from './heatUnit';
+import { readInOf } from './readIn';
 import 'server-only';
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
@@ -88,7 +88,7 @@ function warmAfterChanges(): void {
 export function startUp(): void {
   holdDb();
   const mended = mendTimeZone(getDb());
-  heatUnitOf(getDb());
+  readInOf(getDb());
   if (mended !== null) log.warn({ mended }, 'the time zone of the studio could not be used; it is the machine’s now');
   // for the script that runs the server (scripts/serve.mjs)
   (globalThis as typeof globalThis & { strickleFast?: typeof fastRoute }).strickleFast = fastRoute;

@@ -2,6 +2,7 @@
 
 import { Dropdown } from 'antd';
 import { useRouter } from 'next/navigation';
+import { markOf } from './marks';
 import styles from './TopBar.module.css';
 
 interface Props {
@@ -9,7 +10,7 @@ interface Props {
   readonly person: string | null;
 }
 
-/** Who stands at this tablet, as an initial: changes of cards and rules are written down under this name. */
+/** Who stands at this tablet, by their mark: changes of cards and rules are written down under this name. */
 export function AtTablet({ people, person }: Props) {
   const router = useRouter();
   if (people.length === 0) return null;
@@ -38,7 +39,7 @@ export function AtTablet({ people, person }: Props) {
         title={name ?? 'Who is here?'}
         data-known={name !== undefined}
       >
-        {name === undefined ? '?' : name.slice(0, 1)}
+        {person === null ? '?' : markOf(people, person)}
       </button>
     </Dropdown>
   );

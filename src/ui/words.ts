@@ -1,6 +1,7 @@
 // Dates, degrees and money in words, for the reader's eye. Locale en-GB for now; units follow the studio later.
 
 import { withHeat } from '@/formats/heat';
+import { withSizes } from '@/formats/size';
 
 export { degrees } from '@/formats/heat';
 const LOCALE = 'en-GB';
@@ -49,7 +50,8 @@ export function span(from: string, to: string): string {
     : `${dayMonth(from)} – ${dayMonth(to)}`;
 }
 /** Dates and degrees inside a sentence of the core, in the reader's form. */
-export const withDates = (text: string): string => withHeat(text).replace(/\b\d{4}-\d{2}-\d{2}\b/g, (d) => dayMonth(d));
+export const withDates = (text: string): string =>
+  withSizes(withHeat(text)).replace(/\b\d{4}-\d{2}-\d{2}\b/g, (d) => dayMonth(d));
 const shortDay = (date: string): string =>
   formatOf({ day: 'numeric', month: 'short', timeZone: 'UTC' }).format(civil(date));
 /** `17 Dec – 13 Jan`, for narrow places. */

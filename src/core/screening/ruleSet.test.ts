@@ -112,3 +112,38 @@ describe('referenceTable', () => {
     ).toMatchObject({ wait: '12 days', waitDays: 12 });
   });
 });
+
+describe('what a change may and may not', () => {
+  it('refuses them all where one is refused, whichever it is', () => {
+    const good: RuleChange = { code: 'skin.acid', waitDays: 10, reason: '' };
+    const bad: RuleChange = { code: 'skin.acid', waitDays: 1, reason: 'short' };
+    const answers = [[bad], [good, bad], [bad, good]].map((changes) => ruleSetOf(changes));
+    expect(answers.map((a) => (a.ok ? 'ok' : a.error.code))).toEqual(Array(3).fill('rule.reason-missing'));
+    expect(ruleSetOf([good]).ok).toBe(true);
+  });
+  it('asks no reason for what is as strict as before, and one for the first day less', () => {
+    const acid = RULES.find((r) => r.code === 'skin.acid');
+    const wait = acid ? waitOf(acid) : null;
+    expect(wait).toBeGreaterThan(1);
+    expect(failure({ code: 'skin.acid', waitDays: wait ?? 0, reason: '' })).toBe('ok');
+    expect(failure({ code: 'skin.acid', waitDays: (wait ?? 0) - 1, reason: '' })).toBe('rule.reason-missing');
+    expect(failure({ code: 'skin.acid', outcome: 'postpone', reason: '' })).toBe('ok');
+    expect(failure({ code: 'skin.acid', outcome: 'decline', reason: '' })).toBe('ok');
+    expect(failure({ code: 'skin.acid', outcome: 'adapt', reason: '' })).toBe('rule.reason-missing');
+  });
+  it('counts the letters of a reason, not the blanks, and days up to a thousand', () => {
+    const milder = { code: 'skin.acid', outcome: 'adapt' } as const;
+    expect(failure({ ...milder, reason: 'mild gel' })).toBe('ok');
+    expect(failure({ ...milder, reason: '  mild g    ' })).toBe('rule.reason-missing');
+    expect(failure({ code: 'skin.acid', waitDays: 1000, reason: '' })).toBe('ok');
+    expect(failure({ code: 'skin.acid', waitDays: 1001, reason: '' })).toBe('rule.wait');
+  });
+  it('reaches the rules of two facts together as well', () => {
+    const code = 'both.thinner-alcohol';
+    expect(failure({ code, outcome: 'decline', reason: '' })).toBe('ok');
+    const set = setOf([{ code, outcome: 'decline', reason: '' }]);
+    const both = [{ fact: 'blood-thinner' }, { fact: 'alcohol', lastOn: input.on }] as const;
+    expect(judge({ ...input, facts: both }).outcome).not.toBe('decline');
+    expect(judge({ ...input, ruleSet: set, facts: both }).outcome).toBe('decline');
+  });
+});

@@ -224,6 +224,19 @@ describe('spots', () => {
 });
 
 describe('overrides', () => {
+  it('lift the rule that they name and no other one', () => {
+    const two: FoundFact[] = [
+      { fact: 'acid-exfoliant', lastOn: ON },
+      { fact: 'retinoid-topical', lastOn: ON },
+    ];
+    const lifted = (codes: readonly string[]): string =>
+      judged(two, [zone('underarm')], { overrides: codes.map((code) => ({ code, reason: 'one drop, on the hand' })) })
+        .outcome;
+    expect(lifted([])).toBe('postpone');
+    expect(lifted(['skin.acid'])).toBe('postpone');
+    expect(lifted(['skin.retinoid'])).toBe('postpone');
+    expect(lifted(['skin.acid', 'skin.retinoid'])).toBe('adapt');
+  });
   const acid: FoundFact = { fact: 'acid-exfoliant', lastOn: daysAgo(5) };
   it('let a soft rule give way for a reason: adapt, with the reason beside it', () => {
     const result = judged([acid], [zone('underarm')], {

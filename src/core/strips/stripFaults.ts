@@ -52,11 +52,11 @@ export function stripFaults(
     if (isTooLarge({ ...s, widthCm: 0 }, input.largestCm)) {
       say(
         'too-long',
-        `${Math.round(10 * s.lengthCm)} mm long; this hand pulls up to about ${Math.round(10 * longest)}.`,
+        `${Math.round(10 * s.lengthCm)} mm long; this hand pulls up to about ${Math.round(10 * longest)} mm.`,
       );
     }
     if (isTooLarge({ ...s, lengthCm: 0 }, input.largestCm)) {
-      say('too-wide', `${Math.round(10 * s.widthCm)} mm wide; up to about ${Math.round(10 * widest)} here.`);
+      say('too-wide', `${Math.round(10 * s.widthCm)} mm wide; up to about ${Math.round(10 * widest)} mm here.`);
     }
     // dabs of a faded border are small, and their rim lies on hair that stays
     if (input.fade && isInside([input.fade.band], s.outline[0] ?? s.tab)) continue;

@@ -1,3 +1,4 @@
+import { sized } from '@/formats/size';
 import Link from 'next/link';
 import { FACT_WORDS } from '@/core/screening';
 import type { ClientCard } from '@/server/services/clients';
@@ -30,7 +31,7 @@ export function CardRecord({ card }: { readonly card: ClientCard }) {
           Sensitivity {profile.sensitivity} of 5, {profile.skin} skin
           {profile.ingrownProne ? ', prone to ingrown hair' : ''}.
           {profile.statureCm && profile.massKg
-            ? ` ${profile.statureCm} cm, ${profile.massKg} kg.`
+            ? ` ${sized(profile.statureCm, 'cm')}, ${sized(profile.massKg, 'kg')}.`
             : ' Height not noted: zones are drawn at average size.'}
         </p>
         {profile.standing.length > 0 ? (
@@ -63,7 +64,8 @@ export function CardRecord({ card }: { readonly card: ClientCard }) {
                     {place}: {mark.kind}
                   </strong>{' '}
                   <span className="quiet">
-                    {2 * mark.radiusMm} mm{mark.since ? `, since ${dayMonthYear(mark.since)}` : ''}
+                    {sized(2 * mark.radiusMm, 'mm')}
+                    {mark.since ? `, since ${dayMonthYear(mark.since)}` : ''}
                     {mark.note ? `. ${mark.note}` : ''}
                   </span>
                 </li>

@@ -1,3 +1,4 @@
+import { sized } from '@/formats/size';
 import { dayMonthYear } from '@/ui/words';
 
 const WIDTH = 420;
@@ -17,7 +18,7 @@ export function LengthThread({
     <svg
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       role="img"
-      aria-label={shown.map((l) => `${dayMonthYear(l.on)}: ${l.lengthMm} mm`).join('; ')}
+      aria-label={shown.map((l) => `${dayMonthYear(l.on)}: ${sized(l.lengthMm, 'mm')}`).join('; ')}
       style={{ width: '100%', maxWidth: 460, display: 'block' }}
     >
       <line x1="4" x2={WIDTH - 4} y1={HEIGHT - 18} y2={HEIGHT - 18} stroke="var(--hairline-strong)" />

@@ -1,5 +1,6 @@
 'use client';
 
+import { sized } from '@/formats/size';
 import type { FirstRun } from '@/server/services/firstRun';
 import styles from './First.module.css';
 
@@ -24,7 +25,7 @@ export function Wares({ wares, here, onTap }: Props) {
               <Drawn form={w.form} isHere={isHere} />
               <strong>{name}</strong>
               <span className="quiet">
-                {rest ?? w.form}, hair from {shortestOf(w)} mm
+                {rest ?? w.form}, hair from {sized(shortestOf(w), 'mm')}
               </span>
               {isHere ? (
                 <span className={styles.tick} aria-hidden="true">

@@ -1,5 +1,6 @@
 // What a shelf opens and what is lost without, in words.
 
+import { sized } from '@/formats/size';
 import type { FirstRun } from '@/server/services/firstRun';
 import { shortestOf } from './Wares';
 
@@ -15,7 +16,7 @@ const FOR: Readonly<Record<Ware['family'], string>> = {
 export const opensWords = (here: readonly Ware[]): readonly { readonly name: string; readonly says: string }[] =>
   here.map((w) => ({
     name: w.name.split(', ')[0] ?? w.name,
-    says: `${FOR[w.family]}; hair from ${shortestOf(w)} mm.`,
+    says: `${FOR[w.family]}; hair from ${sized(shortestOf(w), 'mm')}.`,
   }));
 
 const WITHOUT: Readonly<Record<Ware['family'], string>> = {

@@ -1,5 +1,6 @@
 'use client';
 
+import { sized } from '@/formats/size';
 import { deg } from '@/formats/heat';
 import { Button, Input } from 'antd';
 import { useState } from 'react';
@@ -50,7 +51,7 @@ function batchWords(b: Batch, today: string): string {
   const over = b.keepsTo !== null && b.keepsTo < today;
   const keeps = b.keepsTo === null ? '' : `${over ? 'past' : 'keeps to'} ${dayMonth(b.keepsTo)}`;
   const met = b.met === 0 ? '' : `met by ${plural(b.met, 'client')}`;
-  return [b.firmness, b.jarG === null ? '' : `${b.jarG} g`, keeps, met, b.by].filter(Boolean).join(', ');
+  return [b.firmness, b.jarG === null ? '' : sized(b.jarG, 'g'), keeps, met, b.by].filter(Boolean).join(', ');
 }
 
 /** How it worked, and on whom: a word that can be added later. */

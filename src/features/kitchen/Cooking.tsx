@@ -1,5 +1,6 @@
 'use client';
 
+import { sized } from '@/formats/size';
 import { deg, withHeat } from '@/formats/heat';
 import { coolsInMin, KNEAD_MIN, remedies, type Trouble } from '@/core/kitchen';
 import type { OpenBatch } from '@/server/services/kitchen';
@@ -56,8 +57,10 @@ function WaterLeft({ batch, now }: { readonly batch: OpenBatch; readonly now: Ba
         <i data-end style={{ left: share(waterEndG) }} />
       </div>
       <span>
-        {last ? `${Math.round(waterNowG)} g; ${toGo} g still to boil off` : `${Math.round(all)} g at the start`},{' '}
-        {Math.round(waterEndG)} g at the end
+        {last
+          ? `${sized(Math.round(waterNowG), 'g')}; ${sized(toGo, 'g')} still to boil off`
+          : `${sized(Math.round(all), 'g')} at the start`}
+        , {sized(Math.round(waterEndG), 'g')} at the end
       </span>
     </div>
   );
@@ -112,7 +115,10 @@ export function headingFor(batch: OpenBatch, nowMs: number): readonly [string, s
     case 'knead':
       return ['Knead and pull with wet hands', `About ${KNEAD_MIN} min, until it is opaque.`];
     default:
-      return [`Into the jar: ${batch.lot}`, `About ${Math.round(now.makesG / 10) * 10} g. Write the lot on it.`];
+      return [
+        `Into the jar: ${batch.lot}`,
+        `About ${sized(Math.round(now.makesG / 10) * 10, 'g')}. Write the lot on it.`,
+      ];
   }
 }
 

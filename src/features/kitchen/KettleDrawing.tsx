@@ -1,5 +1,6 @@
 // The pot cut open: syrup, its foam, how far foam may come, the flame while it is on the heat.
 
+import { sized } from '@/formats/size';
 import type { Kettle } from '@/core/kitchen';
 import { headroom, type Recipe } from '@/core/kitchen';
 
@@ -30,7 +31,7 @@ export function KettleDrawing({ recipe, kettle, isOn, foams }: Props) {
     <svg
       viewBox="0 0 240 312"
       role="img"
-      aria-label={`${fillCm.toFixed(1)} cm of syrup in the pot, ${freeCm.toFixed(0)} cm free`}
+      aria-label={`${sized(fillCm, 'cm', 1)} of syrup in the pot, ${sized(freeCm, 'cm', 0)} free`}
     >
       <path
         d={`M${LEFT} ${syrupY} H${RIGHT} V${FLOOR - 14} Q${RIGHT} ${FLOOR} ${RIGHT - 14} ${FLOOR} H${LEFT + 14} Q${LEFT} ${FLOOR} ${LEFT} ${FLOOR - 14} Z`}
@@ -67,7 +68,7 @@ export function KettleDrawing({ recipe, kettle, isOn, foams }: Props) {
         fontWeight="700"
         fill="var(--walnut)"
       >
-        {freeCm.toFixed(0)} cm free
+        {sized(freeCm, 'cm', 0)} free
       </text>
       {isOn ? (
         <g fill="none" stroke="var(--madder)" strokeWidth="2">

@@ -1,5 +1,6 @@
 'use client';
 
+import { sized } from '@/formats/size';
 import { deg } from '@/formats/heat';
 import { useState } from 'react';
 import { BATCH_STEPS, type BatchStep } from '@/core/kitchen';
@@ -87,7 +88,7 @@ function stepResult({ open, nextLot }: Kitchen, step: BatchStep): string {
   if (!open) return step === 'jar' ? `lot ${nextLot}` : '';
   const began = open.notes.findLast((n) => n.kind === 'step' && n.what === step)?.atMs;
   const min = (ms: number): string => `${Math.max(0, Math.round((ms - open.weighedAtMs) / 60_000))} min`;
-  if (step === 'weigh') return `${open.recipe.sugarG} g sugar`;
+  if (step === 'weigh') return `${sized(open.recipe.sugarG, 'g')} sugar`;
   if (step === 'dish' && open.offC !== null) return `off at ${deg(open.offC)}`;
   if (step === 'cook') return `to ${deg(open.endC)}`;
   if (step === 'jar') return `lot ${open.lot}`;

@@ -1,8 +1,9 @@
 'use client';
 
+import { SizeField } from '@/ui/SizeField.client';
 import { HeatField } from '@/ui/HeatField.client';
 import { deg } from '@/formats/heat';
-import { Button, Input, InputNumber, Popconfirm } from 'antd';
+import { Button, Input, Popconfirm } from 'antd';
 import { useState } from 'react';
 import type { OpenBatch } from '@/server/services/kitchen';
 import type { BatchNow } from './batchNow';
@@ -108,15 +109,15 @@ function IntoJar({ acts, batch }: Props) {
   const [words, setWords] = useState('');
   return (
     <>
-      <InputNumber
+      <SizeField
+        of="g"
+        whole
         aria-label="Weighed in the jar"
         min={10}
         max={8000}
-        precision={0}
         value={jarG}
         onChange={setJarG}
         placeholder="weighed"
-        suffix="g"
         size="large"
       />
       <Input

@@ -1,7 +1,9 @@
 'use client';
 
+import { SizeField } from '@/ui/SizeField.client';
+import { sized, withSizes } from '@/formats/size';
 import { deg } from '@/formats/heat';
-import { Button, InputNumber, Radio } from 'antd';
+import { Button, Radio } from 'antd';
 import { useState } from 'react';
 import {
   boilPlan,
@@ -72,34 +74,34 @@ export function Weighing({ acts, draft, onDraft }: Props) {
           <dl className={styles.weights}>
             <div>
               <dt>Sugar</dt>
-              <dd data-testid="sugar">{recipe.sugarG} g</dd>
+              <dd data-testid="sugar">{sized(recipe.sugarG, 'g')}</dd>
             </div>
             <div>
               <dt>Water</dt>
-              <dd>{recipe.waterG} g</dd>
+              <dd>{sized(recipe.waterG, 'g')}</dd>
             </div>
             <div>
               <dt>Lemon juice</dt>
-              <dd>{recipe.lemonG} g</dd>
+              <dd>{sized(recipe.lemonG, 'g')}</dd>
             </div>
           </dl>
           <p>
             Take it off at <b>{deg(end)}</b>: {stageWords(end, waterC)}. On this stove{' '}
             {endsAtS === null ? 'it never gets there' : minutesWords(endsAtS)}
             {stoveBatches > 0 ? `, by ${stoveBatches} batches` : ', an estimate'}. Makes about{' '}
-            <b>{makesG.toLocaleString('en-GB')} g</b>, {servicesWords(makesG)}.
+            <b>{withSizes(`${makesG.toLocaleString('en-GB')} g`)}</b>, {servicesWords(makesG)}.
           </p>
           <div className={styles.fields}>
             <span id="jar-words">In the jar</span>
-            <InputNumber
+            <SizeField
+              of="g"
+              whole
               aria-labelledby="jar-words"
               min={200}
               max={4000}
               step={50}
-              precision={0}
               value={draft.jarG}
               onChange={(g) => onDraft({ ...draft, jarG: g ?? draft.jarG })}
-              suffix="g"
             />
             <span id="hands-words">Your hands today</span>
             <Radio.Group
@@ -124,7 +126,7 @@ export function Weighing({ acts, draft, onDraft }: Props) {
           </p>
           {room.isEnough ? null : (
             <p role="alert" className={styles.bad}>
-              It would foam over: this pot bears {room.mostSugarG} g of sugar. Take a larger pot, or less.
+              It would foam over: this pot bears {sized(room.mostSugarG, 'g')} of sugar. Take a larger pot, or less.
             </p>
           )}
           <Where acts={acts} />

@@ -1,5 +1,6 @@
 'use client';
 
+import { SizeField } from '@/ui/SizeField.client';
 import { deg } from '@/formats/heat';
 import { HeatField } from '@/ui/HeatField.client';
 import { Button, InputNumber } from 'antd';
@@ -44,22 +45,22 @@ export function Where({ acts }: { readonly acts: KitchenActs }) {
           suffix="m"
         />
         <span id="wide-words">Pot, inside width</span>
-        <InputNumber
+        <SizeField
+          of="cm"
           aria-labelledby="wide-words"
           min={8}
           max={50}
           value={kettle.widthCm}
           onChange={(cm) => setDraft({ ...draft, kettle: { ...kettle, widthCm: cm ?? kettle.widthCm } })}
-          suffix="cm"
         />
         <span id="high-words">Pot, inside height</span>
-        <InputNumber
+        <SizeField
+          of="cm"
           aria-labelledby="high-words"
           min={5}
           max={50}
           value={kettle.heightCm}
           onChange={(cm) => setDraft({ ...draft, kettle: { ...kettle, heightCm: cm ?? kettle.heightCm } })}
-          suffix="cm"
         />
       </div>
       <p className="quiet">

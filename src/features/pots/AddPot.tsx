@@ -1,6 +1,8 @@
 'use client';
 
-import { Button, InputNumber, Select } from 'antd';
+import { sizeSign } from '@/formats/size';
+import { SizeField } from '@/ui/SizeField.client';
+import { Button, Select } from 'antd';
 import { useState } from 'react';
 import type { NewPot, PotsView } from '@/server/services/pots';
 import { SENSORS } from './PotMore';
@@ -33,14 +35,14 @@ export function AddPot({ products, onAdd, isFirst }: Props) {
           options={products.map((p) => ({ value: p.id, label: p.name }))}
           onChange={setProduct}
         />
-        <InputNumber
-          aria-label="Wax in the new pot, g"
+        <SizeField
+          of="g"
+          whole
+          aria-label={`Wax in the new pot, ${sizeSign('g')}`}
           min={20}
           max={5000}
-          precision={0}
           value={waxG}
           onChange={setWaxG}
-          suffix="g"
         />
       </div>
       <div className={styles.line}>

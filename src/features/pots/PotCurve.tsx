@@ -1,6 +1,7 @@
 // A pot over the day: heat that was solid, to come dashed, the windows of the visits under "lay and pull", when to
 // switch and when to fill up.
 
+import { sized } from '@/formats/size';
 import { deg, degSpan } from '@/formats/heat';
 import type { PotDay } from '@/core/pots';
 import { actWords } from '@/features/today/potDayWords';
@@ -52,7 +53,9 @@ export function PotCurve({ pot, day, isFailed, fromMs, nowMs, today, ribbon }: P
   );
   const heatAt = (atMs: number): number => coming.findLast(([t]) => t <= atMs)?.[1] ?? pot.tempC ?? LOW_C;
   const acts = (day?.acts ?? []).map((a) => ({ atMs: fromMs + 1000 * a.atS, words: actWords(a, fromMs, timeZone) }));
-  const fills = day?.refill ? [{ atMs: fromMs + 1000 * day.refill.atS, words: `add ${day.refill.addG} g` }] : [];
+  const fills = day?.refill
+    ? [{ atMs: fromMs + 1000 * day.refill.atS, words: `add ${sized(day.refill.addG, 'g')}` }]
+    : [];
   const moments = [...acts, ...fills].filter((m) => isShown(m.atMs)).sort((a, b) => a.atMs - b.atMs);
   return (
     <svg

@@ -1,5 +1,7 @@
 'use client';
 
+import { SizeField } from '@/ui/SizeField.client';
+import { sized, sizeSign } from '@/formats/size';
 import { Button, Checkbox, Input, InputNumber, Popconfirm, Select } from 'antd';
 import { useState } from 'react';
 import type { PotChange, PotOnPage } from '@/server/services/pots';
@@ -114,15 +116,15 @@ function Grams({ pot, acts }: Pick<Props, 'pot' | 'acts'>) {
   };
   return (
     <div className={styles.line}>
-      <InputNumber
-        aria-label={`Wax in ${pot.name}, g`}
+      <SizeField
+        of="g"
+        whole
+        aria-label={`Wax in ${pot.name}, ${sizeSign('g')}`}
         min={0}
         max={5000}
-        precision={0}
         value={grams}
         onChange={setGrams}
-        placeholder={`${pot.waxG} g by count`}
-        suffix="g"
+        placeholder={`${sized(pot.waxG, 'g')} by count`}
       />
       <Button disabled={grams === null} onClick={() => void note('weighed')}>
         Weighed

@@ -1,5 +1,6 @@
 'use client';
 
+import { sized } from '@/formats/size';
 import { degSpan } from '@/formats/heat';
 import { Button } from 'antd';
 import { useState } from 'react';
@@ -85,7 +86,8 @@ export function PotRow(props: PotRowProps) {
           <p data-at={pot.next?.at}>{window}</p>
         )}
         <p className="quiet">
-          {pot.waxG} g{pot.lot === '' ? '' : `, lot ${pot.lot}`}. {readyWords(day, fromMs, timeZone)}
+          {sized(pot.waxG, 'g')}
+          {pot.lot === '' ? '' : `, lot ${pot.lot}`}. {readyWords(day, fromMs, timeZone)}
         </p>
         {day?.short ? <p className={styles.short}>{upperFirst(refillWords(day.refill, fromMs, timeZone))}</p> : null}
         {faults.map((f) => (

@@ -1,6 +1,8 @@
 // A pot cut open: the can with its wax as high as its grams, what is molten and what is still solid, how far down the
 // visits of today will take it, the heater's rings lit while it is on, the probe.
 
+import { sized } from '@/formats/size';
+
 /** Grams of a can filled to its rim line (from memory: half a litre). */
 const FULL_G = 500;
 const [TOP, BOTTOM, LEFT, RIGHT] = [40, 150, 32, 168] as const;
@@ -43,7 +45,7 @@ export function PotSection({ waxG, melted, isOn, hasProbe, isPaste, after }: Pro
   const isCold = melted !== null && melted < 0.05 && !isPaste;
   const core = melted === null || isPaste ? 0 : Math.sqrt(1 - melted);
   const [cx, cy] = [(LEFT + RIGHT) / 2, (level + BOTTOM) / 2];
-  const levels = spread([{ label: `now ${waxG} g`, grams: waxG }, ...after]);
+  const levels = spread([{ label: `now ${sized(waxG, 'g')}`, grams: waxG }, ...after]);
   return (
     <svg viewBox="0 0 300 172" role="img" aria-label={sectionWords(waxG, melted, isPaste)}>
       <path
@@ -118,6 +120,6 @@ export function PotSection({ waxG, melted, isOn, hasProbe, isPaste, after }: Pro
 }
 
 function sectionWords(waxG: number, melted: number | null, isPaste: boolean): string {
-  if (melted === null || isPaste) return `${waxG} g in the pot`;
-  return `${waxG} g in the pot, about ${Math.round(100 * melted)} % molten`;
+  if (melted === null || isPaste) return `${sized(waxG, 'g')} in the pot`;
+  return `${sized(waxG, 'g')} in the pot, about ${Math.round(100 * melted)} % molten`;
 }

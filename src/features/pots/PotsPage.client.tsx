@@ -1,5 +1,6 @@
 'use client';
 
+import { sized } from '@/formats/size';
 import { usePots } from '@/features/live/livePots';
 import { faultWords, heatFigure } from '@/features/live/potWords';
 import type { LivePot } from '@/server/pots/livePot';
@@ -118,11 +119,11 @@ function noteWords({ kind, tempC, felt, grams }: PotsView['notes'][number]): str
     case 'wrist':
       return `wrist: ${felt === null ? '' : FELT_WORDS[felt]}${tempC === null ? '' : ` at ${heatFigure(tempC)}`}`;
     case 'weighed':
-      return `weighed ${grams} g`;
+      return `weighed ${sized(grams ?? 0, 'g')}`;
     case 'added':
-      return `${grams} g added`;
+      return `${sized(grams ?? 0, 'g')} added`;
     case 'used':
-      return `${grams} g used`;
+      return `${sized(grams ?? 0, 'g')} used`;
     default:
       return tempC === null ? 'switched off' : `set to ${heatFigure(tempC)}`;
   }

@@ -1,5 +1,6 @@
 'use client';
 
+import { withSizes } from '@/formats/size';
 import { Button, Checkbox, InputNumber, Radio, Slider } from 'antd';
 import { useRef, useState } from 'react';
 import {
@@ -135,7 +136,7 @@ export function Choosing({
             checked={preferences[name]}
             onChange={(e) => void send({ ...choice, preferences: { ...preferences, [name]: e.target.checked } })}
           >
-            {words} {note === '' ? null : <small>{note}</small>}
+            {words} {note === '' ? null : <small>{withSizes(note)}</small>}
           </Checkbox>
         ))}
       </div>

@@ -2,7 +2,9 @@
 
 import { InputNumber } from 'antd';
 import { boundsOf, type Product, type ProductFault } from '@/core/products';
-import { heatSign, heatTyped, readHeat, withHeat } from '@/formats/heat';
+import { withHeat } from '@/formats/heat';
+import { withSizes } from '@/formats/size';
+import { unitRead } from './unitRead';
 import { valueAt } from './draft';
 import type { Field } from './fields';
 import styles from './Products.module.css';
@@ -22,10 +24,7 @@ export function FigureFields({ fields, product, faults, onChange }: Props) {
         const value = valueAt(product, f.path);
         const bound = boundsOf(f.path);
         const fault = faults.find((x) => x.path === f.path);
-        const isHeat = f.unit === '°C';
-        const read = (n: number): number => (isHeat ? Number(readHeat(n).toFixed(1)) : n);
-        const typed = (n: number): number => (isHeat ? heatTyped(n) : n);
-        const unit = isHeat ? heatSign() : f.unit;
+        const { read, typed, unit } = unitRead(f.unit);
         return (
           <label key={f.path} className={styles.field}>
             <span>{f.label}</span>
@@ -37,11 +36,13 @@ export function FigureFields({ fields, product, faults, onChange }: Props) {
               inputMode="decimal"
               status={fault ? 'error' : ''}
               data-path={f.path}
-              title={bound ? `${read(bound.min)} to ${read(bound.max)} ${isHeat ? unit : bound.unit}` : undefined}
+              title={
+                bound ? `${read(bound.min)} to ${read(bound.max)} ${unit === f.unit ? bound.unit : unit}` : undefined
+              }
               aria-invalid={fault !== undefined}
               onChange={(v) => onChange(f.path, v === null ? Number.NaN : typed(v))}
             />
-            {fault ? <small role="alert">{withHeat(fault.message)}</small> : null}
+            {fault ? <small role="alert">{withSizes(withHeat(fault.message))}</small> : null}
           </label>
         );
       })}

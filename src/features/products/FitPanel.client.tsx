@@ -1,11 +1,12 @@
 'use client';
 
-import { degSpan, heatSign, heatTyped, readHeat } from '@/formats/heat';
+import { degSpan } from '@/formats/heat';
 import { Button, InputNumber } from 'antd';
 import { useState } from 'react';
 import type { Product } from '@/core/products';
 import { useWorkerAnswer } from '@/ui/useWorkerAnswer';
 import type { HeatAnswer, HeatQuestion } from '@/workers/heat.worker';
+import { unitRead } from './unitRead';
 import styles from './Products.module.css';
 
 interface Props {
@@ -34,23 +35,25 @@ export function FitPanel({ product, roomC, onTake }: Props) {
     asked,
   );
   const fit = answer !== null && answer !== 'failed' && answer.kind === 'fit' ? answer : null;
-  const number = (key: keyof typeof seen, label: string, unit: string, step: number) => (
-    <label className={styles.field}>
-      <span>{label}</span>
-      <InputNumber<number>
-        value={unit === '°C' ? Number(readHeat(seen[key]).toFixed(1)) : seen[key]}
-        step={step}
-        suffix={unit === '°C' ? heatSign() : unit}
-        controls={false}
-        inputMode="decimal"
-        onChange={(v) => {
-          const typed = v !== null && unit === '°C' ? heatTyped(v) : v;
-          setSeen({ ...seen, [key]: typed ?? seen[key] });
-          setAsked(null);
-        }}
-      />
-    </label>
-  );
+  const number = (key: keyof typeof seen, label: string, kept: string, step: number) => {
+    const { read, typed, unit } = unitRead(kept);
+    return (
+      <label className={styles.field}>
+        <span>{label}</span>
+        <InputNumber<number>
+          value={read(seen[key])}
+          step={step}
+          suffix={unit}
+          controls={false}
+          inputMode="decimal"
+          onChange={(v) => {
+            setSeen({ ...seen, [key]: v === null ? seen[key] : typed(v) });
+            setAsked(null);
+          }}
+        />
+      </label>
+    );
+  };
   const ask = (): void =>
     setAsked({
       kind: 'fit',

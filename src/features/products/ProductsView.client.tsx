@@ -1,5 +1,6 @@
 'use client';
 
+import { sized, sizedPair } from '@/formats/size';
 import { degrees, heatNumber } from '@/formats/heat';
 import { Button, Checkbox, Modal } from 'antd';
 import Link from 'next/link';
@@ -170,7 +171,7 @@ function ProductRow({
             <strong>
               {heatNumber(m.labelC.min)}–{degrees(m.labelC.max)}
             </strong>
-            , {m.thicknessMm.usual} mm, hair {m.shortestMm}–{m.longestMm} mm
+            , {sized(m.thicknessMm.usual, 'mm')}, hair {sizedPair(m.shortestMm, '–', m.longestMm, 'mm')}
           </p>
         ))}
         <p className="quiet">

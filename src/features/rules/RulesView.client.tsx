@@ -1,5 +1,6 @@
 'use client';
 
+import { withSizes } from '@/formats/size';
 import { Button, Form, Input, Modal, Radio, Table } from 'antd';
 import type { TableColumnsType } from 'antd';
 import { useMemo, useState } from 'react';
@@ -144,7 +145,7 @@ function Found({ row }: { readonly row: Row }) {
       <strong>{row.when}</strong>
       <span className="quiet">
         {row.scope}
-        {row.also ? ` · ${row.also}` : ''}
+        {row.also ? ` · ${withSizes(row.also)}` : ''}
       </span>
       <span className={styles.narrow}>
         {row.text} {row.wait === '' ? '' : `Waits: ${row.wait}.`}

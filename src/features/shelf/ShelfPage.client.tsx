@@ -1,10 +1,11 @@
 'use client';
 
-import { Button, InputNumber } from 'antd';
+import { Button } from 'antd';
 import { useState } from 'react';
 import { Rooms } from '@/ui/Rooms';
 import type { Shelf, ShelfRow } from '@/server/services/shelf';
 import { dayMonth, plural } from '@/ui/words';
+import { AmountField } from './AmountField';
 import { Goods } from './Goods';
 import { amountWords, finding, lotsWords } from './shelfWords';
 import { ShelfSide } from './ShelfSide';
@@ -155,15 +156,13 @@ function CountField({ row, counts, onCounts }: CountProps) {
   const { id, name, unit, amount } = row;
   const others = Object.fromEntries(Object.entries(counts).filter(([other]) => other !== id));
   return (
-    <InputNumber
+    <AmountField
       aria-label={`Counted: ${name}`}
+      unit={unit}
       min={0}
-      max={1_000_000}
-      precision={0}
       value={counts[id] ?? null}
       placeholder={amount === null ? '' : `${amountWords(amount, unit)} by count of the visits`}
       onChange={(v) => onCounts(v === null ? others : { ...counts, [id]: v })}
-      suffix={unit}
     />
   );
 }

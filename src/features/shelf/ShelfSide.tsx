@@ -1,12 +1,13 @@
 'use client';
 
-import { Button, Input, InputNumber, Select } from 'antd';
+import { Button, Input, Select } from 'antd';
 import Link from 'next/link';
 import { useState } from 'react';
 import type { Recall, Shelf } from '@/server/services/shelf';
 import { DateField } from '@/ui/DateField.client';
 import { getJson } from '@/ui/sendJson';
 import { dayMonth, plural } from '@/ui/words';
+import { AmountField } from './AmountField';
 import { amountWords } from './shelfWords';
 import { TermsForm } from './TermsForm';
 import type { ShelfActs } from './useShelf';
@@ -142,15 +143,13 @@ function Delivery({ acts }: { readonly acts: ShelfActs }) {
             setAmount(all.find((r) => r.id === id)?.pack ?? null);
           }}
         />
-        <InputNumber
+        <AmountField
           aria-label="How much came"
+          unit={row?.unit}
           min={1}
-          max={1_000_000}
-          precision={0}
           value={amount}
           placeholder="how much"
           onChange={setAmount}
-          suffix={row?.unit ?? ''}
         />
         <Input aria-label="Lot" placeholder="lot" maxLength={40} value={lot} onChange={(e) => setLot(e.target.value)} />
         <DateField aria-label="Keeps to" min={today} value={expiresOn} onChange={setExpiresOn} placeholder="keeps to" />

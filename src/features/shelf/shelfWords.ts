@@ -1,12 +1,13 @@
 // The shelf in words.
 
+import { withSizes } from '@/formats/size';
 import type { Shelf, ShelfRow } from '@/server/services/shelf';
 import { dayMonth, plural } from '@/ui/words';
 
 const UNITS: Readonly<Record<ShelfRow['unit'], string>> = { g: 'g', ml: 'ml', piece: '', pair: 'pairs' };
 
 export const amountWords = (amount: number, unit: ShelfRow['unit']): string =>
-  `${amount.toLocaleString('en-GB')} ${UNITS[unit]}`.trim();
+  withSizes(`${amount.toLocaleString('en-GB')} ${UNITS[unit]}`.trim());
 
 /** The finding: what runs out first, or that all lasts. */
 export function finding({ rows }: Shelf): string {

@@ -10,8 +10,9 @@ import { Said } from './Said';
 import { useHouse } from './useHouse';
 import styles from './Studio.module.css';
 
-const factsOf = ({ name, timeZone, currency, firstWeekday, heatUnit, roomC, humidityPct }: House) => ({
-  ...{ name, timeZone, currency, firstWeekday, heatUnit, roomC, humidityPct },
+const factsOf = ({ name, timeZone, currency, firstWeekday, heatUnit, lengthUnit, weightUnit, ...more }: House) => ({
+  ...{ name, timeZone, currency, firstWeekday, heatUnit, lengthUnit, weightUnit },
+  ...{ roomC: more.roomC, humidityPct: more.humidityPct },
 });
 
 /** Name, clock, money, week and air of the studio. */
@@ -70,7 +71,7 @@ export function HouseView({ first }: { readonly first: House }) {
         </label>
         <label className={styles.price}>
           <span>
-            Heat is read in<small className="quiet">lengths are mm and cm, weights g</small>
+            Heat is read in<small className="quiet">on every page and paper</small>
           </span>
           <Select
             aria-label="Unit of heat"
@@ -79,6 +80,34 @@ export function HouseView({ first }: { readonly first: House }) {
             options={[
               { value: 'C', label: 'degrees Celsius' },
               { value: 'F', label: 'degrees Fahrenheit' },
+            ]}
+          />
+        </label>
+        <label className={styles.price}>
+          <span>
+            Lengths are read in<small className="quiet">hair, wax, strips, sheets</small>
+          </span>
+          <Select
+            aria-label="Unit of lengths"
+            value={draft.lengthUnit}
+            onChange={(lengthUnit) => set({ lengthUnit })}
+            options={[
+              { value: 'mm', label: 'millimetres and centimetres' },
+              { value: 'in', label: 'inches, as on a rule' },
+            ]}
+          />
+        </label>
+        <label className={styles.price}>
+          <span>
+            Weights are read in<small className="quiet">wax, paste, packs</small>
+          </span>
+          <Select
+            aria-label="Unit of weights"
+            value={draft.weightUnit}
+            onChange={(weightUnit) => set({ weightUnit })}
+            options={[
+              { value: 'g', label: 'grams and kilograms' },
+              { value: 'oz', label: 'ounces and pounds' },
             ]}
           />
         </label>

@@ -1,3 +1,4 @@
+import { markOf } from '@/ui/marks';
 import type { ReactNode } from 'react';
 import type { Today, TodayVisit } from '@/server/services/today';
 import { timeOfDay } from '@/ui/words';
@@ -37,7 +38,7 @@ export function DayRibbon({ today, ribbon, nowMs, nextId, children, pots }: Prop
       {working.map((person) => (
         <div key={person.id} className={styles.lane}>
           <h2 className={styles.person}>
-            <b aria-hidden="true">{person.name.charAt(0)}</b>
+            <b aria-hidden="true">{markOf(people, person.id)}</b>
             {person.name}
           </h2>
           <div className={styles.track} role="list" aria-label={`Visits of ${person.name}`}>

@@ -1,5 +1,6 @@
 'use client';
 
+import { markOf } from '@/ui/marks';
 import Link from 'next/link';
 import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from 'react';
 import { onLive } from '@/features/live/liveEvents';
@@ -194,7 +195,7 @@ function Heads({ week, columns }: { readonly week: Week; readonly columns: reado
       ))}
       {columns.map((c, i) => (
         <span key={`${c.on} ${c.personId}`} className={styles.who} style={{ gridColumn: 2 + i }}>
-          {week.people.find((p) => p.id === c.personId)?.name.charAt(0)}
+          {markOf(week.people, c.personId)}
         </span>
       ))}
     </>

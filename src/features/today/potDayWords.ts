@@ -1,5 +1,6 @@
 // What the pots ask for today, in words.
 
+import { sized } from '@/formats/size';
 import { deg } from '@/formats/heat';
 import type { PotDay } from '@/core/pots';
 import { timeOfDay } from '@/ui/words';
@@ -48,8 +49,8 @@ function lateWords({ who, byS }: NonNullable<PotDay['late']>): string {
 export function refillWords(refill: PotDay['refill'], fromMs: number, timeZone: string): string {
   if (!refill) return 'take a second pot.';
   const at = (s: number): string => timeOfDay(fromMs + 1000 * s, timeZone);
-  const again = refill.stillShortG > 0 ? `; ${refill.stillShortG} g more on the way` : '';
-  const melts = `add ${refill.addG} g at ${at(refill.atS)}, right again about ${at(refill.readyAtS)}${again}`;
+  const again = refill.stillShortG > 0 ? `; ${sized(refill.stillShortG, 'g')} more on the way` : '';
+  const melts = `add ${sized(refill.addG, 'g')} at ${at(refill.atS)}, right again about ${at(refill.readyAtS)}${again}`;
   return refill.isInTime ? `${melts}.` : `${melts}: too late for it, take a second pot.`;
 }
 
@@ -74,7 +75,7 @@ export function potNeeds({ potId, name, day, fromMs, nowMs, timeZone }: OnePot):
   }
   if (day.short) {
     const { who, needsG, holdsG } = day.short;
-    const says = `${needsG} g needed for ${who}, ${holdsG} g in the pot by then`;
+    const says = `${sized(needsG, 'g')} needed for ${who}, ${sized(holdsG, 'g')} in the pot by then`;
     needs.push({ potId, title: name, weight: 'note', text: `${says}: ${refillWords(day.refill, fromMs, timeZone)}` });
   }
   return needs;

@@ -1,3 +1,4 @@
+import { sized } from '@/formats/size';
 import Link from 'next/link';
 import { howMuchFor } from '@/core/agreement';
 import { choiceOf } from './agreed';
@@ -102,7 +103,7 @@ export function ClientSlip({
         <section>
           <h3>Last time, {dayMonth(zone.last.on)}</h3>
           <p className="quiet">
-            {zone.last.data.hair.lengthMm} mm long.{' '}
+            {sized(zone.last.data.hair.lengthMm, 'mm')} long.{' '}
             {zone.last.reading ? lastReadWords(zone.last.reading) : 'The strip was not read.'}
           </p>
         </section>

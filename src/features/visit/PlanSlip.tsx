@@ -1,3 +1,5 @@
+import { heatInside } from '@/formats/heat';
+import { sized } from '@/formats/size';
 import { zoneKey } from '@/core/anatomy';
 import type { Bench } from '@/server/services/bench';
 import { dayMonth, degrees, plural, span, withDates } from '@/ui/words';
@@ -54,7 +56,7 @@ export function PlanSlip({ bench, at }: { readonly bench: Bench; readonly at: st
             <Row name="At touch">
               <strong>{degrees(zone.heat.workingC.target)}</strong>{' '}
               <span className="quiet">
-                {Math.ceil(zone.heat.workingC.min)}–{Math.floor(zone.heat.workingC.max)}, estimate: test on your wrist
+                {heatInside(zone.heat.workingC.min, zone.heat.workingC.max)}, estimate: test on your wrist
               </span>
             </Row>
             <Row name="Strips">
@@ -70,7 +72,7 @@ export function PlanSlip({ bench, at }: { readonly bench: Bench; readonly at: st
             </Row>
             {grams.map((m) => (
               <Row key={m.item} name={`${productName(bench, m.item)} needed`}>
-                about <strong>{Math.ceil(m.amount)} g</strong>
+                about <strong>{sized(Math.ceil(m.amount), 'g')}</strong>
               </Row>
             ))}
             {ready ? (
@@ -86,7 +88,9 @@ export function PlanSlip({ bench, at }: { readonly bench: Bench; readonly at: st
           </dl>
         ) : (
           <p>
-            {faults[0]?.message ?? (zone?.reasons[0] ? withDates(zone.reasons[0]) : undefined) ?? nothingYet(bench)}
+            {(faults[0] ? withDates(faults[0].message) : undefined) ??
+              (zone?.reasons[0] ? withDates(zone.reasons[0]) : undefined) ??
+              nothingYet(bench)}
           </p>
         )}
       </div>

@@ -1,5 +1,6 @@
 // The seven stations, what each says of itself in a few words, and which zone they look at.
 
+import { sized, sizedPair } from '@/formats/size';
 import type { Bench } from '@/server/services/bench';
 import { plural, shortSpan } from '@/ui/words';
 
@@ -44,8 +45,8 @@ export function stationResult(bench: Bench, station: Station): string {
       const lengths = zones.map((z) => z.data.hair.lengthMm);
       const range =
         Math.min(...lengths) === Math.max(...lengths)
-          ? `${lengths[0] ?? ''} mm`
-          : `${Math.min(...lengths)}–${Math.max(...lengths)} mm`;
+          ? sized(lengths[0] ?? 0, 'mm')
+          : sizedPair(Math.min(...lengths), '–', Math.max(...lengths), 'mm');
       return open > 0
         ? `${plural(open, 'zone')} to look at`
         : `${range} · ${COARSE[Math.round(Math.max(...zones.map((z) => z.data.hair.coarseness)))] ?? ''}`;

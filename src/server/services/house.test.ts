@@ -31,8 +31,10 @@ const house = (): House => {
 
 describe('the studio', () => {
   const facts = () => {
-    const { name, timeZone, currency, firstWeekday, heatUnit, roomC, humidityPct, studioVersion } = house();
-    return { name, timeZone, currency, firstWeekday, heatUnit, roomC, humidityPct, version: studioVersion };
+    const { name, timeZone, currency, firstWeekday, roomC, humidityPct, studioVersion } = house();
+    const { heatUnit, lengthUnit, weightUnit } = house();
+    const units = { heatUnit, lengthUnit, weightUnit };
+    return { name, timeZone, currency, firstWeekday, ...units, roomC, humidityPct, version: studioVersion };
   };
   it('keeps name, clock, week and air; refuses a clock that is none, and another currency under the ledger', () => {
     const before = facts();

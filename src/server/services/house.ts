@@ -4,9 +4,9 @@ import 'server-only';
 import { randomUUID } from 'node:crypto';
 import type { ServiceZone } from '../../core/agreement';
 import { ok } from '../../core/shared';
-import { tellHeatUnit, type HeatUnit } from '../../formats/heat';
 import { atomically } from '../db/atomically';
 import type { Db } from '../db/openDatabase';
+import { readIn, tellReadIn, type ReadIn } from '../readIn';
 import { notFound, refused, stale, type ServiceResult } from '../errors';
 import { bookingsBetween } from '../repos/clientRepo';
 import {
@@ -27,12 +27,11 @@ import { isTimeZone } from './timeZone';
 
 const YEAR_MS = 366 * 86_400_000;
 
-export interface House {
+export interface House extends ReadIn {
   readonly name: string;
   readonly timeZone: string;
   readonly currency: string;
   readonly firstWeekday: number;
-  readonly heatUnit: HeatUnit;
   readonly roomC: number;
   readonly humidityPct: number;
   readonly people: readonly (Pick<PersonRow, 'id' | 'name' | 'level' | 'active'> & {
@@ -55,7 +54,7 @@ export function loadHouse(db: Db): ServiceResult<House> {
   const { name, timeZone, currency, settings, version } = studio;
   return ok({
     ...{ name, timeZone, currency, studioVersion: version, firstWeekday: settings.firstWeekday ?? 0 },
-    heatUnit: settings.heatUnit ?? 'C',
+    ...readIn(settings),
     ...{ roomC: settings.roomC, humidityPct: settings.humidityPct },
     people: everybody(db).map((p) => ({
       ...{ id: p.id, name: p.name, level: p.level, active: p.active, hasPin: p.pinHash !== null },
@@ -67,13 +66,12 @@ export function loadHouse(db: Db): ServiceResult<House> {
 
 export type HouseAct =
   | {
-      readonly studio: {
+      readonly studio: ReadIn & {
         readonly version: number;
         readonly name: string;
         readonly timeZone: string;
         readonly currency: string;
         readonly firstWeekday: number;
-        readonly heatUnit: HeatUnit;
         readonly roomC: number;
         readonly humidityPct: number;
       };
@@ -133,7 +131,7 @@ function saveStudio(
   }
   if (!setSettings(db, { ...studio.settings, ...facts }, version)) return stale(null);
   renameStudio(db, { name, timeZone, currency });
-  tellHeatUnit(facts.heatUnit);
+  tellReadIn(facts);
   return ok(null);
 }
 

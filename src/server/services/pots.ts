@@ -1,5 +1,6 @@
 // The studio's pots: which there are, what was measured by hand, where their thermostats stand.
 
+import { sized } from '../../formats/size';
 import 'server-only';
 import { randomUUID } from 'node:crypto';
 import type { Family } from '../../core/anatomy';
@@ -145,7 +146,9 @@ export function notePot(
     }
     if (note.kind === 'weighed' || note.kind === 'added') {
       const waxG = note.kind === 'weighed' ? note.grams : pot.waxG + note.grams;
-      if (waxG > MOST_G) return refused(`That would be ${waxG} g: no pot holds more than ${MOST_G} g.`, 'grams');
+      if (waxG > MOST_G) {
+        return refused(`That would be ${sized(waxG, 'g')}: no pot holds more than ${sized(MOST_G, 'g')}.`, 'grams');
+      }
       insertPotNote(db, { potId: id, kind: note.kind, grams: note.grams, ...by });
       // filled up from the shelf, as far as it stands there: its lot is in the pot with what was left of the one before
       const poured = note.kind === 'added' ? takeOut(db, pot.productId, note.grams, { ...by, kind: 'poured' }) : [];

@@ -1,5 +1,6 @@
 // What stands in the record of one client, line by line, before it is set on paper. Days are the studio's.
 
+import { sized } from '../../formats/size';
 import { degrees } from '../../formats/heat';
 import 'server-only';
 import { howMuchInWords } from '../../core/agreement';
@@ -47,7 +48,7 @@ function visitLines(v: RecordVisit, timeZone: string): readonly string[] {
     consult.agreed.words,
     ...v.charts.map(
       (c) =>
-        `${placeWords(c.zone, c.side)}: ${c.data.hair.lengthMm} mm, coarseness ${c.data.hair.coarseness}, density ${c.data.hair.density}; ${c.data.marks.length} marks.`,
+        `${placeWords(c.zone, c.side)}: ${sized(c.data.hair.lengthMm, 'mm')}, coarseness ${c.data.hair.coarseness}, density ${c.data.hair.density}; ${c.data.marks.length} marks.`,
     ),
     ...v.worked.map((w) => {
       const heat = w.targetC === null ? '' : `, planned at about ${degrees(w.targetC)}`;

@@ -1,6 +1,7 @@
 // The strips of a visit for the wall or the tray: A4, one zone a page, drawn to fit, with what the hand needs to know.
 // No name, no health words, no cost.
 
+import { sized } from '../../formats/size';
 import { degrees } from '../../formats/heat';
 import 'server-only';
 import { join } from 'node:path';
@@ -147,7 +148,7 @@ export function stripsPdf(plan: Plan, nameOf: (product: string) => string): Prom
     doc.addPage();
     doc.font('bold').fontSize(16).fillColor(INK).text(zoneTitle(zone), MARGIN_PT, MARGIN_PT);
     const heat = zone.heat
-      ? `about ${degrees(zone.heat.workingC.target)} at touch, ${zone.heat.thicknessMm} mm. Estimate: test on your wrist.`
+      ? `about ${degrees(zone.heat.workingC.target)} at touch, ${sized(zone.heat.thicknessMm, 'mm')}. Estimate: test on your wrist.`
       : '';
     doc
       .font('text')

@@ -1,6 +1,7 @@
 // One visit on one page, to be read and signed: what was agreed, what was worked with and how, what was left, what the
 // client felt, the minutes by the table's own journal. Only what was said or done; estimates say that they are.
 
+import { sized } from '../../formats/size';
 import { degrees } from '../../formats/heat';
 import 'server-only';
 import { zoneKey } from '../../core/anatomy';
@@ -45,7 +46,7 @@ function gramsWords(zones: readonly PlanZone[], laid: ReadonlySet<string>): stri
     const used = strips.filter((s) => laid.has(s.id)).reduce((sum, s) => sum + s.massG, 0);
     if (choice && used > 0) grams.set(choice.product, (grams.get(choice.product) ?? 0) + used);
   }
-  const parts = [...grams].map(([product, g]) => `${product.replaceAll('-', ' ')} about ${Math.round(g)} g`);
+  const parts = [...grams].map(([product, g]) => `${product.replaceAll('-', ' ')} about ${sized(Math.round(g), 'g')}`);
   return parts.length > 0 ? `Used, as planned for what was laid: ${parts.join(', ')}.` : '';
 }
 
@@ -61,7 +62,9 @@ function zoneBlocks(
 ): readonly RecordBlock[] {
   const own = z.strips.filter((s) => s.pass === 1);
   const off = own.filter((s) => done.off.has(s.id)).length;
-  const heat = z.heat ? `, planned at about ${degrees(z.heat.workingC.target)} at touch, ${z.heat.thicknessMm} mm` : '';
+  const heat = z.heat
+    ? `, planned at about ${degrees(z.heat.workingC.target)} at touch, ${sized(z.heat.thicknessMm, 'mm')}`
+    : '';
   return [
     block('visit', placeWords(z.zone, z.side)),
     block(

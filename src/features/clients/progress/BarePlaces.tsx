@@ -1,3 +1,4 @@
+import { squareCm } from '@/formats/size';
 import type { BareZone } from '@/server/services/progress';
 import { dayMonthYear } from '@/ui/words';
 import styles from './Progress.module.css';
@@ -58,7 +59,7 @@ export function BarePlaces({ zone }: { readonly zone: BareZone }) {
           {places.map((p, i) => (
             <li key={`${p.at.join()} ${p.on}`}>
               <strong>
-                {LETTERS[i]}, about {p.areaCm2} cm²
+                {LETTERS[i]}, about {squareCm(p.areaCm2)}
               </strong>{' '}
               <span className="quiet">no hair since {dayMonthYear(p.on)}</span>
             </li>

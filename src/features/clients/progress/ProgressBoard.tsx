@@ -1,3 +1,4 @@
+import { perSquare, sizeSign } from '@/formats/size';
 import type { Progress } from '@/server/services/progress';
 import { plural } from '@/ui/words';
 import { BarePlaces } from './BarePlaces';
@@ -12,7 +13,11 @@ export function ProgressBoard({ progress }: { readonly progress: Progress }) {
       <div className={styles.curves}>
         <Curve title="How it felt" unit="0 nothing, 10 the worst" points={pain} />
         <Curve title="Minutes" unit="at the table" points={minutes} />
-        <Curve title="Density" unit="hairs per cm²" points={density} />
+        <Curve
+          title="Density"
+          unit={`hairs per ${sizeSign('cm')}²`}
+          points={density.map((p) => ({ ...p, value: Number(perSquare(p.value)) }))}
+        />
         <Curve title="Tweezed" unit="hairs" points={tweezed} />
       </div>
       {words === '' ? null : <p className={styles.words}>{words}</p>}

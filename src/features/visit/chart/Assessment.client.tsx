@@ -1,5 +1,6 @@
 'use client';
 
+import { perSquare, sized, sizeNumber, sizeSign } from '@/formats/size';
 import { Slider } from 'antd';
 import { useState } from 'react';
 import { hairsPerCm2, type Zone } from '@/core/anatomy';
@@ -28,6 +29,7 @@ const FLAGS: Readonly<Record<HairFlag, string>> = {
 };
 /** Past this hairs tangle and too many are caught at once; trimmed, they are about 6 mm. */
 const TRIM_OVER_MM = 12;
+const TRIM_TO_MM = 6;
 /** From this share of too long hair on it is trimmed first. */
 const TRIM_SHARE = 0.3;
 
@@ -81,9 +83,10 @@ export function Assessment({ hair, zone, limits, disabled, onChange }: Props) {
     <div className={styles.assess}>
       <div className={styles.length}>
         <h3>
-          Length <strong>{length} mm</strong>{' '}
+          Length <strong>{sized(length, 'mm')}</strong>{' '}
           <span className="quiet">
-            {hair.shortestMm === undefined && hair.longestMm === undefined ? 'most' : 'found'} {shortest}–{longest}
+            {hair.shortestMm === undefined && hair.longestMm === undefined ? 'most' : 'found'}{' '}
+            {sizeNumber(shortest, 'mm')}–{sizeNumber(longest, 'mm')}
           </span>
         </h3>
         <Slider
@@ -97,7 +100,7 @@ export function Assessment({ hair, zone, limits, disabled, onChange }: Props) {
           onChange={setLength}
           onChangeComplete={took}
           tooltip={{ open: false }}
-          ariaLabelForHandle="Typical length, mm"
+          ariaLabelForHandle={`Typical length, ${sizeSign('mm')}`}
         />
         <div className={styles.ends}>
           <End
@@ -115,8 +118,8 @@ export function Assessment({ hair, zone, limits, disabled, onChange }: Props) {
         </div>
         {tooLong >= TRIM_SHARE ? (
           <p className={styles.trim} role="status">
-            Trim to about 6 mm first: {percent(tooLong)} is over {TRIM_OVER_MM} mm and tangles. Never shorter than the
-            house rule.
+            Trim to about {sized(TRIM_TO_MM, 'mm')} first: {percent(tooLong)} is over {sized(TRIM_OVER_MM, 'mm')} and
+            tangles. Never shorter than the house rule.
           </p>
         ) : null}
       </div>
@@ -132,11 +135,11 @@ export function Assessment({ hair, zone, limits, disabled, onChange }: Props) {
         />
       </div>
       <div>
-        <h3 id="density">Density, hairs per cm²</h3>
+        <h3 id="density">Density, hairs per {sizeSign('cm')}²</h3>
         <Steps
           labelledBy="density"
           value={hair.density}
-          words={[1, 2, 3, 4, 5].map((s) => String(Math.round(hairsPerCm2(zone.hairsPerCm2, s) * 10) / 10))}
+          words={[1, 2, 3, 4, 5].map((s) => perSquare(hairsPerCm2(zone.hairsPerCm2, s)))}
           disabled={disabled}
           onChange={(density) => onChange({ ...hair, density })}
           draw={(s) => <Patch count={[3, 6, 10, 16, 24][s - 1] ?? 10} />}
@@ -211,7 +214,7 @@ function End({
   return (
     <div role="group" aria-label={`${name} hair`}>
       <span>
-        {name} <b>{mm}</b>
+        {name} <b>{sizeNumber(mm, 'mm')}</b>
       </span>
       <button
         type="button"

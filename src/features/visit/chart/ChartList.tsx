@@ -1,3 +1,4 @@
+import { perSquare, sized, sizedPair, sizeSign } from '@/formats/size';
 import { hairsPerCm2 } from '@/core/anatomy';
 import { plural } from '@/ui/words';
 import type { SheetContent } from './combTool';
@@ -17,13 +18,14 @@ export function ChartList({ content, hairs }: { readonly content: SheetContent; 
       <ul>
         {content.densities.slice(0, 40).map((d, i) => (
           <li key={`d${i}`}>
-            round {d.at[0]}, {d.at[1]} cm, {d.radiusCm} cm about: about{' '}
-            {Math.round(hairsPerCm2(hairs, d.density) * 10) / 10} hairs per cm²
+            round {sizedPair(d.at[0], ', ', d.at[1], 'cm')}, {sized(d.radiusCm, 'cm')} about: about{' '}
+            {perSquare(hairsPerCm2(hairs, d.density))} hairs per {sizeSign('cm')}²
           </li>
         ))}
         {content.strokes.slice(0, 40).map((s, i) => (
           <li key={i}>
-            at {s.at[0]}, {s.at[1]} cm the tips {s.share === undefined ? '' : `of ${Math.round(100 * s.share)} % `}
+            at {sizedPair(s.at[0], ', ', s.at[1], 'cm')} the tips{' '}
+            {s.share === undefined ? '' : `of ${Math.round(100 * s.share)} % `}
             point {compass(s.towards)}
           </li>
         ))}

@@ -1,3 +1,4 @@
+import { sized } from '@/formats/size';
 import { Select } from 'antd';
 import { MARK_KINDS, type MarkKind } from '@/core/field';
 import type { Tool } from './combTool';
@@ -73,7 +74,9 @@ export function ChartTools({ choice, onChange, disabled }: Props) {
       ))}
       <div className={styles.brush}>
         <span>
-          {marking ? `Mark ${2 * (MARKS_MM[choice.markSize] ?? 3)} mm` : `Brush ${BRUSHES_CM[choice.brush]} cm`}
+          {marking
+            ? `Mark ${sized(2 * (MARKS_MM[choice.markSize] ?? 3), 'mm')}`
+            : `Brush ${sized(BRUSHES_CM[choice.brush] ?? 1, 'cm')}`}
         </span>
         <span>
           <button

@@ -1,5 +1,6 @@
 'use client';
 
+import { sized, squareCm } from '@/formats/size';
 import { Input } from 'antd';
 import { useState } from 'react';
 import { subdivisionAt, type Sheet, type Side, type ZoneId } from '@/core/anatomy';
@@ -32,8 +33,8 @@ export function MarkList({ zone, side, sheet, marks, disabled, onMarks }: Props)
             <li key={`${m.kind}${m.at.join()}`}>
               <span>
                 <strong>{m.kind}</strong>
-                {place ? `, ${place}` : ''} · {2 * m.radiusMm} mm, keep {CLEARANCE_MM[m.kind]} mm:{' '}
-                {markAreaCm2(sheet.outline, m).toFixed(1)} cm² kept clear
+                {place ? `, ${place}` : ''} · {sized(2 * m.radiusMm, 'mm')}, keep {sized(CLEARANCE_MM[m.kind], 'mm')}:{' '}
+                {squareCm(markAreaCm2(sheet.outline, m), 1)} kept clear
                 {m.since ? ` · since ${dayMonthYear(m.since)}` : ''}
               </span>
               <Note

@@ -1,5 +1,6 @@
 'use client';
 
+import { sized } from '@/formats/size';
 import { Button } from 'antd';
 import { useLayoutEffect, useMemo, useRef, useState } from 'react';
 import type { Vec } from '@/core/shared';
@@ -119,4 +120,4 @@ function MarkLines({
 
 /** `mole, 6 mm, since 3 March 2026: dark and flat` */
 const describe = (m: ChartMark): string =>
-  `${m.kind}, ${2 * m.radiusMm} mm across${m.since ? `, since ${dayMonthYear(m.since)}` : ''}${m.note ? `: ${m.note}` : ''}`;
+  `${m.kind}, ${sized(2 * m.radiusMm, 'mm')} across${m.since ? `, since ${dayMonthYear(m.since)}` : ''}${m.note ? `: ${m.note}` : ''}`;

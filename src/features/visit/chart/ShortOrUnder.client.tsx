@@ -1,5 +1,6 @@
 'use client';
 
+import { sized, withSizes } from '@/formats/size';
 import { Button, Modal } from 'antd';
 import { useState } from 'react';
 import { shortOrUnder, type HairFlag, type Lifted } from '@/core/hair';
@@ -49,20 +50,20 @@ export function ShortOrUnder({ onFlag, onClose }: Props) {
     >
       {now.kind === 'ask' ? (
         <div className={styles.ask}>
-          <p className="quiet">{now.question.how}</p>
+          <p className="quiet">{withSizes(now.question.how)}</p>
           <p>
-            <strong>{now.question.text}</strong>
+            <strong>{withSizes(now.question.text)}</strong>
           </p>
           {now.question.id === 'long-enough' ? (
             <div
               className={styles.grain}
               role="img"
-              aria-label="A line of 1.6 mm beside one of 6 mm, five times enlarged"
+              aria-label={`A line of ${sized(1.6, 'mm')} beside one of ${sized(6, 'mm')}, five times enlarged`}
             >
               <i style={{ width: 8 * 3.78 }} />
-              <span>1.6 mm</span>
+              <span>{sized(1.6, 'mm')}</span>
               <i style={{ width: 30 * 3.78 }} />
-              <span>6 mm, five times enlarged</span>
+              <span>{sized(6, 'mm')}, five times enlarged</span>
             </div>
           ) : null}
           <div className={styles.yesNo}>

@@ -1,5 +1,6 @@
 'use client';
 
+import { sizedPair, squareCm } from '@/formats/size';
 import { Button, Dropdown } from 'antd';
 import { useMemo, useState } from 'react';
 import { sheetFor, ZONES, zoneKey } from '@/core/anatomy';
@@ -207,10 +208,10 @@ export function ZoneChart({ zone }: { readonly zone: BenchZone }) {
       <div className={styles.words}>
         <h1>{sideWord(zone.name, zone.side)}</h1>
         <p className="quiet">
-          {width.toFixed(1)} × {height.toFixed(1)} cm{basis === '' ? '' : `, ${basis}`} ·{' '}
-          {Math.round(planned?.hairAreaCm2 ?? 0)} cm² of hair
+          {sizedPair(width, ' × ', height, 'cm', 1)}
+          {basis === '' ? '' : `, ${basis}`} · {squareCm(Math.round(planned?.hairAreaCm2 ?? 0))} of hair
           {lost > 0.5
-            ? `, ${Math.round(lost)} cm² ${planned?.keep.length || planned?.fade ? 'left' : 'kept clear'}`
+            ? `, ${squareCm(Math.round(lost))} ${planned?.keep.length || planned?.fade ? 'left' : 'kept clear'}`
             : ''}
           {zone.last ? ` · chart of ${dayMonth(zone.last.on)}` : ' · usual growth, comb it to fit'}
         </p>

@@ -1,6 +1,7 @@
 // What lies under and round the hair of a sheet: its grid, the names of its parts, the neighbouring body, the words at
 // its borders. Sheet centimetres in, pixels out.
 
+import { sizeSign, sizeTyped } from '@/formats/size';
 import { bodyRound, SUBDIVISIONS, type Sheet, type Side, type Zone } from '@/core/anatomy';
 import type { Vec } from '@/core/shared';
 import { edgesAlong, edgeWords } from '../edgeWords';
@@ -110,11 +111,18 @@ function toCorner(ctx: CanvasRenderingContext2D, { alongCm, pxPerCm }: View): vo
 /** Least room beside the sheet in which its centimetres stand, px. */
 const SCALE_ROOM = 40;
 
+/** Lines of the sheet so far apart, cm, and figures every so many units of the studio's lengths. */
+function ruleBeside(heightCm: number): { readonly step: number; readonly label: number; readonly unitCm: number } {
+  const unitCm = sizeTyped(1, 'cm');
+  if (heightCm > 20) return { step: unitCm === 1 ? 5 : 2 * unitCm, label: unitCm === 1 ? 10 : 4, unitCm };
+  return { step: unitCm, label: heightCm > 4 * unitCm ? 2 : 1, unitCm };
+}
+
 function drawGrid(ctx: CanvasRenderingContext2D, sheet: Sheet, view: View, line: string, ink: string): void {
   const { pxPerCm: px, origin, alongCm } = view;
   ctx.strokeStyle = line;
   ctx.lineWidth = 1;
-  const step = sheet.heightCm > 20 ? 5 : 1;
+  const { step, label, unitCm } = ruleBeside(sheet.heightCm);
   ctx.beginPath();
   for (let x = 0; x <= sheet.widthCm; x += step) {
     ctx.moveTo(x * px, -6);
@@ -128,10 +136,9 @@ function drawGrid(ctx: CanvasRenderingContext2D, sheet: Sheet, view: View, line:
   if (alongCm === null && origin[0] < SCALE_ROOM) return;
   ctx.fillStyle = ink;
   ctx.font = `13px ${bodyFont()}`;
-  const small = sheet.heightCm > 4 ? 2 : 1;
-  const labels = sheet.heightCm > 20 ? 10 : small;
-  for (let y = 0; y <= sheet.heightCm; y += labels) {
-    const word = y === 0 ? '0 cm' : String(y);
+  for (let k = 0; k * label * unitCm <= sheet.heightCm; k++) {
+    const y = k * label * unitCm;
+    const word = k === 0 ? `0 ${sizeSign('cm')}` : String(k * label);
     // beside a standing sheet, under one that lies
     if (alongCm === null) ctx.fillText(word, sheet.widthCm * px + 12, y * px + 5);
     else uprightAt(ctx, view, [-18, y * px - 4], () => ctx.fillText(word, 0, 0));

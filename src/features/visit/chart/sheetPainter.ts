@@ -1,6 +1,7 @@
 // What is drawn over the ground of the sheet (sheetGround.ts): partings and hair, on top marks and the brush. Sheet
 // centimetres in, pixels out.
 
+import { sized } from '@/formats/size';
 import type { Sheet } from '@/core/anatomy';
 import { exclusionOf, partingEdges, type GrowthField } from '@/core/field';
 import { isInside, type Region, type Vec } from '@/core/shared';
@@ -68,7 +69,7 @@ export function drawMarks(ctx: CanvasRenderingContext2D, content: SheetContent, 
     ctx.beginPath();
     ctx.arc(x, y, Math.max(4, (mark.radiusMm / 10) * px * 0.6), 0, 2 * Math.PI);
     ctx.fill();
-    const label = `${mark.kind}${mark.unseen ? '?' : ''}, keep ${Math.round(clearanceMm - mark.radiusMm)} mm`;
+    const label = `${mark.kind}${mark.unseen ? '?' : ''}, keep ${sized(Math.round(clearanceMm - mark.radiusMm), 'mm')}`;
     ctx.font = `600 14px ${bodyFont()}`;
     const beside = (clearanceMm / 10) * px + 6;
     const wide = ctx.measureText(label).width;

@@ -1,5 +1,6 @@
 'use client';
 
+import { sizeNumber, sizeSign } from '@/formats/size';
 import { useState } from 'react';
 import { COST_PARTS } from '@/core/matching';
 import type { PlanOption } from '@/core/plan';
@@ -38,7 +39,7 @@ export function AllFigures({ options, currency, nameOf }: Props) {
                 <th>skin load</th>
                 <th>felt margin</th>
                 <th>min, all passes</th>
-                <th>g</th>
+                <th>{sizeSign('g')}</th>
                 <th>material</th>
                 <th>counted, min</th>
                 <th>of it time, skin, broken, left, tweezing, material</th>
@@ -59,7 +60,7 @@ export function AllFigures({ options, currency, nameOf }: Props) {
                   <td>{o.skinLoad.toFixed(2)}</td>
                   <td>{o.feltMarginK === null ? '–' : `${o.feltMarginK.toFixed(1)} K`}</td>
                   <td>{o.allMinutes.toFixed(1)}</td>
-                  <td>{o.massG.toFixed(0)}</td>
+                  <td>{sizeNumber(o.massG, 'g', 0)}</td>
                   <td>{money.format(o.costMinor / 100)}</td>
                   <td>{o.cost.toFixed(1)}</td>
                   <td>{COST_PARTS.map((p) => o.parts[p].toFixed(1)).join(' + ')}</td>

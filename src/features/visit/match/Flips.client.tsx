@@ -1,5 +1,6 @@
 'use client';
 
+import { sized } from '@/formats/size';
 import { useEffect, useState } from 'react';
 import type { ChoiceFlip, VisitCase } from '@/core/plan';
 import { useWorkerAnswer } from '@/ui/useWorkerAnswer';
@@ -10,7 +11,8 @@ import { WAYS } from './wayWords';
 import styles from './Match.module.css';
 
 const WORDS: Readonly<Record<ChoiceFlip['input'], (f: ChoiceFlip) => string>> = {
-  length: (f) => `Hair ${f.side === 'below' ? `of ${f.at} mm or shorter` : `of ${f.at} mm or longer`}`,
+  length: (f) =>
+    `Hair ${f.side === 'below' ? `of ${sized(f.at, 'mm')} or shorter` : `of ${sized(f.at, 'mm')} or longer`}`,
   coarseness: (f) => `Coarseness ${f.at} (now ${f.now})`,
   sensitivity: (f) => `Sensitivity ${f.at} (now ${f.now})`,
 };

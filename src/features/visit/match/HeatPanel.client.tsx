@@ -1,5 +1,7 @@
 'use client';
 
+import { heatInside } from '@/formats/heat';
+import { sized } from '@/formats/size';
 import { Button, Input, Radio, Slider } from 'antd';
 import dynamic from 'next/dynamic';
 import { useDeferredValue, useMemo, useState } from 'react';
@@ -152,7 +154,7 @@ export function HeatPanel({ zone, product, way, heat }: Props) {
       <p className={styles.atTouch}>
         <b>{degrees(touchC)}</b>
         <span>
-          at touch{w.empty ? '' : `, ${Math.ceil(w.minC)}–${Math.floor(w.maxC)}`}
+          at touch{w.empty ? '' : `, ${heatInside(w.minC, w.maxC)}`}
           <br />
           <span className="quiet">pot to about {degrees(heat.potC)}</span>
         </span>
@@ -177,7 +179,7 @@ export function HeatPanel({ zone, product, way, heat }: Props) {
       ) : null}
       <HeatBands window={w} targetC={touchC} />
       <label id="slab" className={styles.slide}>
-        Thickness <strong>{thicknessMm} mm</strong>
+        Thickness <strong>{sized(thicknessMm, 'mm')}</strong>
         <Slider
           min={nodes[0] ?? 0}
           max={nodes.at(-1) ?? 1}
@@ -235,7 +237,7 @@ export function HeatPanel({ zone, product, way, heat }: Props) {
         {isTried ? (
           <div className={styles.tried}>
             <p>
-              Tried out: the plan says {heat.thicknessMm} mm, {degrees(heat.workingC.target)}.
+              Tried out: the plan says {sized(heat.thicknessMm, 'mm')}, {degrees(heat.workingC.target)}.
             </p>
             <div className={styles.chips}>
               {REASONS.map((r) => (
@@ -263,7 +265,7 @@ export function HeatPanel({ zone, product, way, heat }: Props) {
           <p className={styles.forced}>
             By hand:{' '}
             {[
-              taken.thicknessMm === undefined ? '' : `${taken.thicknessMm} mm`,
+              taken.thicknessMm === undefined ? '' : sized(taken.thicknessMm, 'mm'),
               taken.touchC === undefined ? '' : degrees(taken.touchC),
             ]
               .filter(Boolean)

@@ -1,5 +1,6 @@
 'use client';
 
+import { sized } from '@/formats/size';
 import { degApart, degrees } from '@/formats/heat';
 import type { PlanHeat } from '@/core/plan';
 import { USUAL_POT, type HeatingInput } from '@/core/pots';
@@ -45,13 +46,13 @@ export function PotLine({
 }
 
 function sentence({ steadyS, switchDown, stirredS, pulsesS, toppedUp }: PotAnswer, product: Product): string {
-  const pot = `${USUAL_POT.waxG} g, ${USUAL_POT.heaterW} W, lid on`;
+  const pot = `${sized(USUAL_POT.waxG, 'g')}, ${USUAL_POT.heaterW} W, lid on`;
   if (product.family === 'sugar') {
     if (!pulsesS) return 'From room temperature the microwave does not bring it there evenly: use a warmer.';
     const longest = Math.max(0, ...pulsesS);
     return pulsesS.length === 0
       ? 'At room temperature it is in its window already: test it in the hand.'
-      : `From room temperature, microwave: ${plural(pulsesS.length, 'pulse')} of at most ${longest} s for ${USUAL_POT.waxG} g, stirred and rested after each.`;
+      : `From room temperature, microwave: ${plural(pulsesS.length, 'pulse')} of at most ${longest} s for ${sized(USUAL_POT.waxG, 'g')}, stirred and rested after each.`;
   }
   if (!switchDown) return `From cold this pot (${pot}) does not get there in three hours.`;
   const { switchDownS, readyS, holdC } = switchDown;
@@ -74,5 +75,5 @@ function toppedUpWords(toppedUp: PotAnswer['toppedUp']): string {
   if (toppedUp === null) return '';
   const { addG, fallsK, readyS } = toppedUp;
   const again = readyS === null ? 'hours' : minutes(readyS);
-  return ` Topped up with ${addG} g at work and stirred in: ${degApart(fallsK)} cooler, right again after ${again}; test anew.`;
+  return ` Topped up with ${sized(addG, 'g')} at work and stirred in: ${degApart(fallsK)} cooler, right again after ${again}; test anew.`;
 }

@@ -1,3 +1,4 @@
+import { sized } from '@/formats/size';
 import type { PlanHeat } from '@/core/plan';
 
 /** When it may be pulled; of two coats that are only tried it is worked out once they are taken. */
@@ -23,4 +24,4 @@ export function Ready({
 
 /** How two coats are laid. */
 export const coatWords = ({ coats, restMaxS }: PlanHeat): string =>
-  `Two coats of about ${coats[0]?.thicknessMm ?? ''} mm: the second 8–${restMaxS ?? ''} s after the first, counted from the second.`;
+  `Two coats of about ${sized(coats[0]?.thicknessMm ?? 0, 'mm')}: the second 8–${restMaxS ?? ''} s after the first, counted from the second.`;

@@ -1,5 +1,6 @@
 'use client';
 
+import { sized } from '@/formats/size';
 import { useMemo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import type { RegrowthModel } from '@/core/hair';
 import { addDays } from '@/core/shared';
@@ -83,7 +84,7 @@ export function GrowingHair({ model, lines, own, on, window, smoothDay, away, da
         <g key={l.family} data-own={l === own} className={styles.comb}>
           <path d={`M${LEFT} ${y(l.shortestMm)} H${W - RIGHT + 14}`} />
           <text x={LEFT - 6} y={y(l.shortestMm) + 5} textAnchor="end">
-            {Math.round(l.shortestMm * 10) / 10} mm
+            {sized(Math.round(l.shortestMm * 10) / 10, 'mm')}
           </text>
           <text x={LEFT + 6} y={y(l.shortestMm) - 5}>
             {WORDS[l.family]}
@@ -93,7 +94,7 @@ export function GrowingHair({ model, lines, own, on, window, smoothDay, away, da
       <g className={styles.trim}>
         <path d={`M${LEFT} ${y(longestMm)} H${W - RIGHT + 14}`} />
         <text x={LEFT - 6} y={y(longestMm) + 5} textAnchor="end">
-          {Math.round(longestMm)} mm
+          {sized(Math.round(longestMm), 'mm')}
         </text>
         <text x={LEFT + 6} y={y(longestMm) - 6}>
           trim first

@@ -1,3 +1,4 @@
+import { sized } from '@/formats/size';
 import type { Family } from '@/core/anatomy';
 import type { Plan } from '@/core/plan';
 import type { BenchZone } from '@/server/services/bench';
@@ -36,8 +37,8 @@ export function HowItGrows({ growth, regrowth, family }: Props) {
       </p>
       {(regrowth?.doubts ?? []).map((d) => (
         <p key={`${d.on ?? ''}${d.lengthMm}`} className={styles.doubt}>
-          The length of {d.on === null ? 'one visit' : dayMonth(d.on)}, {d.lengthMm} mm, does not fit the others:{' '}
-          {d.maybe === 'shaved' ? 'shaved in between?' : 'mistyped?'} Nothing is learned from it.
+          The length of {d.on === null ? 'one visit' : dayMonth(d.on)}, {sized(d.lengthMm, 'mm')}, does not fit the
+          others: {d.maybe === 'shaved' ? 'shaved in between?' : 'mistyped?'} Nothing is learned from it.
         </p>
       ))}
     </section>

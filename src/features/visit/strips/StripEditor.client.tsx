@@ -1,5 +1,6 @@
 'use client';
 
+import { sizedPair } from '@/formats/size';
 import { Popconfirm } from 'antd';
 import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import { sheetFor, ZONES } from '@/core/anatomy';
@@ -143,7 +144,7 @@ export function StripEditor({ zone, data, onClose }: Props) {
             <h2>{laid ? `Strip ${laid.order}` : 'Strip'}</h2>
             {laid ? (
               <p className="quiet">
-                {Math.round(10 * laid.lengthCm)} × {Math.round(10 * laid.widthCm)} mm
+                {sizedPair(Math.round(10 * laid.lengthCm), ' × ', Math.round(10 * laid.widthCm), 'mm')}
                 {chosen.turnDeg ? `, turned ${chosen.turnDeg}°` : ''}
               </p>
             ) : null}

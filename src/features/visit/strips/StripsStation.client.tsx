@@ -1,5 +1,6 @@
 'use client';
 
+import { sized, sizedPair } from '@/formats/size';
 import { POSITION_NAMES, positionsOf, zoneKey, type Position } from '@/core/anatomy';
 import { Button, Slider } from 'antd';
 import Link from 'next/link';
@@ -140,7 +141,8 @@ function Layout({ zone, plan }: { readonly zone: PlanZone; readonly plan: Plan }
                   <h2>Strip {strip.number}</h2>
                   {strip.place ? <p className="quiet">{strip.place}</p> : null}
                   <p>
-                    {Math.round(strip.lengthMm)} × {Math.round(strip.widthMm)} mm, about {strip.massG.toFixed(1)} g
+                    {sizedPair(Math.round(strip.lengthMm), ' × ', Math.round(strip.widthMm), 'mm')}, about{' '}
+                    {sized(strip.massG, 'g', 1)}
                   </p>
                   <ul>
                     {whyThisOrder(strip, plan).map((line) => (
@@ -161,7 +163,7 @@ function Layout({ zone, plan }: { readonly zone: PlanZone; readonly plan: Plan }
                       {zone.stripFaults.map((f) => (
                         <li key={`${f.code}${f.strip ?? ''}`}>
                           {f.strip === null ? '' : <strong>{byId.get(f.strip)}: </strong>}
-                          {f.text}
+                          {withDates(f.text)}
                         </li>
                       ))}
                     </ul>

@@ -1,5 +1,6 @@
 'use client';
 
+import { sized, sizeNumber, sizeSign } from '@/formats/size';
 import { Button } from 'antd';
 import { useEffect, useState } from 'react';
 import { createPortal, flushSync } from 'react-dom';
@@ -54,8 +55,10 @@ export function WallPlan({ plan, zones, productName }: Props) {
                       <h1>{sideWord(ZONES[z.zone].name, z.side)}</h1>
                       <p>
                         {z.choice ? productName(z.choice.product) : ''},{' '}
-                        {z.heat ? `about ${degrees(z.heat.workingC.target)} at touch, ${z.heat.thicknessMm} mm` : ''}.
-                        Estimate: test on your wrist. {dayMonthYear(plan.on)}.
+                        {z.heat
+                          ? `about ${degrees(z.heat.workingC.target)} at touch, ${sized(z.heat.thicknessMm, 'mm')}`
+                          : ''}
+                        . Estimate: test on your wrist. {dayMonthYear(plan.on)}.
                       </p>
                       <div className={styles.paperSheet}>
                         {data ? <StripSheet zone={z} data={data} looks={NO_LOOKS} maxHeight={520} /> : null}
@@ -64,7 +67,7 @@ export function WallPlan({ plan, zones, productName }: Props) {
                         <thead>
                           <tr>
                             <th>Strip</th>
-                            <th>mm</th>
+                            <th>{sizeSign('mm')}</th>
                             <th>Tab</th>
                             <th>Wait, s</th>
                             <th>Hand</th>
@@ -75,7 +78,7 @@ export function WallPlan({ plan, zones, productName }: Props) {
                             <tr key={s.id}>
                               <td>{s.number}</td>
                               <td>
-                                {Math.round(s.lengthMm)} × {Math.round(s.widthMm)}
+                                {sizeNumber(Math.round(s.lengthMm), 'mm')} × {sizeNumber(Math.round(s.widthMm), 'mm')}
                               </td>
                               <td>
                                 {TAB_WORDS[s.tabKind]}, on {ON_WORDS[s.tabOn]}

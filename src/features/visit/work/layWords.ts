@@ -1,6 +1,7 @@
 // What the hands do to lay a strip, said by product and way in two short lines: how and where to; then how much, what
 // ends it. One stroke or two, a tab or a cloth, each coat its own.
 
+import { sized } from '@/formats/size';
 import type { ZoneId } from '@/core/anatomy';
 import { ZONES } from '@/core/anatomy';
 import type { PlanStrip, PlanZone } from '@/core/plan';
@@ -38,7 +39,9 @@ const coatMm = (laying: Laying): number =>
 function hardWords(laying: Laying, usual: LayWords): LayWords {
   const { zone, strip, coat, towards } = laying;
   const mm =
-    strip.pass > 1 ? `Less wax, about ${coatMm(laying)} mm; press firmly.` : `About ${coatMm(laying)} mm, ${TAB}`;
+    strip.pass > 1
+      ? `Less wax, about ${sized(coatMm(laying), 'mm')}; press firmly.`
+      : `About ${sized(coatMm(laying), 'mm')}, ${TAB}`;
   const isTwo = isTwoCoats(laying);
   const way = strip.way ?? zone.choice?.way ?? '';
   if (way === 'crossed') {
@@ -53,7 +56,9 @@ function hardWords(laying: Laying, usual: LayWords): LayWords {
   const HOW: Readonly<Record<string, string>> = { against: 'Against', counter: 'Against', across: 'Across' };
   const how = HOW[way] ?? 'With';
   const coatWords =
-    coat === 1 ? `First coat, about ${coatMm(laying)} mm; it rests, then the second.` : `Over the first. ${mm}`;
+    coat === 1
+      ? `First coat, about ${sized(coatMm(laying), 'mm')}; it rests, then the second.`
+      : `Over the first. ${mm}`;
   return { ...usual, strong: `${how} the growth, ${towards(strip.lay)}.`, more: isTwo ? coatWords : mm };
 }
 
@@ -82,7 +87,7 @@ export function layWords(laying: Laying): LayWords {
       ...usual,
       word: 'MOULD',
       strong: `Against the growth, ${towards(strip.lay)}.`,
-      more: `Two or three strokes, pressed in, about ${strip.thicknessMm} mm.`,
+      more: `Two or three strokes, pressed in, about ${sized(strip.thicknessMm, 'mm')}.`,
       button: 'Moulded',
     };
   }
@@ -90,7 +95,7 @@ export function layWords(laying: Laying): LayWords {
     return {
       ...usual,
       word: 'SPREAD',
-      more: `Film of ${strip.thicknessMm} mm, warm; as far as this strip and its patch go.`,
+      more: `Film of ${sized(strip.thicknessMm, 'mm')}, warm; as far as this strip and its patch go.`,
       button: 'Spread',
     };
   }
@@ -108,12 +113,16 @@ export function layWords(laying: Laying): LayWords {
   if (zone.choice?.way === 'strip') {
     return {
       ...usual,
-      more: `Film of ${strip.thicknessMm} mm. Cloth on, smoothed down hard; a free end.`,
+      more: `Film of ${sized(strip.thicknessMm, 'mm')}. Cloth on, smoothed down hard; a free end.`,
       button: 'Laid, cloth on',
     };
   }
   if (zone.choice?.family === 'soft') {
-    return { ...usual, more: `Film of ${strip.thicknessMm} mm. ${clothOn(isFace)}`, button: 'Laid, cloth on' };
+    return {
+      ...usual,
+      more: `Film of ${sized(strip.thicknessMm, 'mm')}. ${clothOn(isFace)}`,
+      button: 'Laid, cloth on',
+    };
   }
   return hardWords(laying, usual);
 }

@@ -1,5 +1,6 @@
 // The steps round the wax in words: preparing, a look together, the finish. Common practice, no source.
 
+import { sized } from '@/formats/size';
 import { ZONES, type Family } from '@/core/anatomy';
 import { prepFor, readStep, zonesOfStep, type Plan, type PlanZone, type SkinPrep, type StepName } from '@/core/plan';
 import type { Consult, StudioSettings } from '@/server/db/schema';
@@ -97,7 +98,11 @@ export function stepWords(step: string, context: StepContext): StepWords {
     case 'hands':
       return words('HANDS', 'Hands clean, gloves as your house does.', 'Fresh draping, hair held away, tablet wiped.');
     case 'trim':
-      return words('TRIM', `To about ${TRIM_TO_MM} mm: ${namesOf(zones)}.`, 'Long hair tangles and hurts more.');
+      return words(
+        'TRIM',
+        `To about ${sized(TRIM_TO_MM, 'mm')}: ${namesOf(zones)}.`,
+        'Long hair tangles and hurts more.',
+      );
     case 'cleanse':
       return words('CLEAN', `${where}.`, 'Lotion, sweat, deodorant off. See how the hair falls.');
     case 'skin':

@@ -39,6 +39,9 @@ export interface StudioSettings {
   readonly servicesOf?: Readonly<Record<string, readonly string[]>> | undefined;
   /** In which heat is read; absent = °C. */
   readonly heatUnit?: 'C' | 'F' | undefined;
+  /** In which lengths and weights are read; absent = mm and g. */
+  readonly lengthUnit?: 'mm' | 'in' | undefined;
+  readonly weightUnit?: 'g' | 'oz' | undefined;
   /** Weekday that a week begins with on the page, 0 Monday … 6 Sunday; absent = Monday. */
   readonly firstWeekday?: number | undefined;
   /** How the studio tells that hard wax is ready. */

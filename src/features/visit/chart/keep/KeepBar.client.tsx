@@ -1,5 +1,6 @@
 'use client';
 
+import { sized, withSizes } from '@/formats/size';
 import { howMuchFor } from '@/core/agreement';
 import { BROW_STEPS, stepOf } from '@/core/outcomes';
 import type { ZoneId } from '@/core/anatomy';
@@ -34,14 +35,14 @@ export function KeepBar({ zone, outcome, shown, other, disabled, stands, onStep,
             Step {step.step} of {BROW_STEPS.length - 1}.{' '}
           </b>
         ) : null}
-        {says}
+        {withSizes(says ?? '')}
         {shown.byHand ? ' Moved by hand.' : ''}
         {stands ? ' The table has begun: the line stands.' : ''}
         {shown.by === 'other' && other !== null ? <span className="quiet"> As on the {other}.</span> : null}
         {shown.apartMm !== null && other !== null ? (
           <b className={shown.apartMm > 0 ? styles.apart : undefined}>
             {' '}
-            {shown.apartMm > 0 ? `${shown.apartMm} mm apart from the ${other}.` : 'Both sides alike.'}
+            {shown.apartMm > 0 ? `${sized(shown.apartMm, 'mm')} apart from the ${other}.` : 'Both sides alike.'}
           </b>
         ) : null}
       </p>
@@ -107,7 +108,7 @@ function Steps({
             type="button"
             role="radio"
             aria-checked={s.step === at}
-            aria-label={`Step ${s.step}, ${s.outcome}: ${s.says}`}
+            aria-label={`Step ${s.step}, ${s.outcome}: ${withSizes(s.says)}`}
             disabled={disabled}
             data-done={s.step < at ? 'true' : undefined}
             onClick={() => onStep(s.step, s.outcome)}

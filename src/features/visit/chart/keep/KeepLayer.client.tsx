@@ -1,5 +1,6 @@
 'use client';
 
+import { withSizes } from '@/formats/size';
 import { useId, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { Sheet, Side, ZoneId } from '@/core/anatomy';
 import { BROW_POINT_NAMES, isSimpleRing, moveWords, ringOfLine, type KeepLine } from '@/core/outcomes';
@@ -124,7 +125,7 @@ export function KeepLayer({ zone, side, sheet, view, shown, readOnly, onDrag, on
       {shown.lines.flatMap((line, i) =>
         line.points.map((at, k) => {
           const from = unmoved(i, k, at);
-          const words = moveWords(from, at, side);
+          const words = withSizes(moveWords(from, at, side) ?? '');
           const name = zone === 'brow' ? BROW_POINT_NAMES[k] : `line ${i + 1}, point ${k + 1}`;
           const [x, y] = place(at);
           const isHeld = held?.[0] === i && held[1] === k;

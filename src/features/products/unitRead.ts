@@ -1,0 +1,24 @@
+// Figures of a product in the unit that the studio reads: what is typed becomes what is kept.
+
+import { heatSign, heatTyped, readHeat } from '@/formats/heat';
+import { readSize, sizeSign, sizeTyped, type Size } from '@/formats/size';
+
+interface UnitRead {
+  readonly read: (kept: number) => number;
+  readonly typed: (read: number) => number;
+  readonly unit: string;
+}
+const SIZES: readonly string[] = ['mm', 'cm', 'g', 'kg'] satisfies readonly Size[];
+const isSize = (unit: string): unit is Size => SIZES.includes(unit);
+const same = (n: number): number => n;
+
+/** @param kept `°C`, `mm`, `kg` … as the field is kept; what has no other unit stays */
+export function unitRead(kept: string): UnitRead {
+  if (kept === '°C') return { read: (n) => Number(readHeat(n).toFixed(1)), typed: heatTyped, unit: heatSign() };
+  if (!isSize(kept) || sizeSign(kept) === kept) return { read: same, typed: same, unit: kept };
+  return {
+    read: (n) => Number(readSize(n, kept).toFixed(3)),
+    typed: (n) => sizeTyped(n, kept),
+    unit: sizeSign(kept),
+  };
+}
