@@ -162,7 +162,9 @@ test('lengths and weights are read in inches and ounces where the studio says so
   await page
     .getByRole('spinbutton', { name: /^Wax in .*, oz$/ })
     .first()
-    .fill('10');
+    .pressSequentially('10');
+  // what is kept are whole grams; the field says what was typed
+  await expect(page.getByRole('spinbutton', { name: /^Wax in .*, oz$/ }).first()).toHaveValue('10');
   await page.getByRole('button', { name: 'Weighed' }).first().click();
   await expect(page.getByText('weighed 10 oz').first()).toBeVisible();
   await units('millimetres and centimetres', 'grams and kilograms');

@@ -1,7 +1,7 @@
 // Runs the application behind its outermost door and ends it in order: what is under way is answered, then the data
 // file is closed with everything folded in, so that a copy of it is whole. Started by scripts/run.mjs.
 
-import { readFileSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import { createServer } from 'node:http';
 import { createRequire } from 'node:module';
 import { join } from 'node:path';
@@ -74,7 +74,8 @@ server.listen(port, HOST, () => console.log('Ready'));
 function loadPages() {
   const built = join(process.cwd(), '.next', 'server');
   const require = createRequire(join(built, 'pages.cjs'));
-  const waiting = Object.values(JSON.parse(readFileSync(join(built, 'app-paths-manifest.json'), 'utf8')));
+  const listed = join(built, 'app-paths-manifest.json');
+  const waiting = existsSync(listed) ? Object.values(JSON.parse(readFileSync(listed, 'utf8'))) : [];
   const timer = setInterval(() => {
     if (Date.now() - askedAt < QUIET_MS) return;
     const file = waiting.shift();

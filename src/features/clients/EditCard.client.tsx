@@ -1,5 +1,6 @@
 'use client';
 
+import { readSize, sizeSign, sizeTyped } from '@/formats/size';
 import { Checkbox, Form, Input, Modal, Radio, Select } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
@@ -15,7 +16,13 @@ import { Fault } from '@/ui/Fault';
 import styles from './Clients.module.css';
 
 const SKINS: readonly ClientProfile['skin'][] = ['dry', 'normal', 'oily'];
-const numberOrNull = (text: string): number | null => (text.trim() === '' ? null : Number(text.replace(',', '.')));
+const TENTHS = 10;
+const tenths = (value: number): number => Math.round(TENTHS * value) / TENTHS;
+/** Height and weight as the studio reads them, to a tenth; nothing where nothing is known. */
+const asRead = (kept: number | null, of: 'cm' | 'kg'): number | string =>
+  kept === null ? '' : tenths(readSize(kept, of));
+const asKept = (text: string, of: 'cm' | 'kg'): number | null =>
+  text.trim() === '' ? null : tenths(sizeTyped(Number(text.replace(',', '.')), of));
 
 /** The whole card to be changed; who changed what is written down by the server. */
 export function EditCard({ card, onClose }: { readonly card: ClientCard; readonly onClose: () => void }) {
@@ -88,20 +95,20 @@ export function EditCard({ card, onClose }: { readonly card: ClientCard; readonl
               onChange={(e) => set({ phone: e.target.value })}
             />
           </Form.Item>
-          <Form.Item label="Height, cm" htmlFor="card-stature">
+          <Form.Item label={`Height, ${sizeSign('cm')}`} htmlFor="card-stature">
             <Input
               id="card-stature"
               inputMode="decimal"
-              defaultValue={profile.statureCm ?? ''}
-              onChange={(e) => setProfile({ statureCm: numberOrNull(e.target.value) })}
+              defaultValue={asRead(profile.statureCm, 'cm')}
+              onChange={(e) => setProfile({ statureCm: asKept(e.target.value, 'cm') })}
             />
           </Form.Item>
-          <Form.Item label="Weight, kg" htmlFor="card-mass">
+          <Form.Item label={`Weight, ${sizeSign('kg')}`} htmlFor="card-mass">
             <Input
               id="card-mass"
               inputMode="decimal"
-              defaultValue={profile.massKg ?? ''}
-              onChange={(e) => setProfile({ massKg: numberOrNull(e.target.value) })}
+              defaultValue={asRead(profile.massKg, 'kg')}
+              onChange={(e) => setProfile({ massKg: asKept(e.target.value, 'kg') })}
             />
           </Form.Item>
         </div>

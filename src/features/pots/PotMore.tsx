@@ -2,6 +2,7 @@
 
 import { SizeField } from '@/ui/SizeField.client';
 import { sized, sizeSign } from '@/formats/size';
+import Link from 'next/link';
 import { Button, Checkbox, Input, InputNumber, Popconfirm, Select } from 'antd';
 import { useState } from 'react';
 import type { PotChange, PotOnPage } from '@/server/services/pots';
@@ -104,6 +105,9 @@ export function PotMore({ pot, ofDay, roomC, acts }: Props) {
       >
         <Button>Put away</Button>
       </Popconfirm>
+      <Link href={`/products/${pot.productId}${pot.asOn?.tempC ? `?at=${pot.asOn.tempC}#fit` : '#fit'}`}>
+        It behaves otherwise than its label: fit it from what is seen
+      </Link>
     </div>
   );
 }

@@ -12,6 +12,8 @@ import styles from './Products.module.css';
 interface Props {
   readonly product: Product;
   readonly roomC: number;
+  /** Heat at which the pot's log says that it was right, °C. */
+  readonly seenAtC: number | null;
   readonly onTake: (fitted: Product) => void;
 }
 
@@ -19,12 +21,12 @@ const signed = (value: number, unit: string): string =>
   Math.abs(value) < 0.05 ? `0.0 ${unit}` : `${value > 0 ? '+' : '−'}${Math.abs(value).toFixed(1)} ${unit}`;
 
 /** Flow and setting from what is seen at the pot and on the forearm; what does not fit is shown. */
-export function FitPanel({ product, roomC, onTake }: Props) {
+export function FitPanel({ product, roomC, seenAtC, onTake }: Props) {
   const manner = Object.values(product.manners)[0];
   const [seen, setSeen] = useState({
     slowAtC: manner?.labelC.min ?? 52,
     afterS: 30,
-    touchC: manner ? Math.round((manner.labelC.min + manner.labelC.max) / 2) : 56,
+    touchC: seenAtC ?? (manner ? Math.round((manner.labelC.min + manner.labelC.max) / 2) : 56),
     thicknessMm: manner?.thicknessMm.usual ?? 2,
     roomC,
   });
@@ -67,7 +69,7 @@ export function FitPanel({ product, roomC, onTake }: Props) {
       },
     });
   return (
-    <section className={styles.fit} aria-label="From what you see">
+    <section id="fit" className={styles.fit} aria-label="From what you see">
       <h2>From what you see</h2>
       <p className="quiet">
         No thermometer curve needed: the heat at which it leaves the stick slowly, like syrup

@@ -29,6 +29,8 @@ interface Props {
   readonly isNew: boolean;
   readonly currency: string;
   readonly roomC: number;
+  /** Heat at which it was seen in the pot, °C; null = come from elsewhere. */
+  readonly seenAtC: number | null;
 }
 
 const options = (values: readonly string[]) => values.map((value) => ({ value, label: value.replace('-', ' ') }));
@@ -40,7 +42,7 @@ const ORIGIN_WORDS: Readonly<Record<CatalogueRow['origin'], string>> = {
 };
 
 /** Everything a label says and what the engines need of it; saved whole, or kept here as a draft. */
-export function ProductEditor({ row, isNew, currency, roomC }: Props) {
+export function ProductEditor({ row, isNew, currency, roomC, seenAtC }: Props) {
   const router = useRouter();
   const first: Product = isNew ? { ...row.product, id: '', name: '' } : row.product;
   const draftKey = isNew ? `new-${row.product.id}` : row.product.id;
@@ -210,7 +212,7 @@ export function ProductEditor({ row, isNew, currency, roomC }: Props) {
         .map((f) => (
           <Fault key={f.path} text={f.message} />
         ))}
-      <FitPanel product={product} roomC={roomC} onTake={change} />
+      <FitPanel product={product} roomC={roomC} seenAtC={seenAtC} onTake={change} />
       <details className={styles.model}>
         <summary>The figures behind it</summary>
         <h3>Flow and hold</h3>

@@ -17,7 +17,7 @@ export function unitRead(kept: string): UnitRead {
   if (kept === '°C') return { read: (n) => Number(readHeat(n).toFixed(1)), typed: heatTyped, unit: heatSign() };
   if (!isSize(kept) || sizeSign(kept) === kept) return { read: same, typed: same, unit: kept };
   return {
-    read: (n) => Number(readSize(n, kept).toFixed(3)),
+    read: (n) => Number(readSize(n, kept).toFixed(4)),
     typed: (n) => sizeTyped(n, kept),
     unit: sizeSign(kept),
   };

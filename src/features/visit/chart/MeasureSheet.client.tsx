@@ -1,7 +1,9 @@
 'use client';
 
-import { Button, InputNumber, Modal } from 'antd';
+import { Button, Modal } from 'antd';
 import { useState } from 'react';
+import { sizeSign } from '@/formats/size';
+import { SizeField } from '@/ui/SizeField.client';
 import styles from './Chart.module.css';
 
 interface Props {
@@ -50,12 +52,12 @@ export function MeasureSheet({ sheetCm, measured, onSize, onClose }: Props) {
       </p>
       <div className={styles.measure}>
         <label>
-          Across, cm
-          <InputNumber min={0.5} max={100} step={0.5} value={width} onChange={setWidth} />
+          Across, {sizeSign('cm')}
+          <SizeField of="cm" min={0.5} max={100} step={0.5} value={width} onChange={setWidth} />
         </label>
         <label>
-          Along, cm
-          <InputNumber min={0.5} max={100} step={0.5} value={height} onChange={setHeight} />
+          Along, {sizeSign('cm')}
+          <SizeField of="cm" min={0.5} max={100} step={0.5} value={height} onChange={setHeight} />
         </label>
       </div>
     </Modal>
