@@ -86,7 +86,7 @@ test('heat is read in °F where the studio says so, everywhere alike, and typed 
     await page.getByRole('button', { name: 'Save' }).click();
     await expect(page.getByText('Saved.')).toBeVisible();
   };
-  await unit('degrees Fahrenheit');
+  await unit('Fahrenheit');
   await page.goto('/kitchen');
   await ready(page);
   // sugar boils down to the firm ball: 118–121 °C at sea level
@@ -113,7 +113,7 @@ test('heat is read in °F where the studio says so, everywhere alike, and typed 
   await page.goto('/studio/house');
   await ready(page);
   await expect(page.getByRole('spinbutton', { name: 'Room heat' })).toHaveValue('71.6');
-  await unit('degrees Celsius');
+  await unit('Celsius');
   await page.reload();
   await ready(page);
   await expect(page.getByRole('spinbutton', { name: 'Room heat' })).toHaveValue('22');
@@ -140,7 +140,7 @@ test('lengths and weights are read in inches and ounces where the studio says so
   const at = `/visits/${visitId}`;
   const seen = ['/products', '/pots', '/shelf', '/rules', '/clients/ottilie', '/'];
   const stations = ['chart', 'match', 'strips', 'work', 'return'].map((s) => `${at}/${s}`);
-  await units('inches, as on a rule', 'ounces and pounds');
+  await units('inches', 'ounces');
   const found: string[] = [];
   for (const path of [...seen, ...stations]) {
     await page.goto(path);
@@ -167,7 +167,7 @@ test('lengths and weights are read in inches and ounces where the studio says so
   await expect(page.getByRole('spinbutton', { name: /^Wax in .*, oz$/ }).first()).toHaveValue('10');
   await page.getByRole('button', { name: 'Weighed' }).first().click();
   await expect(page.getByText('weighed 10 oz').first()).toBeVisible();
-  await units('millimetres and centimetres', 'grams and kilograms');
+  await units('millimetres', 'grams');
   await page.goto('/pots');
   await ready(page);
   await page.getByRole('button', { name: 'Weigh, fill, way of heating, sensor' }).first().click();

@@ -78,8 +78,8 @@ export function HouseView({ first }: { readonly first: House }) {
             value={draft.heatUnit}
             onChange={(heatUnit) => set({ heatUnit })}
             options={[
-              { value: 'C', label: 'degrees Celsius' },
-              { value: 'F', label: 'degrees Fahrenheit' },
+              { value: 'C', label: 'Celsius' },
+              { value: 'F', label: 'Fahrenheit' },
             ]}
           />
         </label>
@@ -92,8 +92,8 @@ export function HouseView({ first }: { readonly first: House }) {
             value={draft.lengthUnit}
             onChange={(lengthUnit) => set({ lengthUnit })}
             options={[
-              { value: 'mm', label: 'millimetres and centimetres' },
-              { value: 'in', label: 'inches, as on a rule' },
+              { value: 'mm', label: 'millimetres' },
+              { value: 'in', label: 'inches' },
             ]}
           />
         </label>
@@ -106,8 +106,8 @@ export function HouseView({ first }: { readonly first: House }) {
             value={draft.weightUnit}
             onChange={(weightUnit) => set({ weightUnit })}
             options={[
-              { value: 'g', label: 'grams and kilograms' },
-              { value: 'oz', label: 'ounces and pounds' },
+              { value: 'g', label: 'grams' },
+              { value: 'oz', label: 'ounces' },
             ]}
           />
         </label>
