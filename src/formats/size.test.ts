@@ -41,6 +41,7 @@ describe('lengths and weights as the studio reads them', () => {
     expect(sized(6.5, 'mm')).toBe('1/4 in');
     expect(sized(3.2, 'mm')).toBe('1/8 in');
     expect(sized(1.6, 'mm')).toBe('1/16 in');
+    expect(sized(2, 'mm')).toBe('5/64 in');
     expect(sized(0.4, 'mm')).toBe('1/64 in');
     expect(sized(0.1, 'mm')).toBe('under 1/64 in');
     expect(sized(0, 'mm')).toBe('0 in');

@@ -52,7 +52,7 @@ export const sizeTyped = (value: number, of: Size): number => value * oneOf(of);
 
 /** Parts of an inch that a rule shows at this length: the thinner, the finer. */
 function partsAt(inches: number): number {
-  if (inches < 1 / 16) return 64;
+  if (inches < 1 / 8) return 64;
   if (inches < 0.5) return 32;
   if (inches < 2) return 16;
   return inches < 12 ? 8 : 2;

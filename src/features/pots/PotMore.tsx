@@ -105,9 +105,7 @@ export function PotMore({ pot, ofDay, roomC, acts }: Props) {
       >
         <Button>Put away</Button>
       </Popconfirm>
-      <Link href={`/products/${pot.productId}${pot.asOn?.tempC ? `?at=${pot.asOn.tempC}#fit` : '#fit'}`}>
-        It behaves otherwise than its label: fit it from what is seen
-      </Link>
+      <Link href={`/products/${pot.productId}#fit`}>It behaves otherwise than its label: fit it from what is seen</Link>
     </div>
   );
 }

@@ -4,7 +4,7 @@ import { InputNumber } from 'antd';
 import { boundsOf, type Product, type ProductFault } from '@/core/products';
 import { withHeat } from '@/formats/heat';
 import { withSizes } from '@/formats/size';
-import { unitRead } from './unitRead';
+import { OTHER_STEP, unitRead } from './unitRead';
 import { valueAt } from './draft';
 import type { Field } from './fields';
 import styles from './Products.module.css';
@@ -30,7 +30,7 @@ export function FigureFields({ fields, product, faults, onChange }: Props) {
             <span>{f.label}</span>
             <InputNumber<number>
               value={typeof value === 'number' && !Number.isNaN(value) ? read(value) : null}
-              step={f.step}
+              step={unit === f.unit ? f.step : OTHER_STEP}
               suffix={unit}
               controls={false}
               inputMode="decimal"

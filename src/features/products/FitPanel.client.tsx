@@ -6,14 +6,12 @@ import { useState } from 'react';
 import type { Product } from '@/core/products';
 import { useWorkerAnswer } from '@/ui/useWorkerAnswer';
 import type { HeatAnswer, HeatQuestion } from '@/workers/heat.worker';
-import { unitRead } from './unitRead';
+import { OTHER_STEP, unitRead } from './unitRead';
 import styles from './Products.module.css';
 
 interface Props {
   readonly product: Product;
   readonly roomC: number;
-  /** Heat at which the pot's log says that it was right, °C. */
-  readonly seenAtC: number | null;
   readonly onTake: (fitted: Product) => void;
 }
 
@@ -21,12 +19,12 @@ const signed = (value: number, unit: string): string =>
   Math.abs(value) < 0.05 ? `0.0 ${unit}` : `${value > 0 ? '+' : '−'}${Math.abs(value).toFixed(1)} ${unit}`;
 
 /** Flow and setting from what is seen at the pot and on the forearm; what does not fit is shown. */
-export function FitPanel({ product, roomC, seenAtC, onTake }: Props) {
+export function FitPanel({ product, roomC, onTake }: Props) {
   const manner = Object.values(product.manners)[0];
   const [seen, setSeen] = useState({
     slowAtC: manner?.labelC.min ?? 52,
     afterS: 30,
-    touchC: seenAtC ?? (manner ? Math.round((manner.labelC.min + manner.labelC.max) / 2) : 56),
+    touchC: manner ? Math.round((manner.labelC.min + manner.labelC.max) / 2) : 56,
     thicknessMm: manner?.thicknessMm.usual ?? 2,
     roomC,
   });
@@ -44,7 +42,7 @@ export function FitPanel({ product, roomC, seenAtC, onTake }: Props) {
         <span>{label}</span>
         <InputNumber<number>
           value={read(seen[key])}
-          step={step}
+          step={unit === kept ? step : OTHER_STEP}
           suffix={unit}
           controls={false}
           inputMode="decimal"

@@ -29,8 +29,6 @@ interface Props {
   readonly isNew: boolean;
   readonly currency: string;
   readonly roomC: number;
-  /** Heat at which it was seen in the pot, °C; null = come from elsewhere. */
-  readonly seenAtC: number | null;
 }
 
 const options = (values: readonly string[]) => values.map((value) => ({ value, label: value.replace('-', ' ') }));
@@ -42,7 +40,7 @@ const ORIGIN_WORDS: Readonly<Record<CatalogueRow['origin'], string>> = {
 };
 
 /** Everything a label says and what the engines need of it; saved whole, or kept here as a draft. */
-export function ProductEditor({ row, isNew, currency, roomC, seenAtC }: Props) {
+export function ProductEditor({ row, isNew, currency, roomC }: Props) {
   const router = useRouter();
   const first: Product = isNew ? { ...row.product, id: '', name: '' } : row.product;
   const draftKey = isNew ? `new-${row.product.id}` : row.product.id;
@@ -212,7 +210,7 @@ export function ProductEditor({ row, isNew, currency, roomC, seenAtC }: Props) {
         .map((f) => (
           <Fault key={f.path} text={f.message} />
         ))}
-      <FitPanel product={product} roomC={roomC} seenAtC={seenAtC} onTake={change} />
+      <FitPanel product={product} roomC={roomC} onTake={change} />
       <details className={styles.model}>
         <summary>The figures behind it</summary>
         <h3>Flow and hold</h3>

@@ -10,6 +10,8 @@ interface UnitRead {
 }
 const SIZES: readonly string[] = ['mm', 'cm', 'g', 'kg'] satisfies readonly Size[];
 const isSize = (unit: string): unit is Size => SIZES.includes(unit);
+/** An arrow key's step in another unit than the one that is kept. */
+export const OTHER_STEP = 0.01;
 const same = (n: number): number => n;
 
 /** @param kept `°C`, `mm`, `kg` … as the field is kept; what has no other unit stays */

@@ -5,12 +5,16 @@ import { useState } from 'react';
 import type { ShelfRow } from '@/server/services/shelf';
 import type { NewThing } from '@/server/services/shelfItems';
 import type { ShelfActs } from './useShelf';
+import { sizeSign } from '@/formats/size';
+import { AmountField } from './AmountField';
 import styles from './Shelf.module.css';
 
 const NEW = 'new';
 const EMPTY: NewThing = {
   ...{ name: '', kind: 'retail', unit: 'piece', pack: 1, deliveryDays: 4, reserve: 0, supplier: '' },
 };
+/** What is weighed, as the studio reads weights; it is kept in grams. */
+const WEIGHED: Readonly<Record<string, string>> = { g: 'grams', oz: 'ounces' };
 const UNITS: readonly { readonly value: NewThing['unit']; readonly label: string }[] = [
   { value: 'piece', label: 'pieces' },
   { value: 'pair', label: 'pairs' },
@@ -41,16 +45,14 @@ export function TermsForm({ acts }: { readonly acts: ShelfActs }) {
       : { thing: { ...draft, name } };
     if (await acts.act(act, row ? `${name}: kept.` : `${name} is on the list: take in what came.`)) choose(NEW);
   };
-  const amount = (key: 'pack' | 'deliveryDays' | 'reserve', label: string, suffix: string) => (
-    <InputNumber
+  const amount = (key: 'pack' | 'reserve', label: string) => (
+    <AmountField
       aria-label={label}
+      unit={draft.unit}
       min={key === 'pack' ? 1 : 0}
-      max={key === 'deliveryDays' ? 120 : 1_000_000}
-      precision={0}
       value={draft[key]}
       onChange={(v) => set({ [key]: v ?? draft[key] })}
       prefix={label}
-      suffix={suffix}
     />
   );
   return (
@@ -84,14 +86,23 @@ export function TermsForm({ acts }: { readonly acts: ShelfActs }) {
             <Select
               aria-label="Counted in"
               value={draft.unit}
-              options={[...UNITS]}
+              options={UNITS.map((u) => (u.value === 'g' ? { ...u, label: WEIGHED[sizeSign('g')] ?? u.label } : u))}
               onChange={(unit: NewThing['unit']) => set({ unit })}
             />
           </>
         )}
-        {amount('pack', 'a pack', draft.unit)}
-        {amount('deliveryDays', 'comes in', 'days')}
-        {amount('reserve', 'kept', draft.unit)}
+        {amount('pack', 'a pack')}
+        <InputNumber
+          aria-label="comes in"
+          min={0}
+          max={120}
+          precision={0}
+          value={draft.deliveryDays}
+          onChange={(v) => set({ deliveryDays: v ?? draft.deliveryDays })}
+          prefix="comes in"
+          suffix="days"
+        />
+        {amount('reserve', 'kept')}
         <Input
           aria-label="Supplier"
           placeholder="supplier"

@@ -69,48 +69,30 @@ export function HouseView({ first }: { readonly first: House }) {
             options={DAYS.map((label, value) => ({ value, label }))}
           />
         </label>
-        <label className={styles.price}>
-          <span>
-            Heat is read in<small className="quiet">on every page and paper</small>
-          </span>
-          <Select
-            aria-label="Unit of heat"
-            value={draft.heatUnit}
-            onChange={(heatUnit) => set({ heatUnit })}
-            options={[
-              { value: 'C', label: 'Celsius' },
-              { value: 'F', label: 'Fahrenheit' },
-            ]}
-          />
-        </label>
-        <label className={styles.price}>
-          <span>
-            Lengths are read in<small className="quiet">hair, wax, strips, sheets</small>
-          </span>
-          <Select
-            aria-label="Unit of lengths"
-            value={draft.lengthUnit}
-            onChange={(lengthUnit) => set({ lengthUnit })}
-            options={[
-              { value: 'mm', label: 'millimetres' },
-              { value: 'in', label: 'inches' },
-            ]}
-          />
-        </label>
-        <label className={styles.price}>
-          <span>
-            Weights are read in<small className="quiet">wax, paste, packs</small>
-          </span>
-          <Select
-            aria-label="Unit of weights"
-            value={draft.weightUnit}
-            onChange={(weightUnit) => set({ weightUnit })}
-            options={[
-              { value: 'g', label: 'grams' },
-              { value: 'oz', label: 'ounces' },
-            ]}
-          />
-        </label>
+        <ReadIn
+          words="Heat is read in"
+          note="on every page and paper"
+          name="Unit of heat"
+          value={draft.heatUnit}
+          units={{ C: 'Celsius', F: 'Fahrenheit' }}
+          onChange={(heatUnit) => set({ heatUnit })}
+        />
+        <ReadIn
+          words="Lengths are read in"
+          note="hair, wax, strips, sheets"
+          name="Unit of lengths"
+          value={draft.lengthUnit}
+          units={{ mm: 'millimetres', in: 'inches' }}
+          onChange={(lengthUnit) => set({ lengthUnit })}
+        />
+        <ReadIn
+          words="Weights are read in"
+          note="wax, paste, packs"
+          name="Unit of weights"
+          value={draft.weightUnit}
+          units={{ g: 'grams', oz: 'ounces' }}
+          onChange={(weightUnit) => set({ weightUnit })}
+        />
         <label className={styles.price}>
           <span>
             Room heat, usually<small className="quiet">pots cool and paste sets by it</small>
@@ -150,5 +132,32 @@ export function HouseView({ first }: { readonly first: House }) {
         </Button>
       </div>
     </section>
+  );
+}
+
+interface ReadInProps<U extends string> {
+  readonly words: string;
+  readonly note: string;
+  readonly name: string;
+  readonly value: U;
+  readonly units: Readonly<Record<U, string>>;
+  readonly onChange: (unit: U) => void;
+}
+
+/** One kind of figure and the unit that it is read in. */
+function ReadIn<U extends string>({ words, note, name, value, units, onChange }: ReadInProps<U>) {
+  return (
+    <label className={styles.price}>
+      <span>
+        {words}
+        <small className="quiet">{note}</small>
+      </span>
+      <Select<U>
+        aria-label={name}
+        value={value}
+        onChange={onChange}
+        options={(Object.keys(units) as U[]).map((unit) => ({ value: unit, label: units[unit] }))} // its own keys
+      />
+    </label>
   );
 }

@@ -9,19 +9,12 @@ export const dynamic = 'force-dynamic';
 
 interface Props {
   readonly params: Promise<{ readonly id: string }>;
-  readonly searchParams: Promise<{ readonly from?: string | string[]; readonly at?: string | string[] }>;
+  readonly searchParams: Promise<{ readonly from?: string | string[] }>;
 }
 
-/** Heats at which wax is laid at all, °C. */
-const LAID_C = [30, 80] as const;
-function heatAsked(at: string | string[] | undefined): number | null {
-  const heatC = Number(typeof at === 'string' && at !== '' ? at : Number.NaN);
-  return heatC >= LAID_C[0] && heatC <= LAID_C[1] ? heatC : null;
-}
-
-/** `/products/new?from=ID` begins a new product from another one; `?at=56` fits it from what was seen at 56 °C. */
+/** `/products/new?from=ID` begins a new product from another one. */
 export default async function ProductPage({ params, searchParams }: Props) {
-  const [{ id }, { from, at }] = await Promise.all([params, searchParams]);
+  const [{ id }, { from }] = await Promise.all([params, searchParams]);
   const catalogue = loadCatalogue(getDb());
   if (!catalogue.ok) notFound();
   const isNew = id === 'new';
@@ -34,7 +27,6 @@ export default async function ProductPage({ params, searchParams }: Props) {
       isNew={isNew}
       currency={catalogue.value.currency}
       roomC={catalogue.value.roomC}
-      seenAtC={heatAsked(at)}
     />
   );
 }
