@@ -4,7 +4,7 @@ import { InputNumber } from 'antd';
 import { boundsOf, type Product, type ProductFault } from '@/core/products';
 import { withHeat } from '@/formats/heat';
 import { withSizes } from '@/formats/size';
-import { OTHER_STEP, unitRead } from './unitRead';
+import { unitRead } from './unitRead';
 import { valueAt } from './draft';
 import type { Field } from './fields';
 import styles from './Products.module.css';
@@ -24,13 +24,13 @@ export function FigureFields({ fields, product, faults, onChange }: Props) {
         const value = valueAt(product, f.path);
         const bound = boundsOf(f.path);
         const fault = faults.find((x) => x.path === f.path);
-        const { read, typed, unit } = unitRead(f.unit);
+        const { read, typed, unit, step: stepOf } = unitRead(f.unit);
         return (
           <label key={f.path} className={styles.field}>
             <span>{f.label}</span>
             <InputNumber<number>
               value={typeof value === 'number' && !Number.isNaN(value) ? read(value) : null}
-              step={unit === f.unit ? f.step : OTHER_STEP}
+              step={stepOf(f.step)}
               suffix={unit}
               controls={false}
               inputMode="decimal"

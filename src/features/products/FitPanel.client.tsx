@@ -6,7 +6,7 @@ import { useState } from 'react';
 import type { Product } from '@/core/products';
 import { useWorkerAnswer } from '@/ui/useWorkerAnswer';
 import type { HeatAnswer, HeatQuestion } from '@/workers/heat.worker';
-import { OTHER_STEP, unitRead } from './unitRead';
+import { unitRead } from './unitRead';
 import styles from './Products.module.css';
 
 interface Props {
@@ -36,13 +36,13 @@ export function FitPanel({ product, roomC, onTake }: Props) {
   );
   const fit = answer !== null && answer !== 'failed' && answer.kind === 'fit' ? answer : null;
   const number = (key: keyof typeof seen, label: string, kept: string, step: number) => {
-    const { read, typed, unit } = unitRead(kept);
+    const { read, typed, unit, step: stepOf } = unitRead(kept);
     return (
       <label className={styles.field}>
         <span>{label}</span>
         <InputNumber<number>
           value={read(seen[key])}
-          step={unit === kept ? step : OTHER_STEP}
+          step={stepOf(step)}
           suffix={unit}
           controls={false}
           inputMode="decimal"
