@@ -18,8 +18,9 @@ const same = (n: number): number => n;
 
 /** @param kept `°C`, `mm`, `kg` … as the field is kept; what has no other unit stays */
 export function unitRead(kept: string): UnitRead {
-  if (kept === '°C')
-    {return { read: (n) => Number(readHeat(n).toFixed(1)), typed: heatTyped, unit: heatSign(), step: same };}
+  if (kept === '°C') {
+    return { read: (n) => Number(readHeat(n).toFixed(1)), typed: heatTyped, unit: heatSign(), step: same };
+  }
   if (!isSize(kept) || sizeSign(kept) === kept) return { read: same, typed: same, unit: kept, step: same };
   return {
     read: (n) => Number(readSize(n, kept).toFixed(4)),
