@@ -1,12 +1,13 @@
 // Orders a hand can remember against the free search, on every zone: what they cost. Prints the table of
 // docs/strips.md: `node --import tsx scripts/patternStudy.ts`
 
-import { sidesOf, ZONE_IDS, ZONES, type ZoneId } from '../src/core/anatomy';
-import { patternSchedule, scheduleHands, type PatternSheet, type StripJob } from '../src/core/hands';
+import { ONE_SIDE_FIRST, sidesOf, ZONE_IDS, ZONES, type ZoneId } from '../src/core/anatomy';
+import { patternSchedule, scheduleHands } from '../src/core/hands';
 import { planMemory } from '../src/core/plan/planMemory';
 import { placesOf } from '../src/core/plan/stripPlaces';
 import { stripJobs } from '../src/core/plan/stripJobs';
 import { prepareZone } from '../src/core/plan/zoneWork';
+import { joinJobs, type ZoneJobs } from '../src/core/rounds';
 import { mannerName, SHIPPED_PRODUCTS, type Way } from '../src/core/products';
 import { isSpread, type HandLevel } from '../src/core/strips';
 
@@ -31,40 +32,34 @@ const memory = planMemory();
 function study(id: ZoneId, { product: wanted, way, setS }: Worked, level: HandLevel) {
   const product = SHIPPED_PRODUCTS.find((p) => p.id === wanted);
   if (!product) throw new Error(wanted);
-  const jobs: StripJob[] = [];
-  const sheets: PatternSheet[] = [];
-  sidesOf(ZONES[id]).forEach((side, index) => {
+  const sides = sidesOf(ZONES[id]).map((side, index): ZoneJobs => {
     const hair = { lengthMm: 8, coarseness: 4, density: 3 };
     const work = prepareZone({ zone: id, side, hair }, index, { consent: true }, level, memory);
     if (!work.ok) throw new Error(id);
     const { strips } = work.value.layout(product, way);
     const spread = isSpread(ZONES[id], product.family, way);
-    const made = stripJobs(
-      {
-        strips,
-        side,
-        manner: mannerName(product.family, way),
-        coats: 1,
-        setS,
-        rest: null,
-        level,
-        face: ZONES[id].face,
-        zone: id,
-        family: product.family,
-        coarseness: hair.coarseness,
-        spread,
-        pressS: 3,
-      },
-      jobs.length,
-    );
-    sheets.push({
-      jobs: made.map((_, k) => jobs.length + k),
-      places: placesOf(strips, { zone: id, side, sheet: work.value.sheet, spread }),
+    const jobs = stripJobs({
+      strips,
+      side,
+      manner: mannerName(product.family, way),
+      coats: 1,
+      setS,
+      rest: null,
+      level,
+      face: ZONES[id].face,
+      zone: id,
+      family: product.family,
+      coarseness: hair.coarseness,
+      spread,
+      pressS: 3,
     });
-    jobs.push(...made);
+    return { zone: id, side, jobs, places: placesOf(strips, { zone: id, side, sheet: work.value.sheet, spread }) };
   });
-  const input = { jobs, maxOnSkin: ON_SKIN[level], walkS: 6 };
-  const pattern = patternSchedule(input, sheets);
+  // the free search keeps to the courses of the trade too: what a practitioner would not lay so is no measure
+  const input = { jobs: joinJobs(sides).map((j) => ({ ...j, pose: null })), maxOnSkin: ON_SKIN[level], walkS: 6 };
+  const before = (k: number): number => sides.slice(0, k).reduce((n, s) => n + s.jobs.length, 0);
+  const sheets = sides.map((s, k) => ({ jobs: s.jobs.map((_, n) => before(k) + n), places: s.places }));
+  const pattern = patternSchedule(input, sheets, { oneSideFirst: ONE_SIDE_FIRST.includes(id) });
   return {
     family: product.family,
     name: pattern?.name ?? null,

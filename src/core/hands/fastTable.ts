@@ -29,6 +29,7 @@ export interface PackedJobs {
   /** 0 from either side, 1 left, 2 right. */
   readonly side: Uint8Array;
   readonly needs: readonly Int32Array[];
+  readonly after: readonly Int32Array[];
   readonly touches: readonly Int32Array[];
   readonly maxOnSkin: number;
   readonly walkS: number;
@@ -51,6 +52,7 @@ export function packed({ jobs, maxOnSkin, walkS }: HandsInput): PackedJobs {
     finish: Float64Array.from(jobs, (j) => j.pullS + j.pressS),
     side: Uint8Array.from(jobs, (j) => (j.side ? SIDE_NUMBER[j.side] : 0)),
     needs: jobs.map((j) => Int32Array.from(j.needs)),
+    after: jobs.map((j) => Int32Array.from(j.after ?? [])),
     touches: jobs.map((j) => Int32Array.from(j.touches)),
     maxOnSkin,
     walkS,
@@ -100,6 +102,8 @@ export class FastTable {
     if (this.stage[i] !== UNLAID || this.skinCount >= limit) return false;
     const needs = this.j.needs[i] as Int32Array;
     for (let k = 0; k < needs.length; k++) if (this.stage[needs[k] as number] !== OFF) return false;
+    const after = this.j.after[i] as Int32Array;
+    for (let k = 0; k < after.length; k++) if (this.stage[after[k] as number] === UNLAID) return false;
     const touches = this.j.touches[i] as Int32Array;
     for (let k = 0; k < touches.length; k++) {
       const stage = this.stage[touches[k] as number];

@@ -38,4 +38,5 @@ export type { PatternSheet, SidesBy } from './patterns/patternSchedule';
 export { PATTERN_WORDS } from './patterns/orders';
 export type { PatternName } from './patterns/orders';
 export { LAST_COURSE } from './patterns/places';
+export { inCourses } from './patterns/courses';
 export type { Place } from './patterns/places';

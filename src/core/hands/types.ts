@@ -31,6 +31,8 @@ export interface StripJob {
   readonly pressS: number;
   /** Indices of jobs that must be pulled before this one is laid. */
   readonly needs: readonly number[];
+  /** Indices of jobs that are laid before this one, as the trade works the zone; absent = none. */
+  readonly after?: readonly number[];
   /** Indices of jobs never on the skin together with this one. */
   readonly touches: readonly number[];
 }

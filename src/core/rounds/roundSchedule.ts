@@ -6,6 +6,7 @@ import type { Side, ZoneId } from '../anatomy';
 import { ONE_SIDE_FIRST, poseKey } from '../anatomy';
 import {
   tableAfter,
+  inCourses,
   patternSchedule,
   scheduleHands,
   scheduleInOrder,
@@ -63,21 +64,28 @@ export interface RoundSchedule {
 /** Zones of one task up to this many strips are searched freely together, else part by part. */
 const JOINT_JOBS = 14;
 
-/** Jobs of all zones in one list; needs and touches keep pointing within their zone. */
-export function joinJobs(zones: readonly Pick<ZoneJobs, 'jobs' | 'zone' | 'side'>[]): readonly StripJob[] {
+/**
+ * Jobs of all zones in one list; needs and touches keep pointing within their zone, where its courses are kept. A zone
+ * worked to its end on one side before the other has its second side after the first.
+ */
+export function joinJobs(zones: readonly ZoneJobs[]): readonly StripJob[] {
   const all: StripJob[] = [];
-  for (const z of zones) {
+  zones.forEach((z, k) => {
     const offset = all.length;
     const pose = poseKey(z.zone, z.side);
+    const before = zones[k - 1];
+    const isSecond = before?.zone === z.zone && isOneSideFirst(z);
+    const first = isSecond ? before.jobs.map((_, n) => offset - before.jobs.length + n) : [];
     all.push(
-      ...z.jobs.map((j) => ({
+      ...inCourses(z.jobs, z.places).map((j) => ({
         ...j,
         pose,
         needs: j.needs.map((n) => n + offset),
+        after: [...first, ...(j.after ?? []).map((n) => n + offset)],
         touches: j.touches.map((t) => t + offset),
       })),
     );
-  }
+  });
   return all;
 }
 
@@ -149,7 +157,12 @@ function oneByOne(input: HandsInput, parts: readonly Laid[]): Worked {
     const task = withoutPoses({ ...input, jobs: order.flatMap((i) => input.jobs[i] ?? []) });
     const at = new Map(order.map((job, k) => [job, k]));
     const own = (list: readonly number[]): readonly number[] => list.flatMap((i) => at.get(i) ?? []);
-    const jobs = task.jobs.map((j) => ({ ...j, needs: own(j.needs), touches: own(j.touches) }));
+    const jobs = task.jobs.map((j) => ({
+      ...j,
+      needs: own(j.needs),
+      after: own(j.after ?? []),
+      touches: own(j.touches),
+    }));
     return scheduleHands({ ...task, jobs }).ops.map((op) => order[op.job] ?? 0);
   });
   const end = tableAfter(input, acts, true);
