@@ -59,7 +59,10 @@ export const poseTo = (
   { poseS = 0 }: Pick<HandsInput, 'poseS'>,
 ): number => ((job.pose ?? null) !== null && job.pose !== now ? poseS : 0);
 
-/** True where this job may be laid now: room on the skin, needed strips off, those of earlier courses laid, no touching strip on the skin. */
+/**
+ * True where this job may be laid now: room on the skin, needed strips off, those of earlier courses laid, no touching
+ * strip on the skin.
+ */
 export function canLay(state: TableState, input: HandsInput, index: number, limit = input.maxOnSkin): boolean {
   const job = input.jobs[index];
   return (

@@ -87,6 +87,9 @@ export interface OpenOptions {
   readonly beforeMigration?: (file: string) => void;
 }
 
+/** Files opened by this process so far. */
+let opened = 0;
+
 /** Opens (and creates or migrates) the file. Throws `DatabaseRefused`, with the fault's name, where it must not. */
 export function openDatabase(file: string, options: OpenOptions = {}): OpenDatabase {
   const folder = options.folder ?? migrationsFolder();
@@ -106,6 +109,10 @@ export function openDatabase(file: string, options: OpenOptions = {}): OpenDatab
     raw.pragma('synchronous = FULL');
     raw.pragma(`cache_size = ${-CACHE_KIB}`);
     for (const end of ['', '-wal', '-shm']) if (existsSync(file + end)) chmodSync(file + end, 0o600);
+    // for sinceWrite.ts
+    const number = ++opened;
+    raw.function('connection_number', () => number);
+    raw.function('is_in_transaction', () => Number(raw.inTransaction));
     const db = drizzle(raw, { schema });
     // a table that is rebuilt is gone for a moment, and what points to it must not stop it
     raw.pragma('foreign_keys = OFF');

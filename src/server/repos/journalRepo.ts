@@ -2,6 +2,7 @@
 
 import { and, asc, eq, gt, sql } from 'drizzle-orm';
 import type { TableEvent } from '../../core/hands';
+import { quietly } from '../db/sinceWrite';
 import type { DbOrTx } from '../db/openDatabase';
 import { prepared } from '../db/prepared';
 import { tableJournal } from '../db/schema';
@@ -58,7 +59,9 @@ const insertEvent = prepared((db) =>
     .prepare(),
 );
 export function appendEvents(db: DbOrTx, visitId: string, events: readonly TableEvent[]): void {
-  for (const { id, atMs, kind, ...data } of events) insertEvent(db).run({ id, visitId, atMs, kind, data });
+  quietly(db, () => {
+    for (const { id, atMs, kind, ...data } of events) insertEvent(db).run({ id, visitId, atMs, kind, data });
+  });
 }
 /** The visit to which an event id already belongs. */
 export const visitOfEvent = (db: DbOrTx, id: string): string | undefined => eventById(db).get({ id })?.visitId;

@@ -3,6 +3,7 @@
 
 import { and, desc, eq, inArray, isNull, lt, ne, or, sql } from 'drizzle-orm';
 import type { Plan } from '../../core/plan';
+import { quietly } from '../db/sinceWrite';
 import type { DbOrTx } from '../db/openDatabase';
 import { prepared } from '../db/prepared';
 import { plans, visits } from '../db/schema';
@@ -70,8 +71,10 @@ export function keepPlan(db: DbOrTx, { hash, owner, atMs, plan, packed }: KeepPl
     computedAtMs: atMs,
     seq: sql<number>`(select coalesce(max(seq), 0) + 1 from ${plans})`,
   };
-  db.insert(plans).values(row).onConflictDoNothing().run();
-  if (owner) prunePlans(db, owner);
+  quietly(db, () => {
+    db.insert(plans).values(row).onConflictDoNothing().run();
+    if (owner) prunePlans(db, owner);
+  });
 }
 
 /** Plans that no visit was worked by and that nobody will ask for again: of other engines, or long past. */

@@ -1,5 +1,6 @@
 import { and, asc, desc, eq, gte, lt, lte, sql } from 'drizzle-orm';
 import type { Product } from '../../core/products';
+import { quietly } from '../db/sinceWrite';
 import type { DbOrTx } from '../db/openDatabase';
 import { prepared } from '../db/prepared';
 import { potHeats, potNotes, pots, products } from '../db/schema';
@@ -40,7 +41,7 @@ export const updatePot = (
     .run().changes === 1;
 
 export const insertPotNote = (db: DbOrTx, row: typeof potNotes.$inferInsert): void => {
-  db.insert(potNotes).values(row).run();
+  quietly(db, () => db.insert(potNotes).values(row).run());
 };
 const lastNote = prepared((db) =>
   db
@@ -91,7 +92,7 @@ export const lastNotes = (db: DbOrTx, most: number): PotNoteRow[] =>
   db.select().from(potNotes).orderBy(desc(potNotes.seq)).limit(most).all();
 
 export const insertPotHeat = (db: DbOrTx, row: typeof potHeats.$inferInsert): void => {
-  db.insert(potHeats).values(row).onConflictDoNothing().run();
+  quietly(db, () => db.insert(potHeats).values(row).onConflictDoNothing().run());
 };
 export const lastPotHeat = (db: DbOrTx, potId: string): typeof potHeats.$inferSelect | undefined =>
   db.select().from(potHeats).where(eq(potHeats.potId, potId)).orderBy(desc(potHeats.atMs)).limit(1).get();

@@ -5,6 +5,7 @@ import type { ReadZone } from '../../core/matching';
 import { zoneKey } from '../../core/anatomy';
 import type { Plan } from '../../core/plan';
 import { PRODUCT_BODIES } from '../../core/products';
+import { keptSinceWrite } from '../db/sinceWrite';
 import type { DbOrTx } from '../db/openDatabase';
 import { prepared } from '../db/prepared';
 import { putOutlook } from './outlookRepo';
@@ -66,10 +67,14 @@ export function putWorked(db: DbOrTx, visitId: string, plan: Plan, sensitivity: 
 }
 
 /** Of all visits of a client that were done, latest visit first, its zones in their order. */
-export const workedOfClient = (db: DbOrTx, clientId: string): WorkedRow[] =>
-  workedBy(db)
-    .all({ clientId })
-    .map((r) => r.row);
+export const workedOfClient = (db: DbOrTx, clientId: string): readonly WorkedRow[] =>
+  // a card asks for it three times, and of a client of twenty years it is long
+  keptWorked(db, clientId, () =>
+    workedBy(db)
+      .all({ clientId })
+      .map((r) => r.row),
+  );
+const keptWorked = keptSinceWrite<readonly WorkedRow[]>(8);
 /** Of one visit, its zones in their order. */
 export const workedAt = (db: DbOrTx, visitId: string): WorkedRow[] => workedByVisit(db).all({ visitId });
 const workedByVisit = prepared((db) =>

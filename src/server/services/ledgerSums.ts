@@ -12,6 +12,7 @@ import { civilDateAt } from '../clock';
 import { atomically } from '../db/atomically';
 import type { Db, DbOrTx } from '../db/openDatabase';
 import type { StudioMoney } from '../db/schema';
+import { keptSinceWrite } from '../db/sinceWrite';
 import { notFound, stale, type ServiceResult } from '../errors';
 import { missedAndDone, partLines } from '../repos/ledgerRepo';
 import { readPeople, readStudio, setSettings, type StudioRow } from '../repos/studioRepo';
@@ -166,7 +167,14 @@ const withSaid = (facts: YearFacts, said: YearSaid): YearFacts => ({
   ...Object.fromEntries(Object.entries(said).filter(([, v]) => v !== null)),
 });
 
-export function loadLedger(db: Db, period: Period, nowMs: number): ServiceResult<LedgerSums> {
+/** Who did not come is counted anew every so often without a write: it only enters the share of a year. */
+const COUNTED_ANEW_MS = 300_000;
+const keptSums = keptSinceWrite<ServiceResult<LedgerSums>>(6);
+
+export const loadLedger = (db: Db, period: Period, nowMs: number): ServiceResult<LedgerSums> =>
+  keptSums(db, `${period} ${Math.floor(nowMs / COUNTED_ANEW_MS)}`, () => sumsOf(db, period, nowMs));
+
+function sumsOf(db: Db, period: Period, nowMs: number): ServiceResult<LedgerSums> {
   const studio = readStudio(db);
   if (!studio) return notFound('studio');
   const today = civilDateAt(nowMs, studio.timeZone);

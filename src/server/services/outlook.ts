@@ -7,6 +7,7 @@ import { studioFacts } from '../../core/plan';
 import { addDays, daysBetween, laterDate } from '../../core/shared';
 import { civilDateAt } from '../clock';
 import type { Db } from '../db/openDatabase';
+import { keptSinceWrite } from '../db/sinceWrite';
 import type { Forecast } from '../planning/forecast.thread';
 import { forecastBeside } from '../planning/forecastThread';
 import {
@@ -100,11 +101,16 @@ function listOf(found: readonly OutlookLine[], standing: Standing, timeZone: str
   };
 }
 
+const keptLines = keptSinceWrite<readonly OutlookLine[]>(2);
+
 /** As they were worked. @param only of these clients; absent = of all in use */
 export function readyList(db: Db, nowMs: number, only?: readonly string[]): ReadyList {
   const timeZone = readStudio(db)?.timeZone ?? 'UTC';
   const today = civilDateAt(nowMs, timeZone);
-  const found = outlookLines(db, { since: addDays(today, -SINCE_DAYS), only });
+  const since = addDays(today, -SINCE_DAYS);
+  const found = only
+    ? outlookLines(db, { since, only })
+    : keptLines(db, since, () => outlookLines(db, { since, only }));
   return listOf(found, { booked: bookedAhead(db, nowMs, only), today }, timeZone);
 }
 

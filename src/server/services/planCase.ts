@@ -250,12 +250,22 @@ export interface PlanUse {
   readonly priority: Priority;
 }
 
+interface Hashed {
+  readonly visitCase: VisitCase;
+  readonly hash: string;
+}
+/** Of parts that were asked for before: they are never changed. */
+const hashed = new WeakMap<CaseParts, Hashed>();
+
 /** The case of these parts and the hash under which its plan lies: the engines, the products and every fact count. */
-export function caseOf(parts: CaseParts): { readonly visitCase: VisitCase; readonly hash: string } {
+export function caseOf(parts: CaseParts): Hashed {
+  const known = hashed.get(parts);
+  if (known) return known;
   const visitCase = buildCase(parts);
   const hash = createHash('sha256')
     .update(JSON.stringify([enginesVersion(), parts.studio.currency, visitCase, parts.products]))
     .digest('hex');
+  hashed.set(parts, { visitCase, hash });
   return { visitCase, hash };
 }
 

@@ -13,6 +13,7 @@ import { civilDateAt, instantAt } from '../clock';
 import type { Db } from '../db/openDatabase';
 import { notFound, type ServiceResult } from '../errors';
 import { readable } from '../db/json';
+import { keptSinceWrite } from '../db/sinceWrite';
 import { bookingsBetween, clientName, readClient, type BookingRow, type ClientRow } from '../repos/clientRepo';
 import { readPeople, readPerson, readProducts, readStudio, type StudioRow } from '../repos/studioRepo';
 import { journalOf } from '../repos/journalRepo';
@@ -26,7 +27,7 @@ import { studioHold } from './studioHold';
 import { workedBefore } from './workedBefore';
 import { startingConsult } from './openVisit';
 import { withShort } from './productShort';
-import { planCase, shelvedCase, type PlannedCase } from './planCase';
+import { planCase, shelvedCase, type CaseParts, type PlannedCase } from './planCase';
 import { wordsFor, type TodayWord } from './todayWords';
 import { zonesInWords } from './zonesInWords';
 
@@ -71,18 +72,15 @@ interface DayFacts {
   readonly nowMs: number;
 }
 
-function forecast(
+const keptParts = keptSinceWrite<CaseParts | undefined>(300);
+
+/** What the plan of a booking rests on that no visit was opened for: the client's own past. */
+function partsAhead(
   db: Db,
   booking: BookingRow,
   client: ClientRow,
-  visit: VisitRow | undefined,
-  { studio, products, rules, hold, nowMs }: DayFacts,
-  plan: (...of: Parameters<typeof planCase>) => PlannedCase | undefined = planCase,
-): PlannedCase | undefined {
-  const known = visit && partsOf(db, visit);
-  if (visit && known) {
-    return plan(db, known.parts, nowMs, { owner: { kind: 'visit', id: visit.id }, priority: 'day' });
-  }
+  { studio, products, rules, hold }: DayFacts,
+): CaseParts | undefined {
   const person = readPerson(db, booking.personId);
   if (!person) return undefined;
   const on = civilDateAt(booking.startsAtMs, studio.timeZone);
@@ -98,24 +96,27 @@ function forecast(
   }));
   // before the client is there, consent is not the question: what is on file is asked for in words
   const consult = { ...startingConsult(client, on, undefined), consent: true };
-  return plan(
-    db,
-    {
-      on,
-      client,
-      consult,
-      studio,
-      hold,
-      person,
-      products,
-      zones,
-      rules,
-      knownProducts: knownProducts(db, client, consult.facts),
-      heatFelt: feltBefore(lately),
-    },
-    nowMs,
-    { owner: { kind: 'booking', id: booking.id }, priority: 'day' },
-  );
+  return {
+    ...{ on, client, consult, studio, hold, person, products, zones, rules },
+    knownProducts: knownProducts(db, client, consult.facts),
+    heatFelt: feltBefore(lately),
+  };
+}
+
+function forecast(
+  db: Db,
+  booking: BookingRow,
+  client: ClientRow,
+  visit: VisitRow | undefined,
+  day: DayFacts,
+  plan: (...of: Parameters<typeof planCase>) => PlannedCase | undefined = planCase,
+): PlannedCase | undefined {
+  const known = visit && partsOf(db, visit);
+  if (visit && known) {
+    return plan(db, known.parts, day.nowMs, { owner: { kind: 'visit', id: visit.id }, priority: 'day' });
+  }
+  const parts = keptParts(db, booking.id, () => partsAhead(db, booking, client, day));
+  return parts && plan(db, parts, day.nowMs, { owner: { kind: 'booking', id: booking.id }, priority: 'day' });
 }
 
 /** Windows and grams that a plan wants of each pot. */
