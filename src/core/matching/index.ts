@@ -23,4 +23,6 @@ export type { Hold, HoldShift, LearnedHold, ReadZone } from './learnHold';
 export { SHIPPED_LEFTOVERS } from './passes';
 export type { Leftovers } from './passes';
 export type { Laid, Option, Schools, StripFacts } from './types';
-export { CROSSED_FACTOR } from './eligibility';
+export { CROSSED_FACTOR, lengthRange } from './eligibility';
+export { brokenShare, CLOTH_LEAVES, heldAtPull, LATER_HOLD, leftShare, skinLoad } from './removal';
+export type { BreakageInput, RemovalInput } from './removal';

@@ -77,9 +77,9 @@ function holdAtPull({ product, way, coats, hair, meanAngleErrorDeg, roomC }: Rem
  * What a pull of soft wax left is mostly cleared with a clean cloth, which finishes the same pass: this share of it
  * stays.
  */
-const CLOTH_LEAVES = 0.3;
+export const CLOTH_LEAVES = 0.3;
 /** A later pass takes this share of what a first would: the softest of these numbers. */
-const LATER_HOLD = 0.8;
+export const LATER_HOLD = 0.8;
 
 /** What is held at a pull, with what the studio's own strips say of it. */
 function learned(held: number, shift = 0): number {
@@ -87,13 +87,22 @@ function learned(held: number, shift = 0): number {
   return held / (held + (1 - held) * Math.exp(shift));
 }
 
-/** Share of today's hair left after `passes` passes, 0–1: logistic in length over the shortest workable length. */
-export function leftShare(input: RemovalInput, passes: number): number {
+/**
+ * Share of hairs of one length that come loose from the skin at a first pull, 0–1: logistic in the length over the
+ * shortest workable one.
+ */
+export function heldAtPull(input: RemovalInput): (lengthMm: number) => number {
   const p = holdAtPull(input);
   const width = 0.09 * input.shortestMm + 0.1;
+  return (mm) => learned(p / (1 + Math.exp(-(mm - 0.75 * input.shortestMm) / width)), input.holdShift);
+}
+
+/** Share of today's hair left after `passes` passes, 0–1. */
+export function leftShare(input: RemovalInput, passes: number): number {
+  const heldOf = heldAtPull(input);
   const lengths = lengthStrata(input.hair);
   const left = lengths.map((mm) => {
-    const held = learned(p / (1 + Math.exp(-(mm - 0.75 * input.shortestMm) / width)), input.holdShift);
+    const held = heldOf(mm);
     return (1 - held) * (1 - LATER_HOLD * held) ** (passes - 1);
   });
   const whole = left.reduce((a, b) => a + b, 0) / left.length;

@@ -1,0 +1,15 @@
+export type { Act, Fate, FaultCode, HairFate, Scene, SkinHair } from './types';
+export { FAULTS } from './types';
+export { growHairs } from './growHairs';
+export type { GrownScene } from './growHairs';
+export { heatOfAct, windowOf } from './actHeat';
+export type { ActHeat } from './actHeat';
+export { briskFor, FLAT_DEG, meanWay, plannersAct } from './plannersAct';
+export { freshGround, pullStrip } from './pullStrip';
+export type { Ground, StripAnswer } from './pullStrip';
+export type { HeatOnSkin, SkinAnswer } from './skinAfter';
+export { asker, whatDiffered } from './why';
+export type { Differed, Why } from './why';
+export { scoreStrip } from './score';
+export type { Score } from './score';
+export { carelessHand, goodHand } from './policies';
