@@ -16,6 +16,7 @@ const PLACES = [
   { href: '/', name: 'Today' },
   { href: '/clients', name: 'Clients' },
   { href: '/pots', name: 'Pots' },
+  { href: '/practice', name: 'Practice' },
   { href: '/ledger', name: 'Ledger' },
   { href: '/studio', name: 'Studio' },
 ] as const;
@@ -24,6 +25,7 @@ const PLACES = [
 function placeOf(path: string): string {
   if (/^\/(clients|ready)/.test(path)) return '/clients';
   if (/^\/(pots|kitchen|shelf)/.test(path)) return '/pots';
+  if (/^\/practice/.test(path)) return '/practice';
   if (/^\/ledger/.test(path)) return '/ledger';
   if (/^\/(studio|products|rules|prices|hours)/.test(path)) return '/studio';
   return path === '/' || /^\/(visits|week|post)/.test(path) ? '/' : '';

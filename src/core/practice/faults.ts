@@ -35,7 +35,17 @@ const nothing: Effect = { left: 0, broken: 0 };
 
 type Told = Readonly<Record<Exclude<FaultCode, 'on-hair' | 'late' | 'lay'>, Effect>>;
 
-/** Faults that tell on the whole strip alike. @param turnedDeg of the pull beside the line that the way asks for */
+/** Laid this far beside its growth a hair is still drawn along it, degrees; beyond, it is bent over its root. */
+const LAY_FREE_DEG = 20;
+const LAY_PER_DEG: Effect = { left: 0.01, broken: 0.012 };
+
+/** What a lay across the growth costs beside the hold that the matching engine counts. */
+export const laidAcross = (offDeg: number): Effect => {
+  const over = Math.max(0, offDeg - LAY_FREE_DEG);
+  return { left: LAY_PER_DEG.left * over, broken: LAY_PER_DEG.broken * over };
+};
+
+/** Faults that tell on the whole strip alike. @param turnedDeg of the pull beside the line of its own lay */
 export function faultsOfStrip(scene: Scene, act: Act, heat: ActHeat, turnedDeg: number): Told {
   const { window, setS } = heat;
   const { coarseness } = scene.hair;

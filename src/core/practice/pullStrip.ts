@@ -4,12 +4,11 @@
 import { ZONES } from '../anatomy';
 import { brokenShare, CLOTH_LEAVES, heldAtPull, LATER_HOLD, lengthRange, skinLoad } from '../matching';
 import { layAndPull } from '../products';
-import { angleBetweenDeg, clamp, dot, type Vec } from '../shared';
+import { angleBetweenDeg, clamp, dot, rotate, type Vec } from '../shared';
 import { heatOfAct, mannerFor, type ActHeat } from './actHeat';
 import { hairsUnder } from './covered';
-import { crackedShare, faultsOfStrip, startsOnHair, type Effect } from './faults';
+import { crackedShare, faultsOfStrip, laidAcross, startsOnHair, type Effect } from './faults';
 import type { GrownScene } from './growHairs';
-import { meanWay } from './plannersAct';
 import { skinAfter, type SkinAnswer } from './skinAfter';
 import type { Act, Fate, FaultCode, HairFate, SkinHair } from './types';
 
@@ -65,6 +64,13 @@ export interface Chances {
   readonly isCracked: boolean;
 }
 
+/** How far the pull is turned beside the line that the way asks for after this lay. */
+export function turnedDeg({ way, lay, pull }: Pick<Act, 'way' | 'lay' | 'pull'>): number {
+  const asked = layAndPull(way, [0, 1]);
+  const between = Math.atan2(asked.pull[1], asked.pull[0]) - Math.atan2(asked.lay[1], asked.lay[0]);
+  return angleBetweenDeg(pull.way, rotate(lay, (between * 180) / Math.PI));
+}
+
 /** A strip looked at hair by hair. */
 export interface Look {
   readonly covered: readonly SkinHair[];
@@ -72,6 +78,7 @@ export interface Look {
   readonly chances: (hair: SkinHair) => Chances;
 }
 
+const NONE: Effect = { left: 0, broken: 0 };
 const total = (effects: readonly Effect[]): Effect => ({
   left: effects.reduce((s, e) => s + e.left, 0),
   broken: effects.reduce((s, e) => s + e.broken, 0),
@@ -86,8 +93,7 @@ export function lookUnder(grown: GrownScene, ground: Ground, act: Act, without?:
   const covered = under.filter((h) => ground.state[h.id] === 'standing');
   const waxed = under.filter((h) => (ground.passes[h.id] ?? 0) > 0).length * 2 > under.length;
   const heat = heatOfAct(scene, act, waxed ? 'after-pass' : 'fresh');
-  const wanted = layAndPull(way, meanWay(grown, outline));
-  const faults = faultsOfStrip(scene, act, heat, angleBetweenDeg(act.pull.way, wanted.pull));
+  const faults = faultsOfStrip(scene, act, heat, turnedDeg(act));
   const shared = total(Object.entries(faults).flatMap(([code, effect]) => (code === without ? [] : [effect])));
   const along = (at: Vec): number => dot(at, act.pull.way);
   const edge = outline.map(along);
@@ -102,8 +108,9 @@ export function lookUnder(grown: GrownScene, ground: Ground, act: Act, without?:
   });
   const heldBy = new Map<number, (mm: number) => number>();
   /** Crossing growth in steps of a degree, so that the law is made once for each. */
-  const heldOf = (hair: SkinHair): number => {
-    const off = without === 'lay' ? 0 : Math.round(angleBetweenDeg(act.lay, layAndPull(way, hair.way).lay));
+  const offOf = (hair: SkinHair): number =>
+    without === 'lay' ? 0 : Math.round(angleBetweenDeg(act.lay, layAndPull(way, hair.way).lay));
+  const heldOf = (hair: SkinHair, off: number): number => {
     const law = heldBy.get(off) ?? heldAtPull({ ...hold, meanAngleErrorDeg: off });
     heldBy.set(off, law);
     return law(hair.lengthMm) * ((ground.passes[hair.id] ?? 0) > 0 ? LATER_HOLD : 1);
@@ -111,9 +118,10 @@ export function lookUnder(grown: GrownScene, ground: Ground, act: Act, without?:
   const chances = (hair: SkinHair): Chances => {
     const fromStart = along(hair.at) - start;
     const isCracked = cracked > 0 && fromStart > (1 - cracked) * (end - start);
-    const own = without === 'on-hair' ? { left: 0, broken: 0 } : startsOnHair(fromStart, bare);
+    const off = offOf(hair);
+    const own = total([without === 'on-hair' ? NONE : startsOnHair(fromStart, bare), laidAcross(off)]);
     return {
-      left: moved(1 - heldOf(hair), shared.left + own.left),
+      left: moved(1 - heldOf(hair, off), shared.left + own.left),
       broken: moved(breaks, shared.broken + own.broken),
       isCracked,
     };

@@ -1,5 +1,5 @@
-// A strip's score, 0–100: what came out with its root against the planner's own strip on the same hairs, what broke, and
-// what the skin bore. Skin that was hurt caps it, whatever came out.
+// A strip's score, 0–100: what came out with its root against the planner's own strip on the same hairs, what broke,
+// and what the skin bore. Skin that was hurt caps it, whatever came out.
 
 import { clamp } from '../shared';
 import type { StripAnswer } from './pullStrip';

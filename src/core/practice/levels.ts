@@ -1,0 +1,68 @@
+// What is practised on, from easy to hard, and the pieces with something amiss. Hair and skin are usual ones of the
+// zone (from memory); the seed makes each arm another one.
+
+import type { Side, ZoneId } from '../anatomy';
+import type { Hair } from '../hair';
+import { seededRandom } from '../shared';
+import type { Scene } from './types';
+
+export const LEVELS = ['first-steps', 'leg', 'underarm', 'brow', 'back'] as const;
+export type Level = (typeof LEVELS)[number];
+export const PIECES = ['plain', 'short', 'dry', 'hot-pot'] as const;
+/** Something amiss that the learner is not told before she finds it. */
+export type Piece = (typeof PIECES)[number];
+
+export interface LevelFacts {
+  readonly name: string;
+  readonly zone: ZoneId;
+  readonly side: Side;
+  readonly hair: Pick<Hair, 'lengthMm' | 'coarseness' | 'density' | 'curl'>;
+}
+
+export const LEVEL_FACTS: Readonly<Record<Level, LevelFacts>> = {
+  'first-steps': {
+    ...{ name: 'First steps', zone: 'forearm', side: 'left' },
+    hair: { lengthMm: 9, coarseness: 3, density: 1, curl: 1 },
+  },
+  leg: {
+    ...{ name: 'Shin', zone: 'lower-leg-front', side: 'left' },
+    hair: { lengthMm: 7, coarseness: 3, density: 2, curl: 1 },
+  },
+  underarm: {
+    ...{ name: 'Underarm', zone: 'underarm', side: 'left' },
+    hair: { lengthMm: 8, coarseness: 4, density: 4, curl: 2 },
+  },
+  brow: {
+    ...{ name: 'Brow', zone: 'brow', side: 'left' },
+    hair: { lengthMm: 7, coarseness: 3, density: 3, curl: 1 },
+  },
+  back: {
+    ...{ name: 'Back', zone: 'upper-back', side: 'middle' },
+    hair: { lengthMm: 12, coarseness: 4, density: 2, curl: 2 },
+  },
+};
+
+export interface PracticePiece {
+  readonly scene: Scene;
+  /** How much warmer the pot is than it says, K: only the wrist finds out. */
+  readonly potOffK: number;
+}
+
+/** A new arm, leg or back of a level: growth turned a little, hair a little longer or shorter. */
+export function practicePiece(level: Level, piece: Piece, seed: number): PracticePiece {
+  const { zone, side, hair } = LEVEL_FACTS[level];
+  const random = seededRandom(seed);
+  const longer = random.between(0.9, 1.15);
+  const usualOffK = random.between(-1.5, 1.5);
+  return {
+    scene: {
+      ...{ seed, zone, side, roomC: 22, sensitivity: random.whole(1, 3) },
+      skin: piece === 'dry' ? 'dry' : 'normal',
+      hair: {
+        ...{ ...hair, history: 'regular', past: [] },
+        lengthMm: Math.round(10 * hair.lengthMm * longer * (piece === 'short' ? 0.45 : 1)) / 10,
+      },
+    },
+    potOffK: piece === 'hot-pot' ? 6 : usualOffK,
+  };
+}

@@ -1,0 +1,94 @@
+// One question of the practice room and its answer: the scene, the strips so far, the one in hand. Made in a worker:
+// a strip's heat is solved for it.
+
+import { recaller } from '../shared';
+import { heatOfAct, type ActHeat } from './actHeat';
+import { growHairs, type GrownScene } from './growHairs';
+import { plannersAct } from './plannersAct';
+import { freshGround, pullStrip, type Ground, type StripAnswer } from './pullStrip';
+import { scoreStrip, type Score } from './score';
+import type { Act, Scene, SkinHair } from './types';
+import { asker, whatDiffered, type Differed, type Why } from './why';
+
+export interface Question {
+  readonly scene: Scene;
+  /** Strips pulled on this ground, oldest first; the last is looked at. */
+  readonly acts: readonly Act[];
+  /** What is in hand: its window, and how it would set. */
+  readonly slab: Pick<Act, 'product' | 'way' | 'touchC' | 'thicknessMm' | 'coats'> | null;
+  /** A hair of the last strip that is asked about. */
+  readonly asks: number | null;
+}
+
+export interface Looked {
+  readonly answer: StripAnswer;
+  readonly planner: { readonly act: Act; readonly answer: StripAnswer } | null;
+  readonly differed: readonly Differed[];
+  readonly score: Score | null;
+  readonly why: Why | null;
+}
+
+export interface Practised {
+  readonly hairs: readonly SkinHair[];
+  readonly sheetCm: readonly [number, number];
+  readonly outline: GrownScene['ground'];
+  readonly state: Ground['state'];
+  readonly slab: { readonly heat: ActHeat; readonly overLimitK: number; readonly plannedMm: number } | null;
+  readonly looked: Looked | null;
+}
+
+const scenes = recaller<GrownScene>(4);
+const grounds = recaller<{ readonly before: Ground; readonly after: Ground; readonly answer: StripAnswer }>(40);
+const looks = recaller<Omit<Looked, 'why'> & { readonly ask: (hair: SkinHair) => Why }>(8);
+
+interface Standing {
+  readonly grown: GrownScene;
+  readonly key: string;
+}
+
+/** The ground before and after the last of some strips; each strip is pulled once. */
+function groundAfter({ grown, key }: Standing, acts: readonly Act[]): Ground {
+  const last = acts.at(-1);
+  if (!last) return freshGround(grown);
+  return grounds(key + JSON.stringify(acts), () => {
+    const before = groundAfter({ grown, key }, acts.slice(0, -1));
+    const { ground: after, answer } = pullStrip(grown, before, last);
+    return { before, after, answer };
+  }).after;
+}
+
+function lookAt(standing: Standing, acts: readonly Act[], asks: number | null): Looked | null {
+  const act = acts.at(-1);
+  if (!act) return null;
+  const { grown, key } = standing;
+  const found = looks(key + JSON.stringify(acts), () => {
+    const before = groundAfter(standing, acts.slice(0, -1));
+    const { answer } = pullStrip(grown, before, act);
+    const best = plannersAct(grown, act.product, act.way, act.outline);
+    const planner = best && { act: best, answer: pullStrip(grown, before, best).answer };
+    const differed = whatDiffered(grown, before, act);
+    const score = planner && scoreStrip(answer, planner.answer);
+    return { answer, planner, differed, score, ask: asker(grown, before, act) };
+  });
+  const { ask, ...looked } = found;
+  const hair = asks === null ? undefined : grown.hairs[asks];
+  return { ...looked, why: hair ? ask(hair) : null };
+}
+
+export function practise({ scene, acts, slab, asks }: Question): Practised {
+  const key = JSON.stringify(scene);
+  const grown = scenes(key, () => growHairs(scene));
+  const heat = slab && heatOfAct(scene, slab);
+  return {
+    hairs: grown.hairs,
+    sheetCm: [grown.sheet.widthCm, grown.sheet.heightCm],
+    outline: grown.ground,
+    state: groundAfter({ grown, key }, acts).state,
+    slab: heat && {
+      heat,
+      overLimitK: Math.max(0, heat.feltPeakC - heat.window.limitC),
+      plannedMm: heat.window.thicknessMm,
+    },
+    looked: lookAt({ grown, key }, acts, asks),
+  };
+}

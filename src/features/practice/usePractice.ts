@@ -1,0 +1,71 @@
+'use client';
+
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import { LEVELS, PIECES, practicePiece, type Practised, type Question } from '@/core/practice';
+import { mannerOf, type Product } from '@/core/products';
+import { useLiveWorker } from '@/ui/useLiveWorker';
+import { begun, stepped, STATIONS, type Practice, type Step } from './practiceState';
+
+/** The practice under way, on this tablet only: it is nobody's record. */
+const KEPT = 'strickle-practice';
+
+function kept(products: readonly Product[]): Practice | null {
+  try {
+    const found = JSON.parse(localStorage.getItem(KEPT) ?? 'null') as Practice | null;
+    const isOurs =
+      found !== null &&
+      LEVELS.includes(found.level) &&
+      PIECES.includes(found.piece) &&
+      STATIONS.includes(found.station) &&
+      Array.isArray(found.acts) &&
+      (found.chosen === null || products.some((p) => p.id === found.chosen?.productId));
+    return isOurs ? found : null;
+  } catch {
+    return null;
+  }
+}
+
+export interface Practising {
+  readonly practice: Practice;
+  readonly product: Product | null;
+  readonly answer: Practised | null;
+  readonly isFresh: boolean;
+  readonly failed: boolean;
+  /** The pot's own heat at touch, °C; null before one is chosen. */
+  readonly touchC: number | null;
+  readonly asks: number | null;
+  readonly ask: (hair: number | null) => void;
+  readonly step: (step: Step) => void;
+}
+
+/** In the browser only: it begins with what the tablet has kept. */
+export function usePractice(products: readonly Product[], seed: number): Practising {
+  const [practice, setPractice] = useState(() => kept(products) ?? begun('first-steps', 'plain', seed));
+  const [asks, ask] = useState<number | null>(null);
+  useEffect(() => {
+    try {
+      localStorage.setItem(KEPT, JSON.stringify(practice));
+    } catch {
+      // a tablet that keeps nothing begins anew after a reload
+    }
+  }, [practice]);
+  const { level, piece, seed: own, chosen, acts } = practice;
+  const { scene, potOffK } = useMemo(() => practicePiece(level, piece, own), [level, piece, own]);
+  const product = products.find((p) => p.id === chosen?.productId) ?? null;
+  const touchC = chosen ? chosen.setC + potOffK : null;
+  const slab = useMemo((): Question['slab'] => {
+    const manner = product && chosen ? mannerOf(product, chosen.way) : undefined;
+    if (!product || !chosen || !manner || touchC === null) return null;
+    const { way, coats } = chosen;
+    return { product, way, coats, touchC, thicknessMm: manner.thicknessMm.usual };
+  }, [product, chosen, touchC]);
+  const { answer, isFresh, failed } = useLiveWorker<Question, Practised>(
+    () => new Worker(new URL('../../workers/practice.worker.ts', import.meta.url), { type: 'module' }),
+    { scene, acts, slab, asks },
+  );
+  const step = useCallback((next: Step) => {
+    if (next.do === 'next' || next.do === 'begin' || next.do === 'pull') ask(null);
+    setPractice((p) => stepped(p, next));
+  }, []);
+  return { practice, product, answer, isFresh, failed, touchC, asks, ask, step };
+}
