@@ -125,7 +125,12 @@ export function WristPanel({
       <p className={styles.small}>
         Every heat here is an estimate. At the table the wrist decides, and the label goes first.
       </p>
-      <Button type="primary" size="large" disabled={!says} onClick={() => step({ do: 'go', to: 'lay' })}>
+      <Button
+        type="primary"
+        size="large"
+        disabled={!says || says.wrist === 'burns'}
+        onClick={() => step({ do: 'go', to: 'lay' })}
+      >
         Lay a strip
       </Button>
     </div>

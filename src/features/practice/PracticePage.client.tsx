@@ -278,7 +278,7 @@ function FeelWords({
       </p>
       <div className={styles.row} role="group" aria-label="Brush the sheet">
         {BRUSHES.map(([word, way]) => (
-          <button key={word} onClick={() => across(way)}>
+          <button key={word} disabled={!answer} onClick={() => across(way)}>
             {word}
           </button>
         ))}
