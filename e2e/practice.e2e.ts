@@ -85,6 +85,8 @@ test('a strip by mouse: brushed, chosen, tried on the wrist, laid, waited for, p
   expect(came.broken).toBeGreaterThan(came.left / 4);
   await page.getByRole('button', { name: 'Why did it break?' }).click();
   await expect(page.getByText(/^It broke\./)).toBeVisible();
+  await page.getByRole('button', { name: 'Stop here' }).click();
+  await expect(page.getByText(/^Better: /)).toBeVisible();
   await clean(page);
   // kept on the tablet
   await page.reload();

@@ -1,6 +1,8 @@
 export type { Act, Fate, FaultCode, Scene, SkinHair } from './types';
 export { LEVEL_FACTS, LEVELS, PIECES, practicePiece } from './levels';
 export type { Level, Piece } from './levels';
+export { DECISIONS } from './decide';
+export type { Decision, DecisionReason } from './decide';
 export { handStrip } from './handStrip';
 export type { HandStrip } from './handStrip';
 export { SIGNS, signsAt, wristAt } from './signs';

@@ -1,14 +1,14 @@
 // What is practised on, from easy to hard, and the pieces with something amiss. Hair and skin are usual ones of the
 // zone (from memory); the seed makes each arm another one.
 
-import type { Side, ZoneId } from '../anatomy';
+import { ZONES, type Side, type ZoneId } from '../anatomy';
 import type { Hair } from '../hair';
-import { seededRandom } from '../shared';
+import { seededRandom, type Vec } from '../shared';
 import type { Scene } from './types';
 
-export const LEVELS = ['first-steps', 'leg', 'underarm', 'brow', 'back'] as const;
+export const LEVELS = ['first-steps', 'leg', 'underarm', 'lip', 'back'] as const;
 export type Level = (typeof LEVELS)[number];
-export const PIECES = ['plain', 'short', 'dry', 'hot-pot'] as const;
+export const PIECES = ['plain', 'short', 'dry', 'turned', 'hot-pot'] as const;
 /** Something amiss that the learner is not told before she finds it. */
 export type Piece = (typeof PIECES)[number];
 
@@ -32,13 +32,13 @@ export const LEVEL_FACTS: Readonly<Record<Level, LevelFacts>> = {
     ...{ name: 'Underarm', zone: 'underarm', side: 'left' },
     hair: { lengthMm: 8, coarseness: 4, density: 4, curl: 2 },
   },
-  brow: {
-    ...{ name: 'Brow', zone: 'brow', side: 'left' },
-    hair: { lengthMm: 7, coarseness: 3, density: 3, curl: 1 },
+  lip: {
+    ...{ name: 'Lip', zone: 'upper-lip', side: 'middle' },
+    hair: { lengthMm: 5, coarseness: 2, density: 3, curl: 1 },
   },
   back: {
     ...{ name: 'Back', zone: 'upper-back', side: 'middle' },
-    hair: { lengthMm: 12, coarseness: 4, density: 2, curl: 2 },
+    hair: { lengthMm: 12, coarseness: 4, density: 1, curl: 2 },
   },
 };
 
@@ -54,8 +54,15 @@ export function practicePiece(level: Level, piece: Piece, seed: number): Practic
   const random = seededRandom(seed);
   const longer = random.between(0.9, 1.15);
   const usualOffK = random.between(-1.5, 1.5);
+  const [w, h] = ZONES[zone].sheetCm;
+  // on the one half it grows across the rest
+  const across: readonly { readonly at: Vec; readonly towards: Vec }[] = [0.25, 0.5, 0.75].map((v) => ({
+    at: [0.2 * w, v * h],
+    towards: [1, random.between(-0.4, 0.2)],
+  }));
   return {
     scene: {
+      ...(piece === 'turned' ? { strokes: across } : {}),
       ...{ seed, zone, side, roomC: 22, sensitivity: random.whole(1, 3) },
       skin: piece === 'dry' ? 'dry' : 'normal',
       hair: {

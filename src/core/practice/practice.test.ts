@@ -8,6 +8,7 @@ import { heatOfAct } from './actHeat';
 import { growHairs, type GrownScene } from './growHairs';
 import { plannersAct } from './plannersAct';
 import { carelessHand, goodHand } from './policies';
+import { rightDecision } from './decide';
 import { freshGround, pullStrip, type StripAnswer } from './pullStrip';
 import { scoreStrip } from './score';
 import type { Act, Scene } from './types';
@@ -244,6 +245,23 @@ describe('why', () => {
     if (!far) throw new Error('a hair');
     const short = { ...act, outline: box(0, 0, 11, 10) };
     expect(asker(grown, freshGround(grown), short)(far).fate).toBe('not-under');
+  });
+});
+
+describe('what to do about what is left (common practice, no source)', () => {
+  const calm = { feltPeakC: 42, overLimitK: 0, heat: 'calm', load: 0.3, pain: 3, redness: 0.3 } as const;
+  const skin = { ...calm, lifted: 0, bruised: false, bleedingPoints: 0 };
+  const right = (id: string, left: number, passes: number, more: object = {}): readonly string[] =>
+    rightDecision({ zone: 'forearm' }, { product: product(id) }, { left, skin: { ...skin, ...more } }, passes).right;
+  it('a few are tweezed, a patch is gone over where a pass is left, soft wax never twice, hurt skin ends it', () => {
+    expect(right('cream-hard', 0, 1)).toEqual(['leave']);
+    expect(right('cream-hard', 3, 1)).toEqual(['tweeze']);
+    expect(right('cream-hard', 25, 1)).toEqual(['again']);
+    expect(right('cream-hard', 25, 2)).toEqual(['tweeze', 'leave']);
+    expect(right('cream-hard', 300, 2)).toEqual(['leave']);
+    expect(right('soft', 25, 1)).not.toContain('again');
+    expect(right('cream-hard', 25, 1, { lifted: 0.2 })).toEqual(['stop']);
+    expect(right('cream-hard', 0, 1, { heat: 'burnt' })).toEqual(['stop']);
   });
 });
 

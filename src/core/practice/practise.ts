@@ -3,6 +3,7 @@
 
 import { recaller } from '../shared';
 import { heatOfAct, type ActHeat } from './actHeat';
+import { rightDecision } from './decide';
 import { growHairs, type GrownScene } from './growHairs';
 import { plannersAct } from './plannersAct';
 import { freshGround, pullStrip, type Ground, type StripAnswer } from './pullStrip';
@@ -26,6 +27,8 @@ export interface Looked {
   readonly differed: readonly Differed[];
   readonly score: Score | null;
   readonly why: Why | null;
+  /** What a practised hand would do about what is left. */
+  readonly decide: ReturnType<typeof rightDecision>;
 }
 
 export interface Practised {
@@ -68,7 +71,10 @@ function lookAt(standing: Standing, acts: readonly Act[], asks: number | null): 
     const planner = best && { act: best, answer: pullStrip(grown, before, best).answer };
     const differed = whatDiffered(grown, before, act);
     const score = planner && scoreStrip(answer, planner.answer);
-    return { answer, planner, differed, score, ask: asker(grown, before, act) };
+    const { passes } = groundAfter(standing, acts);
+    const here = Math.max(0, ...answer.fates.map((f) => passes[f.hair] ?? 0));
+    const decide = rightDecision(grown.scene, act, answer, here);
+    return { answer, planner, differed, score, decide, ask: asker(grown, before, act) };
   });
   const { ask, ...looked } = found;
   const hair = asks === null ? undefined : grown.hairs[asks];

@@ -2,10 +2,10 @@
 
 import { Button } from 'antd';
 import { useEffect, useState } from 'react';
-import { turnedDeg, type Looked } from '@/core/practice';
+import { DECISIONS, turnedDeg, type Looked } from '@/core/practice';
 import { angleBetweenDeg } from '@/core/shared';
 import { deg } from '@/formats/heat';
-import { FAULT_WORDS, whyWords } from './practiceWords';
+import { DECISION_WORDS, decisionWords, FAULT_WORDS, whyWords } from './practiceWords';
 import type { Practising } from './usePractice';
 import styles from './Practice.module.css';
 
@@ -130,6 +130,31 @@ export function LookPanel({ practising }: { readonly practising: Practising }) {
       <Button type="primary" size="large" onClick={() => step({ do: 'next' })}>
         Once more, next strip
       </Button>
+    </div>
+  );
+}
+
+/** What is done about what the strip left; answered once. */
+export function Decide({ practising: { answer, practice, step } }: { readonly practising: Practising }) {
+  const looked = answer?.looked;
+  if (!looked) return null;
+  const { decided } = practice;
+  return (
+    <div className={styles.decide}>
+      <h2 id="decide">And now?</h2>
+      <div className={styles.row} role="group" aria-labelledby="decide">
+        {DECISIONS.map((decision) => (
+          <button
+            key={decision}
+            aria-pressed={decided === decision}
+            disabled={decided !== null && decided !== decision}
+            onClick={() => step({ do: 'decide', decision })}
+          >
+            {DECISION_WORDS[decision]}
+          </button>
+        ))}
+      </div>
+      <p role="status">{decided ? decisionWords(decided, looked.decide) : ''}</p>
     </div>
   );
 }

@@ -11,7 +11,7 @@ import { useMounted } from '@/ui/useMounted';
 import { tabletNow } from '@/ui/tabletClock';
 import { ChoosePanel, WristPanel } from './BeforePanels';
 import { Flank } from './Flank';
-import { AskedHair, LookPanel } from './LookPanel';
+import { AskedHair, Decide, LookPanel } from './LookPanel';
 import { mayGo, STATIONS, waitedS } from './practiceState';
 import { resultHeading, STATION_NAMES, stationResult } from './practiceWords';
 import { SideView, type SidePull } from './SideView.client';
@@ -190,7 +190,12 @@ function PracticeRoom({ products, seed, nowMs: firstMs }: Props) {
             </div>
           )}
           {station === 'feel' ? <FeelWords practising={practising} onBrush={brush} /> : null}
-          {station === 'look' ? <AskedHair practising={practising} /> : null}
+          {station === 'look' ? (
+            <>
+              <AskedHair practising={practising} />
+              <Decide practising={practising} />
+            </>
+          ) : null}
           {station === 'pull' && strip ? (
             <>
               <p className={styles.aimed}>

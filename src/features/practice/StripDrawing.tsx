@@ -16,15 +16,18 @@ interface Props {
   readonly aim: Vec | null;
 }
 
+/** A thicker end of the strip, cm, and on a short one a share of it. */
 const TAB_CM = 0.9;
+const TAB_SHARE = 0.16;
 
 export function StripDrawing({ drawn, strip, isOff, pulled, planned, aim }: Props) {
   const { outline, lay, tab, lengthCm } = strip;
   const along = (way: Vec, cm: number): Vec => [tab[0] + way[0] * cm, tab[1] + way[1] * cm];
   const [left, right] = [outline[0], outline[1]];
+  const thick = Math.min(TAB_CM, TAB_SHARE * lengthCm);
   const tabRing =
     left && right
-      ? [left, right].concat([right, left].map((p): Vec => [p[0] - lay[0] * TAB_CM, p[1] - lay[1] * TAB_CM]))
+      ? [left, right].concat([right, left].map((p): Vec => [p[0] - lay[0] * thick, p[1] - lay[1] * thick]))
       : outline;
   return (
     <g>

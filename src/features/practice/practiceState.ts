@@ -1,7 +1,7 @@
 // A practice as it goes: which skin, what is chosen, the strip in hand, the strips pulled. Pure: the same steps give
 // the same state, so that it can be kept on the tablet and taken up again after a reload.
 
-import type { Act, Level, Piece, Sign } from '@/core/practice';
+import type { Act, Decision, Level, Piece, Sign } from '@/core/practice';
 import type { Way } from '@/core/products';
 import type { Vec } from '@/core/shared';
 
@@ -43,6 +43,8 @@ export interface Practice {
   readonly strip: InHand | null;
   readonly taut: number;
   readonly acts: readonly Act[];
+  /** What was decided about the last strip's ground; null = nothing yet. */
+  readonly decided: Decision | null;
   /** The wait before each pull was read off a clock. */
   readonly clock: boolean;
   /** Waits pass five times as quickly. */
@@ -61,12 +63,13 @@ export type Step =
   | { readonly do: 'hurry' }
   | { readonly do: 'pull'; readonly act: Act }
   | { readonly do: 'press' }
+  | { readonly do: 'decide'; readonly decision: Decision }
   | { readonly do: 'next' }
   | { readonly do: 'begin'; readonly level: Level; readonly piece: Piece; readonly seed: number };
 
 export const begun = (level: Level, piece: Piece, seed: number): Practice => ({
   ...{ level, piece, seed, station: 'feel', brushed: [], chosen: null, testedC: null, strip: null },
-  ...{ taut: 0, acts: [], clock: false, hurried: false },
+  ...{ taut: 0, acts: [], decided: null, clock: false, hurried: false },
 });
 
 const MOST_BRUSHED = 12;
@@ -104,11 +107,13 @@ export function stepped(p: Practice, step: Step): Practice {
     case 'hurry':
       return { ...p, hurried: !p.hurried };
     case 'pull':
-      return { ...p, acts: [...p.acts, step.act], station: 'look' };
+      return { ...p, acts: [...p.acts, step.act], decided: null, station: 'look' };
     case 'press': {
       const last = p.acts.at(-1);
       return last ? { ...p, acts: [...p.acts.slice(0, -1), { ...last, pressed: true }] } : p;
     }
+    case 'decide':
+      return { ...p, decided: step.decision };
     case 'next':
       return { ...p, strip: null, station: 'lay' };
   }

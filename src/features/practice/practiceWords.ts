@@ -3,6 +3,8 @@
 import { ZONES } from '@/core/anatomy';
 import {
   LEVEL_FACTS,
+  type Decision,
+  type DecisionReason,
   type Differed,
   type Flow,
   type Piece,
@@ -196,6 +198,7 @@ export const PIECE_WORDS: Readonly<Record<Piece, string>> = {
   plain: 'nothing amiss',
   short: 'Short hair',
   dry: 'Dry skin',
+  turned: 'Growth that turns',
   'hot-pot': 'A pot that lies',
 };
 
@@ -215,3 +218,26 @@ export function skinWords({ heat, pain, redness, lifted, bruised, bleedingPoints
   const points = drops > 0 ? ` ${drops} ${drops === 1 ? 'point' : 'points'} of blood: press.` : '';
   return `${HEAT_WORDS[heat]}${look}.${hurt}${points} Felt ${Math.round(pain)} of 10.`;
 }
+
+export const DECISION_WORDS: Readonly<Record<Decision, string>> = {
+  tweeze: 'Tweeze them',
+  again: 'Once more over it',
+  leave: 'Leave it',
+  stop: 'Stop here',
+};
+const REASON_WORDS: Readonly<Record<DecisionReason, string>> = {
+  hurt: 'The skin is hurt: nothing more on it. First aid, write it down, refer.',
+  clean: 'Nothing stands any more; what broke waits for the next visit.',
+  few: 'A few lone hairs need no new wax: stretch, grip, draw steadily.',
+  'soft-once': 'Soft wax lies once on a place: a second pass lifts skin.',
+  passes: 'Two passes have lain here: more is more than skin bears.',
+  'too-many': 'Two passes have lain here, and nobody tweezes so many: they wait for the next visit.',
+  patch: 'A patch too big to tweeze, and a pass is left: less wax, more pressure.',
+};
+
+/** What a decision was worth. */
+export const decisionWords = (
+  decided: Decision,
+  { right, reason }: NonNullable<Practised['looked']>['decide'],
+): string =>
+  `${right.includes(decided) ? 'So would a practised hand.' : `Better: ${right.map((d) => DECISION_WORDS[d].toLowerCase()).join(' or ')}.`} ${REASON_WORDS[reason]}`;
