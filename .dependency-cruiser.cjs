@@ -22,7 +22,7 @@ module.exports = {
       from: { path: '^src/core', pathNot: '\\.test\\.ts$' },
       to: {
         dependencyTypes: ['core', 'npm', 'npm-dev', 'npm-no-pkg', 'npm-unknown'],
-        pathNot: 'node_modules/(clipper2-ts|simplify-js|temporal-polyfill)/',
+        pathNot: 'node_modules/(clipper2-ts|simplify-js|temporal-polyfill|ts-fsrs)/',
       },
     },
     {

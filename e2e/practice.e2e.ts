@@ -139,3 +139,36 @@ test('a strip by keys alone, along the growth, flat and taut: most come with the
   await page.getByRole('button', { name: 'Try it on my wrist' }).tap();
   await expect(page.getByText(/Too warm on the wrist|It burns/)).toBeVisible();
 });
+
+test('questions: answered by a tap or a key, told why, asked again after a reload; what is no answer is refused', async ({
+  page,
+}) => {
+  await page.goto('/practice');
+  await ready(page);
+  await page.getByRole('link', { name: 'Questions' }).click();
+  await ready(page);
+  await expect(heading(page)).toHaveText('What went wrong with this strip?');
+  const answers = page.getByRole('group', { name: 'Answers' }).getByRole('button');
+  await expect(answers).toHaveCount(4);
+  await clean(page);
+  await expect(page.getByRole('button', { name: 'Next question' })).toBeDisabled();
+  await page.getByRole('button', { name: 'Pulled upward' }).tap();
+  await expect(page.getByText('Right.')).toBeVisible();
+  await expect(page.getByText('1 of 1 answered rightly.')).toBeVisible();
+  await clean(page);
+  await page.getByRole('button', { name: 'Next question' }).click();
+  await expect(heading(page)).toHaveText('May this person be waxed today?');
+  await page.keyboard.press('1');
+  await expect(page.getByText(/of 2 answered rightly/)).toBeVisible();
+  await page.reload();
+  await ready(page);
+  await expect(page.getByText(/of 2 answered rightly/)).toBeVisible();
+  // the next one, not the one that was answered
+  await expect(heading(page)).toHaveText('The pot: may it go on skin?');
+  const send = (data: object) => page.request.post('/api/practice/answers', { data });
+  expect((await send({ skill: 'pot:lay', seed: 1, answer: 'burn it' })).status()).toBe(422);
+  expect((await send({ skill: 'strip:none', seed: 1, answer: 'lift' })).status()).toBe(422);
+  expect((await send({ skill: 'pot:lay', seed: -1, answer: 'lay' })).status()).toBe(422);
+  await page.setViewportSize({ width: 360, height: 780 });
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(360);
+});

@@ -124,3 +124,9 @@ export const homeCareRequest = Joi.alternatives(
     }).required(),
   }),
 ).required();
+/** An answer in the practice room. */
+export const drillAnswerRequest = Joi.object({
+  skill: words(60).required(),
+  seed: Joi.number().integer().min(0).max(2147483646).required(),
+  answer: words(40).required(),
+}).required();

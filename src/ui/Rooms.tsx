@@ -7,6 +7,10 @@ const PLACES = {
     { href: '/kitchen', name: 'Kitchen' },
     { href: '/shelf', name: 'Shelf' },
   ],
+  practice: [
+    { href: '/practice', name: 'A strip' },
+    { href: '/practice/drills', name: 'Questions' },
+  ],
   ledger: [
     { href: '/ledger', name: 'Sums' },
     { href: '/ledger/day', name: 'Day' },

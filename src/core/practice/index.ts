@@ -13,3 +13,7 @@ export { turnedDeg } from './pullStrip';
 export type { StripAnswer } from './pullStrip';
 export type { HeatOnSkin, SkinAnswer } from './skinAfter';
 export type { Differed, Why } from './why';
+export { answersTo, drillOf, SKILLS } from './drills';
+export type { Drill, PotAnswer } from './drills';
+export { nextSkill, standings } from './spaced';
+export type { Answered, SkillStanding } from './spaced';

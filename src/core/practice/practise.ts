@@ -38,11 +38,24 @@ export interface Practised {
   readonly state: Ground['state'];
   readonly slab: { readonly heat: ActHeat; readonly overLimitK: number; readonly plannedMm: number } | null;
   readonly looked: Looked | null;
+  readonly sum: SoFar;
+}
+
+/** All strips of a skin together. */
+export interface SoFar {
+  readonly strips: number;
+  readonly out: number;
+  readonly broken: number;
+  /** Mean score of the strips, 0–100; null before the first. */
+  readonly points: number | null;
+  /** Mean load of the ground that was waxed, 0–1, and the worst that was felt, 0–10. */
+  readonly load: number;
+  readonly pain: number;
 }
 
 const scenes = recaller<GrownScene>(4);
 const grounds = recaller<{ readonly before: Ground; readonly after: Ground; readonly answer: StripAnswer }>(40);
-const looks = recaller<Omit<Looked, 'why'> & { readonly ask: (hair: SkinHair) => Why }>(8);
+const looks = recaller<Omit<Looked, 'why'> & { readonly ask: (hair: SkinHair) => Why }>(40);
 
 interface Standing {
   readonly grown: GrownScene;
@@ -81,6 +94,22 @@ function lookAt(standing: Standing, acts: readonly Act[], asks: number | null): 
   return { ...looked, why: hair ? ask(hair) : null };
 }
 
+function soFar(standing: Standing, acts: readonly Act[]): SoFar {
+  const looked = acts.flatMap((_, k) => lookAt(standing, acts.slice(0, k + 1), null) ?? []);
+  const sum = (of: (l: Looked) => number): number => looked.reduce((s, l) => s + of(l), 0);
+  const scored = looked.flatMap((l) => l.score?.points ?? []);
+  const { load, passes } = groundAfter(standing, acts);
+  const waxed = load.filter((_, i) => (passes[i] ?? 0) > 0);
+  return {
+    strips: looked.length,
+    out: sum((l) => l.answer.out),
+    broken: sum((l) => l.answer.broken),
+    points: scored.length > 0 ? Math.round(scored.reduce((a, b) => a + b, 0) / scored.length) : null,
+    load: waxed.reduce((a, b) => a + b, 0) / Math.max(1, waxed.length),
+    pain: Math.max(0, ...looked.map((l) => l.answer.skin.pain)),
+  };
+}
+
 export function practise({ scene, acts, slab, asks }: Question): Practised {
   const key = JSON.stringify(scene);
   const grown = scenes(key, () => growHairs(scene));
@@ -96,5 +125,6 @@ export function practise({ scene, acts, slab, asks }: Question): Practised {
       plannedMm: heat.window.thicknessMm,
     },
     looked: lookAt({ grown, key }, acts, asks),
+    sum: soFar({ grown, key }, acts),
   };
 }

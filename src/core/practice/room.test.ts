@@ -97,5 +97,9 @@ describe('the practice room', () => {
     // what is gone is not under the next strip
     const again = practise({ ...question, acts: [act, act] }).looked;
     expect(again?.answer.fates.length).toBe(looked?.answer.left);
+    const { sum } = practise({ ...question, acts: [act, act] });
+    expect(sum).toMatchObject({ strips: 2, out: (looked?.answer.out ?? 0) + (again?.answer.out ?? 0) });
+    expect(sum.points).toBe(Math.round(((looked?.score?.points ?? NaN) + (again?.score?.points ?? NaN)) / 2));
+    expect(once.sum.load).toBeLessThan(sum.load);
   });
 });

@@ -4,7 +4,7 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import { LEVEL_FACTS, LEVELS, PIECES, SIGNS, type Level, type Piece } from '@/core/practice';
 import { degrees } from '@/formats/heat';
-import { choiceWords, PIECE_WORDS, sheetName, SIGN_WORDS, skinWords } from './practiceWords';
+import { choiceWords, PIECE_WORDS, sheetName, SIGN_WORDS, skinWords, sumWords } from './practiceWords';
 import type { Practising } from './usePractice';
 import styles from './Practice.module.css';
 
@@ -91,6 +91,12 @@ export function Flank({ practising }: { readonly practising: Practising }) {
         <div>
           <h3>Skin</h3>
           <p>{skinWords(skin)}</p>
+        </div>
+      ) : null}
+      {answer && answer.sum.strips > 0 ? (
+        <div>
+          <h3>So far</h3>
+          <p>{sumWords(answer.sum)}</p>
         </div>
       ) : null}
       {lifts.length > 0 ? (

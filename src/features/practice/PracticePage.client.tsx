@@ -6,6 +6,7 @@ import { handStrip, LEVEL_FACTS, type HandStrip } from '@/core/practice';
 import type { Product } from '@/core/products';
 import { angleBetweenDeg, dot, rotate, scale, type Vec } from '@/core/shared';
 import { Fault } from '@/ui/Fault';
+import { Rooms } from '@/ui/Rooms';
 import { useKeys } from '@/ui/useKeys';
 import { useMounted } from '@/ui/useMounted';
 import { tabletNow } from '@/ui/tabletClock';
@@ -156,7 +157,7 @@ function PracticeRoom({ products, seed, nowMs: firstMs }: Props) {
         <div className={styles.work}>
           <div className={styles.head}>
             <h1>{heading}</h1>
-            <p>{station === 'look' ? 'tap a hair to ask why' : 'Practice on drawn skin: nobody is hurt here.'}</p>
+            <Rooms of="practice" here="/practice" />
           </div>
           <Fault text={failed ? 'The skin could not be drawn. Reload the page: your practice is kept.' : null} />
           {answer ? (

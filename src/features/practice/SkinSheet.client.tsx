@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useRef, useState, type PointerEvent, type ReactNode } from 'react';
+import { useEffect, useMemo, useRef, useState, type PointerEvent, type ReactNode } from 'react';
 import type { Practised } from '@/core/practice';
 import type { Side, ZoneId } from '@/core/anatomy';
 import type { Ring, Vec } from '@/core/shared';
@@ -64,7 +64,8 @@ export function SkinSheet(props: Props) {
     watch.observe(box);
     return () => watch.disconnect();
   }, []);
-  const view = size && size[0] > 40 ? viewOf(size[0], size[1], answer.sheetCm) : null;
+  const [w, h] = answer.sheetCm;
+  const view = useMemo(() => (size && size[0] > 40 ? viewOf(size[0], size[1], [w, h]) : null), [size, w, h]);
   useEffect(() => {
     const ctx = canvas.current?.getContext('2d');
     if (!ctx || !canvas.current || !view) return;
@@ -73,7 +74,8 @@ export function SkinSheet(props: Props) {
     canvas.current.height = view.height * scale;
     ctx.setTransform(scale, 0, 0, scale, 0, 0);
     paintSkin(ctx, { answer, view, colours, revealed, signs, asks, coarseness });
-  });
+    // a stroke under way is drawn over it, not with it
+  }, [answer, view, colours, revealed, signs, asks, coarseness]);
   const strokeAt = (event: PointerEvent): Stroke | null => {
     const box = holder.current?.getBoundingClientRect();
     if (!places.current || !box || !view) return null;

@@ -241,3 +241,10 @@ export const decisionWords = (
   { right, reason }: NonNullable<Practised['looked']>['decide'],
 ): string =>
   `${right.includes(decided) ? 'So would a practised hand.' : `Better: ${right.map((d) => DECISION_WORDS[d].toLowerCase()).join(' or ')}.`} ${REASON_WORDS[reason]}`;
+
+/** All strips of a skin in a line or two. */
+export function sumWords({ strips, out, broken, points, pain }: Practised['sum']): string {
+  const score = points === null ? '' : ` ${points} of 100 on the whole.`;
+  const what = `${out} out with the root, ${broken} broken`;
+  return `${strips === 1 ? 'One strip' : `${strips} strips`}: ${what}; worst felt ${Math.round(pain)} of 10.${score}`;
+}

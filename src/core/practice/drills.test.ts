@@ -1,0 +1,101 @@
+import { describe, expect, it } from 'vitest';
+import { answersTo, drillOf, isRight, SEEN_FAULTS, SKILLS } from './drills';
+import { nextSkill, standings, type Answered } from './spaced';
+
+const DAY_MS = 86_400_000;
+const FROM = Date.UTC(2027, 2, 1, 9);
+
+describe('drills', () => {
+  it('ask every skill, each with one right answer among its choices, another question for another seed', () => {
+    expect(SKILLS.length).toBeGreaterThan(35);
+    const other = SKILLS.filter((skill, k) => {
+      const drill = drillOf(skill, 100 + k);
+      const right = drill.choices.filter((c) => isRight(drill, c));
+      expect(right.length).toBeGreaterThan(0);
+      expect(right.length).toBeLessThan(drill.choices.length);
+      expect(drillOf(skill, 100 + k)).toEqual(drill);
+      return new Set([1, 2, 3, 4, 5].map((seed) => JSON.stringify(drillOf(skill, seed)))).size > 1;
+    });
+    expect(other).toEqual(SKILLS);
+  });
+  it('what is right is known without making the question', () => {
+    const asked = SKILLS.flatMap((skill) => [3, 44, 555].map((seed) => ({ drill: drillOf(skill, seed), skill, seed })));
+    const told = asked.map(({ drill, skill, seed }) => {
+      const { choices, right } = answersTo(skill, seed);
+      expect(drill.choices.every((c) => choices.includes(c))).toBe(true);
+      return right.join() === drill.choices.filter((c) => isRight(drill, c)).join();
+    });
+    expect(told.filter((x) => !x)).toEqual([]);
+    expect(() => answersTo('strip:nothing', 1)).toThrow('no such skill');
+  });
+  it('a strip that went wrong shows it: what is asked for cost more hairs, or hurt more, than anything else', () => {
+    const found = SEEN_FAULTS.map((fault) => {
+      const drill = drillOf(`strip:${fault}`, 40);
+      if (drill.kind !== 'strip') throw new Error('a strip');
+      return [fault, drill.looked.differed[0]?.code];
+    });
+    expect(found).toEqual(SEEN_FAULTS.map((f) => [f, f]));
+  });
+  it('may I wax today: acids within a week postpone, and an oral retinoid is never waxed over (common practice, no source)', () => {
+    const acids = Array.from({ length: 30 }, (_, seed) => drillOf('today:acid-exfoliant', seed)).flatMap((d) =>
+      d.kind === 'today' ? [d] : [],
+    );
+    const late = acids.filter((d) => (d.daysAgo ?? 0) <= 5);
+    expect(late.length).toBeGreaterThan(3);
+    expect(late.every((d) => d.right === 'postpone' && d.why.length > 0)).toBe(true);
+    const past = acids.filter((d) => (d.daysAgo ?? 0) >= 40);
+    expect(past.length).toBeGreaterThan(3);
+    expect(past.some((d) => d.right === 'postpone')).toBe(false);
+    const oral = drillOf('today:retinoid-oral', 1);
+    expect(['postpone', 'decline']).toContain(oral.right);
+  });
+  it('soft wax is never gone over again, and after two passes nothing is', () => {
+    const wrong = ['after:soft-once', 'after:passes'].flatMap((skill) =>
+      [1, 2, 3].filter((seed) => isRight(drillOf(skill, seed), 'again')),
+    );
+    expect(wrong).toEqual([]);
+    expect(isRight(drillOf('after:patch', 2), 'again')).toBe(true);
+    expect(isRight(drillOf('after:few', 2), 'tweeze') || isRight(drillOf('after:few', 2), 'leave')).toBe(true);
+  });
+});
+
+describe('what is asked next', () => {
+  const answer = (skill: string, day: number, right: boolean): Answered => ({
+    skill,
+    atMs: FROM + day * DAY_MS,
+    right,
+  });
+  it('what was missed comes back before what was known, and later the oftener it was known', () => {
+    const all = standings(
+      ['a', 'b', 'c'],
+      [answer('a', 0, true), answer('b', 0, false), answer('c', 0, true), answer('c', 3, true), answer('c', 12, true)],
+      FROM + 12 * DAY_MS,
+    );
+    const due = (skill: string): number => all.find((s) => s.skill === skill)?.dueMs ?? NaN;
+    expect(due('b')).toBeLessThan(due('a'));
+    expect(due('a')).toBeLessThan(due('c'));
+    expect(due('c') - (FROM + 12 * DAY_MS)).toBeGreaterThan(12 * DAY_MS);
+    expect(all.map((s) => [s.skill, s.answers, s.right])).toEqual([
+      ['a', 1, 1],
+      ['b', 1, 0],
+      ['c', 3, 3],
+    ]);
+  });
+  it('asks what is due first, the longest overdue before others; then what is new; then what is due soonest', () => {
+    const at = FROM + 30 * DAY_MS;
+    const old = [answer('a', 0, true), answer('b', 5, true)];
+    expect(nextSkill(standings(['new', 'b', 'a'], old, at), at)).toBe('a');
+    const fresh = [answer('a', 30, true)];
+    expect(nextSkill(standings(['a', 'new'], fresh, at), at)).toBe('new');
+    expect(nextSkill(standings(['a'], fresh, at), at)).toBe('a');
+    expect(nextSkill([], at)).toBeNull();
+  });
+  it('knows it less as days pass', () => {
+    const known = [0, 3, 10, 40].map(
+      (day) => standings(['a'], [answer('a', 0, true)], FROM + day * DAY_MS)[0]?.known ?? NaN,
+    );
+    expect(known[0]).toBeGreaterThan(0.95);
+    expect(known).toEqual([...known].sort((a, b) => b - a));
+    expect(known[3]).toBeLessThan(0.9);
+  });
+});

@@ -1,0 +1,282 @@
+// Short questions from the trade, made anew from a seed: may this person be waxed today (the screening's own rules),
+// what went wrong with this strip (the simulator), what to do about what is left, which way the pot must go.
+
+import { ZONES, type ZoneId } from '../anatomy';
+import type { Hair } from '../hair';
+import { SHIPPED_PRODUCTS, type Product } from '../products';
+import { FACTS, judge, type Judgement, OUTCOMES, type Fact, type Outcome } from '../screening';
+import { addDays, seededRandom, type Random } from '../shared';
+import { windowOf } from './actHeat';
+import { DECISIONS, type Decision, type DecisionReason } from './decide';
+import { growHairs } from './growHairs';
+import { handStrip } from './handStrip';
+import { practicePiece } from './levels';
+import { meanWay, plannersAct } from './plannersAct';
+import { practise, type Looked } from './practise';
+import { wristAt, type Flow, type WristSays } from './signs';
+import type { Act, FaultCode, Scene } from './types';
+
+export const POT_ANSWERS = ['lay', 'cooler', 'warmer'] as const;
+export type PotAnswer = (typeof POT_ANSWERS)[number];
+/** Faults that a strip and its skin show so that they can be told apart. */
+export const SEEN_FAULTS = ['lift', 'slack', 'early', 'late', 'lay', 'cool'] as const;
+type SeenFault = (typeof SEEN_FAULTS)[number];
+
+export type Drill =
+  | {
+      readonly kind: 'today';
+      readonly fact: Fact;
+      /** Null where it makes no difference. */
+      readonly daysAgo: number | null;
+      readonly zone: ZoneId;
+      readonly choices: readonly Outcome[];
+      readonly right: Outcome;
+      /** The rules’ own sentences. */
+      readonly why: readonly string[];
+    }
+  | {
+      readonly kind: 'strip';
+      readonly scene: Scene;
+      readonly acts: readonly Act[];
+      readonly looked: Looked;
+      readonly choices: readonly FaultCode[];
+      readonly right: SeenFault;
+    }
+  | {
+      readonly kind: 'after';
+      readonly scene: Scene;
+      readonly acts: readonly Act[];
+      readonly looked: Looked;
+      readonly choices: readonly Decision[];
+      readonly right: readonly Decision[];
+      readonly reason: DecisionReason;
+    }
+  | {
+      readonly kind: 'pot';
+      readonly product: string;
+      readonly zone: ZoneId;
+      readonly flow: Flow;
+      readonly wrist: WristSays;
+      readonly choices: readonly PotAnswer[];
+      readonly right: PotAnswer;
+    };
+
+/** Facts that are asked about: what nothing hangs on is no question. */
+const ASKED_FACTS: readonly Fact[] = FACTS.filter(
+  (f) => !['minor', 'numb-skin', 'allergy-glove', 'earlier-reaction', 'permanent-makeup', 'faint'].includes(f),
+);
+const ZONES_ASKED: readonly [ZoneId, ...ZoneId[]] = [
+  'lower-leg-front',
+  'underarm',
+  'forearm',
+  'upper-lip',
+  'upper-back',
+];
+const SEEDS = 2147483647;
+const AFTERS = ['few', 'patch', 'soft-once', 'passes'] as const;
+
+const GROUPS: readonly (readonly string[])[] = [
+  SEEN_FAULTS.map((f) => `strip:${f}`),
+  ASKED_FACTS.map((f) => `today:${f}`),
+  POT_ANSWERS.map((p) => `pot:${p}`),
+  AFTERS.map((a) => `after:${a}`),
+];
+/** Everything that can be asked, each a skill of its own, one of each kind after the other. */
+export const SKILLS: readonly string[] = Array.from({ length: Math.max(...GROUPS.map((g) => g.length)) }, (_, k) =>
+  GROUPS.flatMap((g) => g[k] ?? []),
+).flat();
+
+const product = (id: string): Product => {
+  const found = SHIPPED_PRODUCTS.find((p) => p.id === id);
+  if (!found) throw new Error(id);
+  return found;
+};
+
+/** A day to be asked on: the questions know no clock. */
+const ASKED_ON = '2027-03-15';
+const LATELY = [1, 3, 5, 10, 40, 300] as const;
+
+const CALM: Hair = { lengthMm: 8, coarseness: 3, density: 3, curl: 1, history: 'regular', past: [] };
+
+function judgedOn(fact: Fact, zone: ZoneId, daysAgo: number): Judgement {
+  return judge({
+    ...{ on: ASKED_ON, consent: true, guardianConsent: false, ageYears: 34, sensitivity: 2 },
+    facts: [{ fact, lastOn: addDays(ASKED_ON, -daysAgo) }],
+    zones: [{ zone, side: 'left', hair: CALM }],
+  });
+}
+
+function today(fact: Fact, random: Random): Drill {
+  const zone = random.pick(ZONES_ASKED);
+  const days = random.pick(LATELY);
+  // how long ago is part of the question only where it changes the answer
+  const tells = new Set(LATELY.map((d) => judgedOn(fact, zone, d).outcome)).size > 1;
+  const judged = judgedOn(fact, zone, tells ? days : 1);
+  const why = judged.reasons.filter((r) => r.fact === fact).map((r) => r.text);
+  const daysAgo = tells ? days : null;
+  return { kind: 'today', fact, daysAgo, zone, choices: OUTCOMES, right: judged.outcome, why };
+}
+
+/** One thing of the hand spoilt. */
+function spoilt(act: Act, fault: SeenFault, setS: Looked['answer']['heat']['setS'], minC: number): Act {
+  const { pull } = act;
+  switch (fault) {
+    case 'lift':
+      return { ...act, pull: { ...pull, liftDeg: 38 } };
+    case 'slack':
+      return { ...act, taut: 0 };
+    case 'early':
+      return { ...act, waitS: 0.35 * setS.min };
+    case 'late':
+      return { ...act, waitS: setS.max + 18 };
+    case 'lay':
+      return { ...act, lay: [-act.lay[1], act.lay[0]], pull: { ...pull, way: [act.lay[1], -act.lay[0]] } };
+    case 'cool':
+      return { ...act, touchC: minC - 4 };
+  }
+}
+
+/** A strip laid with the growth in the middle of a forearm, as the planner would pull it. */
+function goodStrip(seed: number, id: string): { readonly scene: Scene; readonly act: Act; readonly minC: number } {
+  const { scene } = practicePiece('first-steps', 'plain', seed);
+  const grown = growHairs(scene);
+  const p = product(id);
+  const [w, h] = [grown.sheet.widthCm, grown.sheet.heightCm];
+  const middle = { outline: grown.ground };
+  const way = meanWay(grown, middle.outline);
+  const width = ZONES[scene.zone].stripCm[p.family][0];
+  const strip = handStrip([w / 2 - way[0] * 4, h / 2 - way[1] * 4], [w / 2 + way[0] * 4, h / 2 + way[1] * 4], width);
+  const act = strip && plannersAct(grown, p, p.family === 'sugar' ? 'moulded' : 'with', strip.outline);
+  if (!act) throw new Error(`${id} has no working heat on a forearm`);
+  return { scene, act, minC: windowOf(scene, p, act.way).minC };
+}
+
+const lookedAt = (scene: Scene, acts: readonly Act[]): Looked => {
+  const { looked } = practise({ scene, acts, slab: null, asks: null });
+  if (!looked) throw new Error('a strip');
+  return looked;
+};
+
+function shuffled<T>(list: readonly T[], random: Random): readonly T[] {
+  return list
+    .map((item) => ({ item, at: random.next() }))
+    .sort((a, b) => a.at - b.at)
+    .map(({ item }) => item);
+}
+
+function strip(fault: SeenFault, seed: number, random: Random): Drill {
+  const { scene, act, minC } = goodStrip(seed, random.pick(['cream-hard', 'film-hard']));
+  const { setS } = lookedAt(scene, [act]).answer.heat;
+  const acts = [spoilt(act, fault, setS, minC)];
+  const others = shuffled(
+    SEEN_FAULTS.filter((f) => f !== fault),
+    random,
+  ).slice(0, 3);
+  return {
+    kind: 'strip',
+    scene,
+    acts,
+    looked: lookedAt(scene, acts),
+    choices: shuffled([fault, ...others], random),
+    right: fault,
+  };
+}
+
+/** What is right after a strip of each kind; of several each is. */
+const RIGHT_AFTER: Readonly<Record<(typeof AFTERS)[number], readonly Decision[]>> = {
+  few: ['tweeze'],
+  patch: ['again'],
+  'soft-once': ['tweeze', 'leave'],
+  passes: ['tweeze', 'leave'],
+};
+/** Skins looked through for a strip that shows what is asked. */
+const MOST_TRIED = 24;
+
+function after(reason: (typeof AFTERS)[number], seed: number): Drill {
+  for (let k = 0; k < MOST_TRIED; k++) {
+    const { scene, act } = goodStrip((seed + 7919 * k) % SEEDS, reason === 'soft-once' ? 'soft' : 'cream-hard');
+    // more and more goes wrong, until as much is left as is asked about
+    const slack: Act = { ...act, taut: 0.8 - 0.03 * k };
+    const damp: Act = { ...slack, drySkin: k % 2 === 0 };
+    const made: Readonly<Record<(typeof AFTERS)[number], readonly Act[]>> = {
+      few: [slack],
+      patch: [damp],
+      'soft-once': [{ ...damp, rubbed: k % 3 === 0 }],
+      passes: [{ ...damp, drySkin: false }, damp],
+    };
+    const looked = lookedAt(scene, made[reason]);
+    const { right, reason: said } = looked.decide;
+    if (said !== reason || right.join() !== RIGHT_AFTER[reason].join()) continue;
+    return { kind: 'after', scene, acts: made[reason], looked, choices: DECISIONS, right, reason: said };
+  }
+  throw new Error(`no strip shows ${reason} from seed ${seed}`);
+}
+
+function pot(answer: PotAnswer, seed: number, random: Random): Drill {
+  const zone = random.pick(ZONES_ASKED);
+  const p = product(random.pick(['film-hard', 'cream-hard']));
+  const { scene } = practicePiece('first-steps', 'plain', seed);
+  const here = { ...scene, zone };
+  const window = windowOf(here, p, 'with');
+  const off = { lay: 0, cooler: window.maxC - window.targetC + random.between(1, 6), warmer: 0 }[answer];
+  const touchC = answer === 'warmer' ? window.minC - random.between(1, 5) : window.targetC + off;
+  const overLimitK = Math.max(0, 0.6 * (touchC - window.feelMaxC));
+  const { flow, wrist } = wristAt(touchC, { window, overLimitK });
+  return { kind: 'pot', product: p.name, zone, flow, wrist, choices: POT_ANSWERS, right: answer };
+}
+
+const oneOf = <T extends string>(list: readonly T[], name: string | undefined): T | undefined =>
+  list.find((x) => x === name);
+
+interface Named {
+  readonly fault?: SeenFault | undefined;
+  readonly pot?: PotAnswer | undefined;
+  readonly after?: (typeof AFTERS)[number] | undefined;
+  readonly fact?: Fact | undefined;
+}
+
+/** What a skill is about. Throws for one that there is not. */
+function named(skill: string): Named {
+  const [kind, name] = skill.split(':');
+  switch (kind) {
+    case 'strip':
+      return { fault: oneOf(SEEN_FAULTS, name) };
+    case 'pot':
+      return { pot: oneOf(POT_ANSWERS, name) };
+    case 'after':
+      return { after: oneOf(AFTERS, name) };
+    case 'today':
+      return { fact: oneOf(ASKED_FACTS, name) };
+    default:
+      throw new Error(`no such skill: ${skill}`);
+  }
+}
+
+/** The question of a skill, another one for every seed; takes some tenths of a second. */
+export function drillOf(skill: string, seed: number): Drill {
+  const random = seededRandom(seed);
+  const of = named(skill);
+  if (of.fault) return strip(of.fault, seed, random);
+  if (of.pot) return pot(of.pot, seed, random);
+  if (of.after) return after(of.after, seed);
+  if (of.fact) return today(of.fact, random);
+  throw new Error(`no such skill: ${skill}`);
+}
+
+/** What may be answered to it and what is right, without making the whole question. */
+export function answersTo(
+  skill: string,
+  seed: number,
+): { readonly choices: readonly string[]; readonly right: readonly string[] } {
+  const of = named(skill);
+  if (of.fault) return { choices: SEEN_FAULTS, right: [of.fault] };
+  if (of.pot) return { choices: POT_ANSWERS, right: [of.pot] };
+  if (of.after) return { choices: DECISIONS, right: RIGHT_AFTER[of.after] };
+  if (!of.fact) throw new Error(`no such skill: ${skill}`);
+  const drill = today(of.fact, seededRandom(seed));
+  return { choices: OUTCOMES, right: OUTCOMES.filter((o) => isRight(drill, o)) };
+}
+
+/** True where an answer is right. */
+export const isRight = (drill: Drill, answer: string): boolean =>
+  typeof drill.right === 'string' ? drill.right === answer : drill.right.some((r) => r === answer);
