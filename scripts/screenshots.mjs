@@ -54,15 +54,6 @@ await page.waitForSelector('[data-pot=known]', { timeout: 60_000 });
 await tap(/^Take /);
 await page.waitForURL(/strips/);
 await shot('strips');
-await tap('Change strips');
-await page.waitForSelector('[data-laid=yes]');
-await tap(/^2$/);
-for (let k = 0; k < 3; k++) await tap('Turn ↻');
-await page.waitForTimeout(800);
-await shot('strips-edit');
-await tap('As planned');
-await tap('Drop it');
-await page.waitForTimeout(1500);
 await page.getByRole('link', { name: 'To the table' }).click();
 await page.waitForURL(/work/);
 await page.waitForTimeout(600);
@@ -154,6 +145,39 @@ await page.waitForTimeout(800);
 await shot('incident');
 await page.goto(`${base}/pots`);
 await shot('pots');
+// a strip on drawn skin, laid well and pulled upward
+await page.goto(`${base}/practice`);
+await page.evaluate(() => localStorage.removeItem('strickle-practice'));
+await page.reload();
+await page.waitForSelector('canvas');
+/** A stroke over a part of the page, in shares of its box. */
+const stroke = async (on, from, to) => {
+  const box = await page.locator(on).first().boundingBox();
+  const at = (k) =>
+    [0, 1].map((i) => (i ? box.y : box.x) + (i ? box.height : box.width) * (from[i] + (to[i] - from[i]) * k));
+  await page.mouse.move(...at(0));
+  await page.mouse.down();
+  for (const k of [0.25, 0.5, 0.75, 1]) await page.mouse.move(...at(k));
+  await page.mouse.up();
+};
+await page.waitForTimeout(800);
+await stroke('[data-draws]', [0.5, 0.3], [0.5, 0.7]);
+await tap('Film hard wax, beads');
+await tap('To the wrist');
+await tap('Try it on my wrist');
+await page.waitForTimeout(1500);
+await tap('Lay a strip');
+await stroke('[data-draws]', [0.44, 0.3], [0.53, 0.72]);
+await tap('time × 5');
+await page.waitForTimeout(8000);
+for (const sign of ['Touch it', 'Press a nail in', 'Tap it']) await tap(sign);
+await tap('Take hold of the tab');
+await tap('taut, close to the tab');
+await stroke('[data-draws]', [0.53, 0.72], [0.44, 0.3]);
+await stroke('[data-testid=side-view]', [0.9, 0.8], [0.45, 0.3]);
+await page.waitForTimeout(1500);
+await tap('Why did it break?');
+await shot('practice');
 // the client's form last: it locks this browser
 const { visitId } = await (
   await page.request.post(`${base}/api/visits`, { data: { bookingId: 'demo-booking-lucia' } })

@@ -97,8 +97,8 @@ describe('the simulator against the matching engine', () => {
       }
     }
     expect(cases).toBeGreaterThanOrEqual(200);
-    expect(worst.left).toBeLessThan(0.02);
-    expect(worst.broken).toBeLessThan(0.02);
+    expect(worst.left).toBeLessThan(0.01);
+    expect(worst.broken).toBeLessThan(0.01);
     expect(worst.second).toBeLessThan(0.02);
   });
   it('the same scene and acts give the same hairs and the same answer; another seed others', () => {

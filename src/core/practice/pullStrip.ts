@@ -135,13 +135,17 @@ const snapAtMm = (hair: SkinHair, luck: number): number => hair.depthMm * (0.55 
 /** What becomes of one hair by its luck. */
 export function fateOf(grown: GrownScene, ground: Ground, act: Act, hair: SkinHair, c: Chances): Fate {
   const pass = ground.passes[hair.id] ?? 0;
-  const luck = (of: number, what: number): number =>
-    pass === 0 ? of : laterLuck(grown.scene.seed, hair.id, pass, what);
+  const hasCloth = act.product.family === 'soft';
+  const luck = (of: number, what: number): number => {
+    if (pass === 0) return of;
+    // where no cloth comes after it, its luck is there for the second pull
+    return pass === 1 && what === 0 && !hasCloth ? hair.cloth : laterLuck(grown.scene.seed, hair.id, pass, what);
+  };
   if (c.isCracked) return 'left';
   // hold is luck against staying: the least lucky stay
   if (luck(hair.hold, 0) < c.left) {
     // a clean cloth takes most of what soft wax left
-    if (act.product.family !== 'soft' || luck(hair.cloth, 2) < CLOTH_LEAVES) return 'left';
+    if (!hasCloth || luck(hair.cloth, 2) < CLOTH_LEAVES) return 'left';
   }
   return luck(hair.snap, 1) < c.broken ? 'broken' : 'out';
 }
