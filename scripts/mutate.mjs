@@ -1,9 +1,10 @@
 // Changes a room's code in small ways, one at a time, and looks whether its tests notice: `npm run mutate -- ROOM`.
-// Not part of `npm test`: it runs for minutes. What survived and why it may is in docs/mutants.md.
+// Not part of `npm test`: it runs for minutes, `matching` for hours: `npm run mutate -- ROOM FILE` takes one file of it.
+// What survived and why it may is in docs/mutants.md.
 
 import { spawnSync } from 'node:child_process';
 import { mkdirSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 import { root } from './ready.mjs';
 
 /** What is changed, and the tests that must notice. */
@@ -25,18 +26,23 @@ if (!room) {
   console.error(`Which room? ${Object.keys(ROOMS).join(', ')}`);
   process.exit(2);
 }
+const only = process.argv[3];
+if (only && (only.includes('/') || !/^[A-Za-z]+\.ts$/.test(only))) {
+  console.error('Which file of the room? Its name alone, as removal.ts');
+  process.exit(2);
+}
 const folder = join(root, '.cache', 'mutants');
 const config = {
   testRunner: 'vitest',
   plugins: ['@stryker-mutator/vitest-runner'],
-  mutate: [...room.mutate, '!**/*.test.ts', '!**/index.ts'],
+  mutate: [...(only ? [`${dirname(room.mutate[0])}/${only}`] : room.mutate), '!**/*.test.ts', '!**/index.ts'],
   vitest: { configFile: 'vitest.config.ts', related: false },
   // tables of data (rules, figures) are read when the room is loaded: each of their mutants would run every test
   ignoreStatic: true,
   // words are read by people, not asserted letter by letter
   mutator: { excludedMutations: ['StringLiteral'] },
   reporters: ['clear-text', 'json'],
-  jsonReporter: { fileName: join(folder, `${name}.json`) },
+  jsonReporter: { fileName: join(folder, `${only ? `${name}-${only}` : name}.json`) },
   clearTextReporter: { allowColor: false, logTests: false, reportTests: false },
   tempDirName: join(folder, 'sandbox'),
   ignorePatterns: ['data', '.next', 'docs', 'generated', 'test-results'],

@@ -6,6 +6,7 @@ import { useState } from 'react';
 import { BATCH_STEPS, type BatchStep } from '@/core/kitchen';
 import type { Kitchen } from '@/server/services/kitchen';
 import { Fault } from '@/ui/Fault';
+import { FootSteps } from '@/ui/FootSteps';
 import { BatchLog } from './BatchLog';
 import { batchNow } from './batchNow';
 import { Cooking, headingFor } from './Cooking';
@@ -71,14 +72,11 @@ export function KitchenPage({ first }: { readonly first: Kitchen }) {
           onAgain={open ? null : (b) => setDraft({ firmness: b.firmness, jarG: b.jarG ?? draft.jarG })}
         />
       </div>
-      <ol className={styles.steps} aria-label="Steps of a batch">
-        {BATCH_STEPS.map((step) => (
-          <li key={step} aria-current={(open?.step ?? 'weigh') === step ? 'step' : undefined}>
-            <b>{STEP_NAMES[step]}</b>
-            <span>{stepResult(kitchen, step)}</span>
-          </li>
-        ))}
-      </ol>
+      <FootSteps
+        label="Steps of a batch"
+        here={open?.step ?? 'weigh'}
+        steps={BATCH_STEPS.map((id) => ({ id, name: STEP_NAMES[id], result: stepResult(kitchen, id) }))}
+      />
     </section>
   );
 }

@@ -6,6 +6,7 @@ import { handStrip, LEVEL_FACTS, type HandStrip } from '@/core/practice';
 import type { Product } from '@/core/products';
 import { angleBetweenDeg, dot, rotate, scale, type Vec } from '@/core/shared';
 import { Fault } from '@/ui/Fault';
+import { FootSteps } from '@/ui/FootSteps';
 import { Rooms } from '@/ui/Rooms';
 import { useKeys } from '@/ui/useKeys';
 import { useMounted } from '@/ui/useMounted';
@@ -225,21 +226,15 @@ function PracticeRoom({ products, seed, nowMs: firstMs }: Props) {
           {station === 'look' ? <LookPanel practising={practising} /> : null}
         </div>
       </div>
-      <ol className={styles.steps} aria-label="Steps of a strip">
-        {STATIONS.map((s, k) => (
-          <li key={s}>
-            <button
-              aria-current={s === station ? 'step' : undefined}
-              aria-keyshortcuts={String(k + 1)}
-              disabled={!mayGo(practice, s)}
-              onClick={() => step({ do: 'go', to: s })}
-            >
-              <b>{STATION_NAMES[s]}</b>
-              <span>{stationResult(practice, s, product, outOf(answer?.looked?.answer))}</span>
-            </button>
-          </li>
-        ))}
-      </ol>
+      <FootSteps
+        label="Steps of a strip"
+        here={station}
+        steps={STATIONS.map((id) => ({
+          ...{ id, name: STATION_NAMES[id], isClosed: !mayGo(practice, id) },
+          result: stationResult(practice, id, product, outOf(answer?.looked?.answer)),
+          go: () => step({ do: 'go', to: id }),
+        }))}
+      />
     </section>
   );
 }
