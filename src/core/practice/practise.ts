@@ -2,7 +2,7 @@
 // a strip's heat is solved for it.
 
 import { recaller } from '../shared';
-import { heatOfAct, type ActHeat } from './actHeat';
+import { heatOfAct, windowOf, type ActHeat } from './actHeat';
 import { rightDecision } from './decide';
 import { growHairs, type GrownScene } from './growHairs';
 import { plannersAct } from './plannersAct';
@@ -15,8 +15,8 @@ export interface Question {
   readonly scene: Scene;
   /** Strips pulled on this ground, oldest first; the last is looked at. */
   readonly acts: readonly Act[];
-  /** What is in hand: its window, and how it would set. */
-  readonly slab: Pick<Act, 'product' | 'way' | 'touchC' | 'thicknessMm' | 'coats'> | null;
+  /** What is in hand, laid as thick as is planned on this skin: its window, and how it would set. */
+  readonly slab: Pick<Act, 'product' | 'way' | 'touchC' | 'coats'> | null;
   /** A hair of the last strip that is asked about. */
   readonly asks: number | null;
 }
@@ -113,7 +113,8 @@ function soFar(standing: Standing, acts: readonly Act[]): SoFar {
 export function practise({ scene, acts, slab, asks }: Question): Practised {
   const key = JSON.stringify(scene);
   const grown = scenes(key, () => growHairs(scene));
-  const heat = slab && heatOfAct(scene, slab);
+  const plannedMm = slab ? windowOf(scene, slab.product, slab.way).thicknessMm : 0;
+  const heat = slab && heatOfAct(scene, { ...slab, thicknessMm: plannedMm });
   return {
     hairs: grown.hairs,
     sheetCm: [grown.sheet.widthCm, grown.sheet.heightCm],
@@ -122,7 +123,7 @@ export function practise({ scene, acts, slab, asks }: Question): Practised {
     slab: heat && {
       heat,
       overLimitK: Math.max(0, heat.feltPeakC - heat.window.limitC),
-      plannedMm: heat.window.thicknessMm,
+      plannedMm,
     },
     looked: lookAt({ grown, key }, acts, asks),
     sum: soFar({ grown, key }, acts),

@@ -66,6 +66,16 @@ describe('the practice room', () => {
     const plain = practicePiece('leg', 'plain', 9).scene.hair.lengthMm;
     expect(practicePiece('leg', 'short', 9).scene.hair.lengthMm).toBeLessThan(0.6 * plain);
   });
+  it('a slab sets on the skin as its signs and its pull both have it: as thick as is planned there', () => {
+    const { scene } = practicePiece('underarm', 'plain', 3);
+    const cream = SHIPPED_PRODUCTS.find((p) => p.id === 'cream-hard');
+    if (!cream) throw new Error('cream');
+    const slab = { product: cream, way: 'with' as const, coats: 1 as const, touchC: 56 };
+    const made = practise({ scene, acts: [], slab, asks: null }).slab;
+    // the label names a thinner slab for tender skin
+    expect(made?.plannedMm).toBeLessThan(cream.manners.tab?.thicknessMm.usual ?? 0);
+    expect(made?.plannedMm).toBe(made?.heat.window.thicknessMm);
+  });
   it('growth that turns runs across the rest on one half', () => {
     const { scene } = practicePiece('first-steps', 'turned', 2);
     const { hairs, sheetCm } = practise({ scene, acts: [], slab: null, asks: null });
@@ -80,10 +90,10 @@ describe('the practice room', () => {
     const film = SHIPPED_PRODUCTS.find((p) => p.id === 'cream-hard');
     const strip = handStrip([4, 3], [5, 10], 3);
     if (!film || !strip) throw new Error('a strip');
-    const slab = { product: film, way: 'with' as const, coats: 1 as const, touchC: 56, thicknessMm: 2 };
+    const slab = { product: film, way: 'with' as const, coats: 1 as const, touchC: 56 };
     const pull = { way: [-strip.lay[0], -strip.lay[1]] as const, liftDeg: 35, cmPerS: 60 };
     const act = {
-      ...{ ...slab, outline: strip.outline, lay: strip.lay, waitS: 45, pull },
+      ...{ ...slab, thicknessMm: 2, outline: strip.outline, lay: strip.lay, waitS: 45, pull },
       ...{ taut: 0.9, pressed: true, rubbed: true, drySkin: true },
     };
     const question: Question = { scene, acts: [act], slab, asks: null };

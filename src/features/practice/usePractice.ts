@@ -2,7 +2,7 @@
 
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { LEVELS, PIECES, practicePiece, type Practised, type Question } from '@/core/practice';
-import { mannerOf, type Product } from '@/core/products';
+import type { Product } from '@/core/products';
 import { useLiveWorker } from '@/ui/useLiveWorker';
 import { begun, stepped, STATIONS, type Practice, type Step } from './practiceState';
 
@@ -54,10 +54,9 @@ export function usePractice(products: readonly Product[], seed: number): Practis
   const product = products.find((p) => p.id === chosen?.productId) ?? null;
   const touchC = chosen ? chosen.setC + potOffK : null;
   const slab = useMemo((): Question['slab'] => {
-    const manner = product && chosen ? mannerOf(product, chosen.way) : undefined;
-    if (!product || !chosen || !manner || touchC === null) return null;
+    if (!product || !chosen || touchC === null) return null;
     const { way, coats } = chosen;
-    return { product, way, coats, touchC, thicknessMm: manner.thicknessMm.usual };
+    return { product, way, coats, touchC };
   }, [product, chosen, touchC]);
   const { answer, isFresh, failed } = useLiveWorker<Question, Practised>(
     () => new Worker(new URL('../../workers/practice.worker.ts', import.meta.url), { type: 'module' }),
