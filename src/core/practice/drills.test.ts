@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { answersTo, drillOf, isRight, SEEN_FAULTS, SKILLS } from './drills';
+import { growHairs } from './growHairs';
 import { nextSkill, standings, type Answered } from './spaced';
 
 const DAY_MS = 86_400_000;
@@ -48,6 +49,26 @@ describe('drills', () => {
     expect(past.some((d) => d.right === 'postpone')).toBe(false);
     const oral = drillOf('today:retinoid-oral', 1);
     expect(['postpone', 'decline']).toContain(oral.right);
+  });
+  it('hair points where the question says, and one stroke along its line tells which end is which', () => {
+    const told = (['up', 'down', 'left', 'right'] as const).map((edge) => {
+      const drill = drillOf(`way:${edge}`, 12);
+      if (drill.kind !== 'way') throw new Error('a way');
+      const { hairs } = growHairs(drill.scene);
+      const axis = edge === 'up' || edge === 'down' ? 1 : 0;
+      const sign = edge === 'up' || edge === 'left' ? -1 : 1;
+      const mean = hairs.reduce((s, h) => s + sign * h.way[axis], 0) / hairs.length;
+      return mean > 0.75 && drill.lay === (drill.stroked === edge);
+    });
+    expect(told).toEqual([true, true, true, true]);
+  });
+  it('lengths are drawn as asked, give or take an eighth', () => {
+    const drill = drillOf('length:9', 3);
+    const mm = drill.kind === 'length' ? drill.lengthsMm : [];
+    expect(mm.length).toBeGreaterThan(9);
+    expect(mm.reduce((a, b) => a + b, 0) / mm.length).toBeGreaterThan(8);
+    expect(mm.reduce((a, b) => a + b, 0) / mm.length).toBeLessThan(10);
+    expect(Math.max(...mm)).toBeLessThan(11);
   });
   it('soft wax is never gone over again, and after two passes nothing is', () => {
     const wrong = ['after:soft-once', 'after:passes'].flatMap((skill) =>

@@ -5,7 +5,7 @@ import { ZONES, type ZoneId } from '../anatomy';
 import type { Hair } from '../hair';
 import { SHIPPED_PRODUCTS, type Product } from '../products';
 import { FACTS, judge, type Judgement, OUTCOMES, type Fact, type Outcome } from '../screening';
-import { addDays, seededRandom, type Random } from '../shared';
+import { addDays, clamp, rotate, seededRandom, type Random, type Vec } from '../shared';
 import { windowOf } from './actHeat';
 import { DECISIONS, type Decision, type DecisionReason } from './decide';
 import { growHairs } from './growHairs';
@@ -59,7 +59,32 @@ export type Drill =
       readonly wrist: WristSays;
       readonly choices: readonly PotAnswer[];
       readonly right: PotAnswer;
+    }
+  | {
+      readonly kind: 'way';
+      readonly scene: Scene;
+      readonly acts: readonly Act[];
+      /** How it was stroked, and whether it lay down. */
+      readonly stroked: Edge;
+      readonly lay: boolean;
+      readonly choices: readonly Edge[];
+      readonly right: Edge;
+    }
+  | {
+      readonly kind: 'length';
+      /** Of each hair drawn, mm. */
+      readonly lengthsMm: readonly number[];
+      readonly choices: readonly LengthMm[];
+      readonly right: LengthMm;
     };
+
+export const EDGES = ['up', 'down', 'left', 'right'] as const;
+/** Towards which edge of the sheet. */
+export type Edge = (typeof EDGES)[number];
+const TOWARDS: Readonly<Record<Edge, Vec>> = { up: [0, -1], down: [0, 1], left: [-1, 0], right: [1, 0] };
+/** Lengths to tell apart by eye, mm. */
+export const LENGTHS_MM = ['2', '4', '6', '9', '14'] as const;
+export type LengthMm = (typeof LENGTHS_MM)[number];
 
 /** Facts that are asked about: what nothing hangs on is no question. */
 const ASKED_FACTS: readonly Fact[] = FACTS.filter(
@@ -80,6 +105,8 @@ const GROUPS: readonly (readonly string[])[] = [
   ASKED_FACTS.map((f) => `today:${f}`),
   POT_ANSWERS.map((p) => `pot:${p}`),
   AFTERS.map((a) => `after:${a}`),
+  EDGES.map((e) => `way:${e}`),
+  LENGTHS_MM.map((l) => `length:${l}`),
 ];
 /** Everything that can be asked, each a skill of its own, one of each kind after the other. */
 export const SKILLS: readonly string[] = Array.from({ length: Math.max(...GROUPS.map((g) => g.length)) }, (_, k) =>
@@ -225,6 +252,31 @@ function pot(answer: PotAnswer, seed: number, random: Random): Drill {
   return { kind: 'pot', product: p.name, zone, flow, wrist, choices: POT_ANSWERS, right: answer };
 }
 
+/** A forearm whose hair points to one edge, give or take; stroked once, along its line. */
+function way(edge: Edge, seed: number, random: Random): Drill {
+  const { scene } = practicePiece('first-steps', 'plain', seed);
+  const [w, h] = ZONES[scene.zone].sheetCm;
+  const turn = random.between(-25, 25);
+  const strokes = [0.2, 0.5, 0.8].flatMap((u) =>
+    [0.15, 0.5, 0.85].map((v) => ({ at: [u * w, v * h] as Vec, towards: rotate(TOWARDS[edge], turn) })),
+  );
+  const opposite = { up: 'down', down: 'up', left: 'right', right: 'left' } as const;
+  const lay = random.next() < 0.5;
+  const stroked = lay ? edge : opposite[edge];
+  return { kind: 'way', scene: { ...scene, strokes }, acts: [], stroked, lay, choices: EDGES, right: edge };
+}
+
+const HAIRS_SHOWN = 14;
+
+function length(mm: LengthMm, random: Random): Drill {
+  const cv = 0.12;
+  const lengthsMm = Array.from(
+    { length: HAIRS_SHOWN },
+    () => Number(mm) * (1 + cv * clamp(random.normal(), -1.5, 1.5)),
+  );
+  return { kind: 'length', lengthsMm, choices: LENGTHS_MM, right: mm };
+}
+
 const oneOf = <T extends string>(list: readonly T[], name: string | undefined): T | undefined =>
   list.find((x) => x === name);
 
@@ -233,6 +285,8 @@ interface Named {
   readonly pot?: PotAnswer | undefined;
   readonly after?: (typeof AFTERS)[number] | undefined;
   readonly fact?: Fact | undefined;
+  readonly edge?: Edge | undefined;
+  readonly mm?: LengthMm | undefined;
 }
 
 /** What a skill is about. Throws for one that there is not. */
@@ -247,6 +301,10 @@ function named(skill: string): Named {
       return { after: oneOf(AFTERS, name) };
     case 'today':
       return { fact: oneOf(ASKED_FACTS, name) };
+    case 'way':
+      return { edge: oneOf(EDGES, name) };
+    case 'length':
+      return { mm: oneOf(LENGTHS_MM, name) };
     default:
       throw new Error(`no such skill: ${skill}`);
   }
@@ -259,6 +317,8 @@ export function drillOf(skill: string, seed: number): Drill {
   if (of.fault) return strip(of.fault, seed, random);
   if (of.pot) return pot(of.pot, seed, random);
   if (of.after) return after(of.after, seed);
+  if (of.edge) return way(of.edge, seed, random);
+  if (of.mm) return length(of.mm, random);
   if (of.fact) return today(of.fact, random);
   throw new Error(`no such skill: ${skill}`);
 }
@@ -272,6 +332,8 @@ export function answersTo(
   if (of.fault) return { choices: SEEN_FAULTS, right: [of.fault] };
   if (of.pot) return { choices: POT_ANSWERS, right: [of.pot] };
   if (of.after) return { choices: DECISIONS, right: RIGHT_AFTER[of.after] };
+  if (of.edge) return { choices: EDGES, right: [of.edge] };
+  if (of.mm) return { choices: LENGTHS_MM, right: [of.mm] };
   if (!of.fact) throw new Error(`no such skill: ${skill}`);
   const drill = today(of.fact, seededRandom(seed));
   return { choices: OUTCOMES, right: OUTCOMES.filter((o) => isRight(drill, o)) };

@@ -12,6 +12,7 @@ import { useLiveWorker } from '@/ui/useLiveWorker';
 import type { DrillAsked, DrillMade } from '../../workers/drill.worker';
 import { choiceOf, questionOf, skillGroup, whyOf } from './drillWords';
 import { FlowDrawing } from './FlowDrawing';
+import { LengthDrawing } from './LengthDrawing';
 import { SkinSheet } from './SkinSheet.client';
 import styles from './Practice.module.css';
 
@@ -74,11 +75,16 @@ export function DrillsPage({ first, person }: { readonly first: DrillsView; read
               side={side}
               coarseness={hair.coarseness}
               revealed={null}
-              signs
+              signs={here.drill.kind !== 'way'}
               asks={null}
-              label="The skin after the strip: a ring where a hair came out with its root, a barred stub where one broke, a stroke where one was left."
+              label={
+                here.drill.kind === 'way'
+                  ? 'The skin with its hair.'
+                  : 'The skin after the strip: a ring where a hair came out with its root, a barred stub where one broke, a stroke where one was left.'
+              }
             />
           ) : null}
+          {here?.drill.kind === 'length' ? <LengthDrawing lengthsMm={here.drill.lengthsMm} /> : null}
           {here?.drill.kind === 'pot' ? <FlowDrawing flow={here.drill.flow} /> : null}
           <ul className={styles.known}>
             {question?.known.map((line) => (

@@ -3,6 +3,8 @@
 import { ZONES } from '@/core/anatomy';
 import type { Drill, PotAnswer } from '@/core/practice';
 import { FACT_WORDS } from '@/core/screening';
+import { sized } from '@/formats/size';
+import { edgeWords } from '../visit/edgeWords';
 import { DECISION_WORDS, FAULT_WORDS, FLOW_WORDS, decisionWords, skinWords, WRIST_WORDS } from './practiceWords';
 
 const OUTCOME_WORDS: Readonly<Record<string, string>> = {
@@ -22,6 +24,8 @@ const KIND_NAMES: Readonly<Record<Drill['kind'], string>> = {
   after: 'What do you do about what is left?',
   pot: 'The pot: may it go on skin?',
   today: 'May this person be waxed today?',
+  way: 'Which way does the hair point?',
+  length: 'How long is this hair?',
 };
 
 const ago = (days: number): string => {
@@ -42,6 +46,13 @@ export function questionOf(drill: Drill): { readonly asked: string; readonly kno
       const known = [`${drill.product}, ${ZONES[drill.zone].name.toLowerCase()}.`, FLOW_WORDS[drill.flow]];
       return { asked, known: [...known, WRIST_WORDS[drill.wrist]] };
     }
+    case 'way': {
+      const edges = edgeWords('forearm', 'left');
+      const said = drill.lay ? 'it lies down' : 'it stands up';
+      return { asked, known: [`Stroked towards ${edges[drill.stroked]}, ${said}.`] };
+    }
+    case 'length':
+      return { asked, known: ['Most of it, to the nearest; the bar shows the measure.'] };
     case 'strip':
     case 'after': {
       const { answer } = drill.looked;
@@ -71,6 +82,12 @@ export function choiceOf(drill: Drill, choice: string): string {
       return OUTCOME_WORDS[choice] ?? choice;
     case 'pot':
       return drill.choices.includes(choice as PotAnswer) ? POT_WORDS[choice as PotAnswer] : choice;
+    case 'way': {
+      const edge = drill.choices.find((c) => c === choice);
+      return edge ? `Towards ${edgeWords('forearm', 'left')[edge]}` : choice;
+    }
+    case 'length':
+      return `about ${sized(Number(choice), 'mm')}`;
     case 'strip': {
       const fault = drill.choices.find((c) => c === choice);
       return fault ? FAULT_WORDS[fault].did.replace(/^You /, '').replace(/^./, (c) => c.toUpperCase()) : choice;
@@ -92,6 +109,10 @@ export function whyOf(drill: Drill, answer: string): string {
       return drill.right === 'cooler'
         ? 'What runs or burns the wrist never goes on skin: cooler, stir, and the wrist again.'
         : 'What hardly flows does not grip, and breaks hair: warmer, and the wrist again.';
+    case 'way':
+      return 'Stroked along the growth hair lies down, against it it stands up.';
+    case 'length':
+      return `It is about ${sized(Number(drill.right), 'mm')}. Lay a finger’s breadth beside it until the eye knows.`;
     case 'strip': {
       const { why, tryThis } = FAULT_WORDS[drill.right];
       return `${why[0]?.toUpperCase() ?? ''}${why.slice(1)} ${tryThis}`;
@@ -108,6 +129,8 @@ const SKILL_KINDS: Readonly<Record<string, string>> = {
   after: 'What is left',
   pot: 'Heat by wrist and flow',
   today: 'May I wax today',
+  way: 'Direction',
+  length: 'Length',
 };
 /** The group of a skill, in words. */
 export const skillGroup = (skill: string): string => SKILL_KINDS[skill.split(':')[0] ?? ''] ?? skill;
