@@ -10,6 +10,7 @@ describe('marks of people', () => {
     expect(marks('Ines', 'Bao', 'Rook')).toEqual(['I', 'B', 'R']);
     expect(marks('Ines', 'Ivo', 'Bao')).toEqual(['In', 'Iv', 'B']);
     expect(marks('Mara', 'Marit', 'Émile')).toEqual(['M1', 'M2', 'É']);
+    expect(marks('Marit', 'Mo', 'Mo', 'Mara')).toEqual(['M1', 'M2', 'M3', 'M4']);
     expect(markOf(here('Ines'), 'nobody')).toBe('?');
   });
   it('are never the same for two', () => {

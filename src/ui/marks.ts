@@ -6,15 +6,25 @@ interface Person {
 }
 const MOST_LETTERS = 3;
 
+const begins = ({ name }: Person, letters: number): string => [...name].slice(0, letters).join('');
+const isAlike = (a: Person, b: Person, letters: number): boolean =>
+  begins(a, letters).toLowerCase() === begins(b, letters).toLowerCase();
+
+/** The fewest letters that nobody else begins with; null where three do not do. */
+function ownLetters(people: readonly Person[], person: Person): string | null {
+  for (let letters = 1; letters <= MOST_LETTERS; letters++) {
+    if (people.every((p) => p === person || !isAlike(p, person, letters))) return begins(person, letters);
+  }
+  return null;
+}
+
 /** Ines and Ivo are `In` and `Iv`, Bao is `B`; who shares three letters with somebody is numbered, in their order. */
 export function markOf(people: readonly Person[], id: string): string {
   const person = people.find((p) => p.id === id);
   if (!person) return '?';
-  const begins = (name: string, letters: number): string => [...name].slice(0, letters).join('');
-  const shares = (letters: number): readonly Person[] =>
-    people.filter((p) => begins(p.name, letters).toLowerCase() === begins(person.name, letters).toLowerCase());
-  for (let letters = 1; letters <= MOST_LETTERS; letters++) {
-    if (shares(letters).length === 1) return begins(person.name, letters);
-  }
-  return `${begins(person.name, 1)}${shares(MOST_LETTERS).indexOf(person) + 1}`;
+  const own = ownLetters(people, person);
+  if (own !== null) return own;
+  // all of one initial are counted through: two families of names must not both have a first
+  const numbered = people.filter((p) => isAlike(p, person, 1) && ownLetters(people, p) === null);
+  return `${begins(person, 1)}${numbered.indexOf(person) + 1}`;
 }
