@@ -193,7 +193,8 @@ test('the catalogue by mouse, keys and touch: a wrong figure is kept as a draft 
   );
   const dialog = page.getByRole('dialog');
   await expect(dialog).toContainText('House film wax, second');
-  await dialog.getByRole('button', { name: 'Take in' }).click();
+  // by key: a dialog that still opens moves away under a pointer on a machine that stalls
+  await dialog.getByRole('button', { name: 'Take in' }).press('Enter');
   await expect(page.getByRole('article').filter({ hasText: 'House film wax, second' })).toBeVisible();
   // put back what other tests plan with
   const second = page.getByRole('article').filter({ hasText: 'House film wax, second' });
