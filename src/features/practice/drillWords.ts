@@ -49,7 +49,7 @@ export function questionOf(drill: Drill): { readonly asked: string; readonly kno
     case 'way': {
       const edges = edgeWords('forearm', 'left');
       const said = drill.lay ? 'it lies down' : 'it stands up';
-      return { asked, known: [`Stroked towards ${edges[drill.stroked]}, ${said}.`] };
+      return { asked, known: [`Stroked towards the ${edges[drill.stroked]}, ${said}.`] };
     }
     case 'length':
       return { asked, known: ['Most of it, to the nearest; the bar shows the measure.'] };
@@ -84,7 +84,7 @@ export function choiceOf(drill: Drill, choice: string): string {
       return drill.choices.includes(choice as PotAnswer) ? POT_WORDS[choice as PotAnswer] : choice;
     case 'way': {
       const edge = drill.choices.find((c) => c === choice);
-      return edge ? `Towards ${edgeWords('forearm', 'left')[edge]}` : choice;
+      return edge ? `Towards the ${edgeWords('forearm', 'left')[edge]}` : choice;
     }
     case 'length':
       return `about ${sized(Number(choice), 'mm')}`;
