@@ -84,7 +84,7 @@ test('a strip by mouse: brushed, chosen, tried on the wrist, laid, waited for, p
   const came = await counts(page);
   expect(came.broken).toBeGreaterThan(came.left / 4);
   await page.getByRole('button', { name: 'Why did it break?' }).click();
-  await expect(page.getByText(/^It broke\./)).toBeVisible();
+  await expect(page.getByText(/^It broke, about/)).toBeVisible();
   await page.getByRole('button', { name: 'Stop here' }).click();
   await expect(page.getByText(/^Better: /)).toBeVisible();
   await clean(page);

@@ -33,6 +33,7 @@ export const FootSteps = ({ label, steps, here }: Props) => (
         <li key={id}>
           <button aria-current={current} aria-keyshortcuts={String(k + 1)} disabled={isClosed} onClick={go}>
             {words}
+            <kbd aria-hidden>{k + 1}</kbd>
           </button>
         </li>
       ) : (

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { answersTo, drillOf, isRight, SEEN_FAULTS, SKILLS } from './drills';
+import { answersTo, drillOf, isRight, SKILLS } from './drills';
+import { SEEN_FAULTS } from './drillStrips';
 import { growHairs } from './growHairs';
 import { nextSkill, standings, type Answered } from './spaced';
 

@@ -3,25 +3,18 @@
 
 import { ZONES, type ZoneId } from '../anatomy';
 import type { Hair } from '../hair';
-import { SHIPPED_PRODUCTS, type Product } from '../products';
 import { FACTS, judge, type Judgement, OUTCOMES, type Fact, type Outcome } from '../screening';
 import { addDays, clamp, rotate, seededRandom, type Random, type Vec } from '../shared';
-import { windowOf } from './actHeat';
+import { heatOfAct, windowOf } from './actHeat';
 import { DECISIONS, type Decision, type DecisionReason } from './decide';
-import { growHairs } from './growHairs';
-import { handStrip } from './handStrip';
+import { after, AFTERS, product, RIGHT_AFTER, SEEN_FAULTS, strip, type After, type SeenFault } from './drillStrips';
 import { practicePiece } from './levels';
-import { meanWay, plannersAct } from './plannersAct';
-import { practise, type Looked } from './practise';
+import type { Looked } from './practise';
 import { wristAt, type Flow, type WristSays } from './signs';
 import type { Act, FaultCode, Scene } from './types';
 
 export const POT_ANSWERS = ['lay', 'cooler', 'warmer'] as const;
 export type PotAnswer = (typeof POT_ANSWERS)[number];
-/** Faults that a strip and its skin show so that they can be told apart. */
-export const SEEN_FAULTS = ['lift', 'slack', 'early', 'late', 'lay', 'cool'] as const;
-type SeenFault = (typeof SEEN_FAULTS)[number];
-
 export type Drill =
   | {
       readonly kind: 'today';
@@ -97,8 +90,6 @@ const ZONES_ASKED: readonly [ZoneId, ...ZoneId[]] = [
   'upper-lip',
   'upper-back',
 ];
-const SEEDS = 2147483647;
-const AFTERS = ['few', 'patch', 'soft-once', 'passes'] as const;
 
 const GROUPS: readonly (readonly string[])[] = [
   SEEN_FAULTS.map((f) => `strip:${f}`),
@@ -112,12 +103,6 @@ const GROUPS: readonly (readonly string[])[] = [
 export const SKILLS: readonly string[] = Array.from({ length: Math.max(...GROUPS.map((g) => g.length)) }, (_, k) =>
   GROUPS.flatMap((g) => g[k] ?? []),
 ).flat();
-
-const product = (id: string): Product => {
-  const found = SHIPPED_PRODUCTS.find((p) => p.id === id);
-  if (!found) throw new Error(id);
-  return found;
-};
 
 /** A day to be asked on: the questions know no clock. */
 const ASKED_ON = '2027-03-15';
@@ -144,101 +129,6 @@ function today(fact: Fact, random: Random): Drill {
   return { kind: 'today', fact, daysAgo, zone, choices: OUTCOMES, right: judged.outcome, why };
 }
 
-/** One thing of the hand spoilt. */
-function spoilt(act: Act, fault: SeenFault, setS: Looked['answer']['heat']['setS'], minC: number): Act {
-  const { pull } = act;
-  switch (fault) {
-    case 'lift':
-      return { ...act, pull: { ...pull, liftDeg: 38 } };
-    case 'slack':
-      return { ...act, taut: 0 };
-    case 'early':
-      return { ...act, waitS: 0.35 * setS.min };
-    case 'late':
-      return { ...act, waitS: setS.max + 18 };
-    case 'lay':
-      return { ...act, lay: [-act.lay[1], act.lay[0]], pull: { ...pull, way: [act.lay[1], -act.lay[0]] } };
-    case 'cool':
-      return { ...act, touchC: minC - 4 };
-  }
-}
-
-/** A strip laid with the growth in the middle of a forearm, as the planner would pull it. */
-function goodStrip(seed: number, id: string): { readonly scene: Scene; readonly act: Act; readonly minC: number } {
-  const { scene } = practicePiece('first-steps', 'plain', seed);
-  const grown = growHairs(scene);
-  const p = product(id);
-  const [w, h] = [grown.sheet.widthCm, grown.sheet.heightCm];
-  const middle = { outline: grown.ground };
-  const way = meanWay(grown, middle.outline);
-  const width = ZONES[scene.zone].stripCm[p.family][0];
-  const strip = handStrip([w / 2 - way[0] * 4, h / 2 - way[1] * 4], [w / 2 + way[0] * 4, h / 2 + way[1] * 4], width);
-  const act = strip && plannersAct(grown, p, p.family === 'sugar' ? 'moulded' : 'with', strip.outline);
-  if (!act) throw new Error(`${id} has no working heat on a forearm`);
-  return { scene, act, minC: windowOf(scene, p, act.way).minC };
-}
-
-const lookedAt = (scene: Scene, acts: readonly Act[]): Looked => {
-  const { looked } = practise({ scene, acts, slab: null, asks: null });
-  if (!looked) throw new Error('a strip');
-  return looked;
-};
-
-function shuffled<T>(list: readonly T[], random: Random): readonly T[] {
-  return list
-    .map((item) => ({ item, at: random.next() }))
-    .sort((a, b) => a.at - b.at)
-    .map(({ item }) => item);
-}
-
-function strip(fault: SeenFault, seed: number, random: Random): Drill {
-  const { scene, act, minC } = goodStrip(seed, random.pick(['cream-hard', 'film-hard']));
-  const { setS } = lookedAt(scene, [act]).answer.heat;
-  const acts = [spoilt(act, fault, setS, minC)];
-  const others = shuffled(
-    SEEN_FAULTS.filter((f) => f !== fault),
-    random,
-  ).slice(0, 3);
-  return {
-    kind: 'strip',
-    scene,
-    acts,
-    looked: lookedAt(scene, acts),
-    choices: shuffled([fault, ...others], random),
-    right: fault,
-  };
-}
-
-/** What is right after a strip of each kind; of several each is. */
-const RIGHT_AFTER: Readonly<Record<(typeof AFTERS)[number], readonly Decision[]>> = {
-  few: ['tweeze'],
-  patch: ['again'],
-  'soft-once': ['tweeze', 'leave'],
-  passes: ['tweeze', 'leave'],
-};
-/** Skins looked through for a strip that shows what is asked. */
-const MOST_TRIED = 24;
-
-function after(reason: (typeof AFTERS)[number], seed: number): Drill {
-  for (let k = 0; k < MOST_TRIED; k++) {
-    const { scene, act } = goodStrip((seed + 7919 * k) % SEEDS, reason === 'soft-once' ? 'soft' : 'cream-hard');
-    // more and more goes wrong, until as much is left as is asked about
-    const slack: Act = { ...act, taut: 0.8 - 0.03 * k };
-    const damp: Act = { ...slack, drySkin: k % 2 === 0 };
-    const made: Readonly<Record<(typeof AFTERS)[number], readonly Act[]>> = {
-      few: [slack],
-      patch: [damp],
-      'soft-once': [{ ...damp, rubbed: k % 3 === 0 }],
-      passes: [{ ...damp, drySkin: false }, damp],
-    };
-    const looked = lookedAt(scene, made[reason]);
-    const { right, reason: said } = looked.decide;
-    if (said !== reason || right.join() !== RIGHT_AFTER[reason].join()) continue;
-    return { kind: 'after', scene, acts: made[reason], looked, choices: DECISIONS, right, reason: said };
-  }
-  throw new Error(`no strip shows ${reason} from seed ${seed}`);
-}
-
 function pot(answer: PotAnswer, seed: number, random: Random): Drill {
   const zone = random.pick(ZONES_ASKED);
   const p = product(random.pick(['film-hard', 'cream-hard']));
@@ -247,7 +137,8 @@ function pot(answer: PotAnswer, seed: number, random: Random): Drill {
   const window = windowOf(here, p, 'with');
   const off = { lay: 0, cooler: window.maxC - window.targetC + random.between(1, 6), warmer: 0 }[answer];
   const touchC = answer === 'warmer' ? window.minC - random.between(1, 5) : window.targetC + off;
-  const overLimitK = Math.max(0, 0.6 * (touchC - window.feelMaxC));
+  const slab = { product: p, way: 'with', coats: 1, touchC, thicknessMm: window.thicknessMm } as const;
+  const overLimitK = Math.max(0, heatOfAct(here, slab).feltPeakC - window.limitC);
   const { flow, wrist } = wristAt(touchC, { window, overLimitK });
   return { kind: 'pot', product: p.name, zone, flow, wrist, choices: POT_ANSWERS, right: answer };
 }
@@ -283,7 +174,7 @@ const oneOf = <T extends string>(list: readonly T[], name: string | undefined): 
 interface Named {
   readonly fault?: SeenFault | undefined;
   readonly pot?: PotAnswer | undefined;
-  readonly after?: (typeof AFTERS)[number] | undefined;
+  readonly after?: After | undefined;
   readonly fact?: Fact | undefined;
   readonly edge?: Edge | undefined;
   readonly mm?: LengthMm | undefined;

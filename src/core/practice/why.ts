@@ -19,6 +19,8 @@ export interface Why {
   readonly isTooShort: boolean;
   /** Of such hairs so many in a hundred stay or break under the best hand; null where it came out. */
   readonly stillInHundred: number | null;
+  /** A resting hair has a small club instead of a bulb. */
+  readonly isGrowing: boolean;
 }
 
 /** Asks of single hairs of one strip, with the ground as it was before it. */
@@ -33,7 +35,8 @@ export function asker(grown: GrownScene, ground: Ground, act: Act): (hair: SkinH
   const atBest = lookUnder(grown, ground, best, 'on-hair');
   return (hair) => {
     const isTooShort = hair.lengthMm < shortestMm;
-    const none = { causes: [], isTogether: false, isTooShort, stillInHundred: null };
+    const own = { isTooShort, isGrowing: hair.growing };
+    const none = { ...own, causes: [], isTogether: false, stillInHundred: null };
     if (!covered.has(hair)) return { ...none, fate: 'not-under' };
     const fateIn = (of: Look): Fate => fateOf(grown, ground, act, hair, of.chances(hair));
     const fate = fateIn(look);
@@ -41,7 +44,7 @@ export function asker(grown: GrownScene, ground: Ground, act: Act): (hair: SkinH
     const causes = tried.filter((t) => fateIn(t.look) === 'out').map((t) => t.code);
     const { left, broken } = atBest.chances(hair);
     const isTogether = causes.length === 0 && fateIn(atBest) === 'out';
-    return { fate, causes, isTogether, isTooShort, stillInHundred: Math.round(100 * (left + (1 - left) * broken)) };
+    return { ...own, fate, causes, isTogether, stillInHundred: Math.round(100 * (left + (1 - left) * broken)) };
   };
 }
 

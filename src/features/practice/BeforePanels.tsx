@@ -49,6 +49,7 @@ export function ChoosePanel({
           </button>
         ))}
       </div>
+      {here.length === 0 ? <p>Nothing on the shelf may be used here: see Products.</p> : null}
       {own && chosen ? (
         <>
           {ways.length > 1 ? (

@@ -105,6 +105,7 @@ export function DrillsPage({ first, person }: { readonly first: DrillsView; read
                     onClick={() => void give(choice)}
                   >
                     <b>{choiceOf(here.drill, choice)}</b>
+                    {given ? null : <kbd aria-hidden>{k + 1}</kbd>}
                     {given && isRightOf(here, choice) ? <span>right</span> : null}
                   </button>
                 ))

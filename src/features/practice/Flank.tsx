@@ -26,6 +26,7 @@ function Begin({ practising: { practice, step } }: { readonly practising: Practi
   }
   return (
     <div className={styles.list} role="group" aria-label="Another skin">
+      {practice.acts.length > 0 ? <p>The strips pulled on this one are gone with it.</p> : null}
       {LEVELS.map((level) => (
         <button key={level} aria-pressed={level === practice.level} onClick={() => begin(level, 'plain')}>
           {LEVEL_FACTS[level].name}

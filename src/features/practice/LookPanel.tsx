@@ -45,13 +45,13 @@ function Differences({
   const best = looked.planner?.act;
   if (!own || !best) return null;
   const laidDeg = Math.round(angleBetweenDeg(own.lay, best.lay));
-  const { setS } = looked.answer.heat;
+  const setS = looked.planner?.answer.heat.setS ?? looked.answer.heat.setS;
   const rows: readonly (readonly [string, string, string])[] = [
     ['Lift', `${Math.round(own.pull.liftDeg)}°`, `${best.pull.liftDeg}°`],
     ['Laid across', `${laidDeg}°`, '0°'],
     ['Turned', `${Math.round(turnedDeg(own))}°`, '0°'],
     ['Speed', speedWord(own.pull.cmPerS), speedWord(best.pull.cmPerS)],
-    ['Heat', deg(own.touchC), deg(best.touchC)],
+    ['Heat, about', deg(own.touchC), deg(best.touchC)],
     ['Skin', tautWord(own.taut), 'taut'],
     ...(own.product.setting ? [['Waited', `${Math.round(own.waitS)} s`, `${setS.min}–${setS.max} s`] as const] : []),
   ];
@@ -174,7 +174,7 @@ export function AskedHair({ practising: { answer, ask, asks } }: { readonly prac
     <div className={styles.feel}>
       <p className={styles.asked} role="status">
         {why ? (
-          whyWords(why)
+          whyWords(why, came.fates.find((f) => f.hair === asks)?.brokeAtMm ?? null)
         ) : (
           <>
             {tryThis ? <b>Try this: </b> : null}

@@ -164,6 +164,7 @@ function PracticeRoom({ products, seed, nowMs: firstMs }: Props) {
           {answer ? (
             <SkinSheet
               {...drawing}
+              onCancel={() => setDraft(null)}
               answer={answer}
               zone={zone}
               side={side}

@@ -36,6 +36,8 @@ interface Props {
   /** The stroke under way; null when the finger is lifted or nothing may be drawn. */
   readonly onMove?: ((stroke: Stroke) => void) | undefined;
   readonly onEnd?: ((stroke: Stroke) => void) | undefined;
+  /** The stroke was taken away by the system. */
+  readonly onCancel?: (() => void) | undefined;
   readonly children?: ((drawn: Drawn) => ReactNode) | undefined;
 }
 
@@ -51,7 +53,7 @@ function viewOf(width: number, height: number, [w, h]: readonly [number, number]
 
 /** The skin, drawn to fit its place; strokes of the finger come out in sheet centimetres. */
 export function SkinSheet(props: Props) {
-  const { answer, zone, side, coarseness, revealed, signs, asks, label, onMove, onEnd, children } = props;
+  const { answer, zone, side, coarseness, revealed, signs, asks, label, onMove, onEnd, onCancel, children } = props;
   const holder = useRef<HTMLDivElement>(null);
   const canvas = useRef<HTMLCanvasElement>(null);
   const places = useRef<Vec[] | null>(null);
@@ -124,6 +126,7 @@ export function SkinSheet(props: Props) {
       onPointerUp={up}
       onPointerCancel={() => {
         places.current = null;
+        onCancel?.();
       }}
     >
       <canvas ref={canvas} role="img" aria-label={label} />

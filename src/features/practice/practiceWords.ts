@@ -14,6 +14,7 @@ import {
   type Why,
   type WristSays,
 } from '@/core/practice';
+import { sized } from '@/formats/size';
 import { WAY_WORDS } from '@/core/matching';
 import type { Product, Way } from '@/core/products';
 import { STATIONS, type Practice, type Station } from './practiceState';
@@ -168,10 +169,16 @@ const CAUSE_NAMES: Readonly<Record<FaultCode, string>> = {
 };
 
 /** Why one hair stayed or broke. */
-export function whyWords({ fate, causes, isTogether, isTooShort, stillInHundred }: Why): string {
+export function whyWords(
+  { fate, causes, isTogether, isTooShort, stillInHundred, isGrowing }: Why,
+  brokeAtMm: number | null,
+): string {
   if (fate === 'not-under') return 'No wax lay on this hair.';
-  if (fate === 'out') return 'It came out with its root.';
-  const what = fate === 'broken' ? 'It broke.' : 'It stayed.';
+  if (fate === 'out') {
+    return `It came out with its root${isGrowing ? ', a dark bulb at its end.' : ': a hair at rest, a small club at its end.'}`;
+  }
+  const where = brokeAtMm === null ? '' : `, about ${sized(brokeAtMm, 'mm', 1)} from its root`;
+  const what = fate === 'broken' ? `It broke${where}.` : 'It stayed.';
   if (causes.length > 0) {
     const named = new Intl.ListFormat('en-GB', { type: 'disjunction' }).format(causes.map((c) => CAUSE_NAMES[c]));
     return `${what} ${named[0]?.toUpperCase()}${named.slice(1)} it would have come.`;

@@ -105,7 +105,15 @@ export function paintSkin(ctx: CanvasRenderingContext2D, picture: SkinPicture): 
   const standing = answer.hairs.filter((h) => answer.state[h.id] === 'standing' && !fates.has(h.id));
   const seen = revealed ? standing.filter((h) => revealed.has(h.id)) : standing;
   const hidden = revealed ? standing.filter((h) => !revealed.has(h.id)) : [];
-  strokes(ctx, view, seen, (h) => h.lengthMm / 10, { colour: colours.walnut, width });
+  // thinner and thicker ones in a path of their own: a width for each hair would cost the frame
+  const usualUm = seen.reduce((s, h) => s + h.thicknessUm, 0) / Math.max(1, seen.length);
+  for (const [thick, by] of [
+    [false, 0.85],
+    [true, 1.15],
+  ] as const) {
+    const own = seen.filter((h) => h.thicknessUm > usualUm === thick);
+    strokes(ctx, view, own, (h) => h.lengthMm / 10, { colour: colours.walnut, width: by * width });
+  }
   strokes(ctx, view, hidden, () => 0.02, { colour: colours.walnut, width: width * 1.6 });
   const stubs = answer.hairs.filter((h) => answer.state[h.id] === 'stub' && !fates.has(h.id));
   strokes(ctx, view, stubs, () => STUB_CM, { colour: colours.madder, width: width * 1.4 });
