@@ -64,6 +64,7 @@ test('a strip by mouse: brushed, chosen, tried on the wrist, laid, waited for, p
   await expect(page.getByRole('button', { name: 'Lay a strip' })).toBeDisabled();
   await page.getByRole('button', { name: 'Try it on my wrist' }).click();
   await page.getByRole('button', { name: 'Lay a strip' }).click();
+  await page.getByRole('button', { name: 'Wipe, dry and dust' }).click();
   // too short a stroke lays nothing
   await draw(page, skin(page), [0.45, 0.4], [0.46, 0.41]);
   await expect(heading(page)).toHaveText('Lay one strip');
@@ -75,6 +76,7 @@ test('a strip by mouse: brushed, chosen, tried on the wrist, laid, waited for, p
   await clean(page);
   await page.getByRole('button', { name: 'Take hold of the tab' }).click();
   await page.getByRole('button', { name: 'taut, close to the tab' }).click();
+  await page.getByRole('button', { name: 'Count her in' }).click();
   // aimed first, then drawn off upward
   await draw(page, page.getByTestId('side-view'), [0.9, 0.8], [0.4, 0.1]);
   await expect(heading(page)).toHaveText('Hold the skin, take the tab, pull');
@@ -116,6 +118,7 @@ test('a strip by keys alone, along the growth, flat and taut: most come with the
   await press('To the wrist');
   await press('Try it on my wrist');
   await press('Lay a strip');
+  await press('Wipe, dry and dust');
   // the arm’s hair points down and a little aside
   const turned = page.getByRole('slider', { name: /turned/ });
   for (let k = 0; k < 4; k++) await turned.press('ArrowLeft');
@@ -123,6 +126,7 @@ test('a strip by keys alone, along the growth, flat and taut: most come with the
   await waitForSigns(page);
   await press('Take hold of the tab');
   await press('taut, close to the tab');
+  await press('Count her in: breathe out');
   await press('briskly');
   const { out, broken, left } = await counts(page);
   expect(out).toBeGreaterThan(3 * (broken + left));
@@ -168,6 +172,33 @@ test('questions: answered by a tap or a key, told why, asked again after a reloa
   const send = (data: object) => page.request.post('/api/practice/answers', { data });
   expect((await send({ skill: 'pot:lay', seed: 1, answer: 'burn it' })).status()).toBe(422);
   expect((await send({ skill: 'strip:none', seed: 1, answer: 'lift' })).status()).toBe(422);
+  expect((await send({ skill: 'rhythm:up', seed: 1, answer: 'a0a0' })).status()).toBe(422);
+  // which strip is next, by touch; then hand sugar by arrow keys
+  const asked = [
+    ...[['pot:lay', 'lay'] as const, ['after:few', 'tweeze'] as const, ['way:up', 'up'] as const],
+    ...[['length:2', '2'] as const, ['product:hard', 'hard'] as const],
+  ];
+  for (const [skill, answer] of asked) expect((await send({ skill, seed: 1, answer })).ok()).toBe(true);
+  await page.reload();
+  await ready(page);
+  await expect(heading(page)).toHaveText('Which strip is laid next?');
+  await expect(answers).toHaveCount(3);
+  await clean(page);
+  await answers.first().tap();
+  await expect(page.getByText(/a pull that begins on hair breaks it/)).toBeVisible();
+  await page.getByRole('button', { name: 'Next question' }).click();
+  await expect(heading(page)).toHaveText('Hand sugar: press in, press in, flick');
+  const keys = page.getByRole('button', { name: 'By arrow keys' });
+  await expect(keys).toBeEnabled();
+  await keys.focus();
+  // hair points up the sheet: pressed in downward, flicked upward
+  for (let turn = 0; turn < 3; turn++) {
+    for (const [key, delay] of [['ArrowDown', 600] as const, ['ArrowDown', 600] as const, ['ArrowUp', 30] as const]) {
+      await page.keyboard.press(key, { delay });
+    }
+  }
+  await expect(page.getByText(/one beat throughout/)).toBeVisible();
+  await clean(page);
   expect((await send({ skill: 'pot:lay', seed: -1, answer: 'lay' })).status()).toBe(422);
   await page.setViewportSize({ width: 360, height: 780 });
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(360);

@@ -128,5 +128,6 @@ export const homeCareRequest = Joi.alternatives(
 export const drillAnswerRequest = Joi.object({
   skill: words(60).required(),
   seed: Joi.number().integer().min(0).max(2147483646).required(),
-  answer: words(40).required(),
+  // a rhythm is many strokes
+  answer: words(120).required(),
 }).required();

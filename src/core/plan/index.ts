@@ -24,3 +24,4 @@ export { isTrimmedFirst, readStep, zonesOfStep } from './tableSteps';
 export type { StepName } from './tableSteps';
 export { USUAL_PRESS_S } from './stripJobs';
 export { studioFacts } from './visitCase';
+export { randomCase } from './randomCase';

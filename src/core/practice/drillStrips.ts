@@ -6,7 +6,7 @@ import { SHIPPED_PRODUCTS, type Product } from '../products';
 import type { Random } from '../shared';
 import { windowOf } from './actHeat';
 import { DECISIONS, type Decision } from './decide';
-import type { Drill } from './drills';
+import type { Drill } from './drillTypes';
 import { growHairs } from './growHairs';
 import { handStrip } from './handStrip';
 import { practicePiece } from './levels';

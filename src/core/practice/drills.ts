@@ -3,81 +3,29 @@
 
 import { ZONES, type ZoneId } from '../anatomy';
 import type { Hair } from '../hair';
-import { FACTS, judge, type Judgement, OUTCOMES, type Fact, type Outcome } from '../screening';
+import { FACTS, judge, type Judgement, OUTCOMES, type Fact } from '../screening';
 import { addDays, clamp, rotate, seededRandom, type Random, type Vec } from '../shared';
 import { heatOfAct, windowOf } from './actHeat';
-import { DECISIONS, type Decision, type DecisionReason } from './decide';
+import { DECISIONS } from './decide';
+import { choice } from './drillChoice';
+import { order, ORDER_LEVELS, rightLetter, type OrderLevel } from './drillOrder';
 import { after, AFTERS, product, RIGHT_AFTER, SEEN_FAULTS, strip, type After, type SeenFault } from './drillStrips';
 import { practicePiece } from './levels';
-import type { Looked } from './practise';
-import { wristAt, type Flow, type WristSays } from './signs';
-import type { Act, FaultCode, Scene } from './types';
-
-export const POT_ANSWERS = ['lay', 'cooler', 'warmer'] as const;
-export type PotAnswer = (typeof POT_ANSWERS)[number];
-export type Drill =
-  | {
-      readonly kind: 'today';
-      readonly fact: Fact;
-      /** Null where it makes no difference. */
-      readonly daysAgo: number | null;
-      readonly zone: ZoneId;
-      readonly choices: readonly Outcome[];
-      readonly right: Outcome;
-      /** The rules’ own sentences. */
-      readonly why: readonly string[];
-    }
-  | {
-      readonly kind: 'strip';
-      readonly scene: Scene;
-      readonly acts: readonly Act[];
-      readonly looked: Looked;
-      readonly choices: readonly FaultCode[];
-      readonly right: SeenFault;
-    }
-  | {
-      readonly kind: 'after';
-      readonly scene: Scene;
-      readonly acts: readonly Act[];
-      readonly looked: Looked;
-      readonly choices: readonly Decision[];
-      readonly right: readonly Decision[];
-      readonly reason: DecisionReason;
-    }
-  | {
-      readonly kind: 'pot';
-      readonly product: string;
-      readonly zone: ZoneId;
-      readonly flow: Flow;
-      readonly wrist: WristSays;
-      readonly choices: readonly PotAnswer[];
-      readonly right: PotAnswer;
-    }
-  | {
-      readonly kind: 'way';
-      readonly scene: Scene;
-      readonly acts: readonly Act[];
-      /** How it was stroked, and whether it lay down. */
-      readonly stroked: Edge;
-      readonly lay: boolean;
-      readonly choices: readonly Edge[];
-      readonly right: Edge;
-    }
-  | {
-      readonly kind: 'length';
-      /** Of each hair drawn, mm. */
-      readonly lengthsMm: readonly number[];
-      readonly choices: readonly LengthMm[];
-      readonly right: LengthMm;
-    };
-
-export const EDGES = ['up', 'down', 'left', 'right'] as const;
-/** Towards which edge of the sheet. */
-export type Edge = (typeof EDGES)[number];
-const TOWARDS: Readonly<Record<Edge, Vec>> = { up: [0, -1], down: [0, 1], left: [-1, 0], right: [1, 0] };
-/** Lengths to tell apart by eye, mm. */
-export const LENGTHS_MM = ['2', '4', '6', '9', '14'] as const;
-export type LengthMm = (typeof LENGTHS_MM)[number];
+import { rhythmFault, strokesOf } from './rhythm';
+import { wristAt } from './signs';
+import {
+  EDGES,
+  LENGTHS_MM,
+  LETTERS,
+  POT_ANSWERS,
+  TOWARDS,
+  WAX_ANSWERS,
+  type Drill,
+  type Edge,
+  type LengthMm,
+  type PotAnswer,
+  type WaxAnswer,
+} from './drillTypes';
 
 /** Facts that are asked about: what nothing hangs on is no question. */
 const ASKED_FACTS: readonly Fact[] = FACTS.filter(
@@ -98,6 +46,9 @@ const GROUPS: readonly (readonly string[])[] = [
   AFTERS.map((a) => `after:${a}`),
   EDGES.map((e) => `way:${e}`),
   LENGTHS_MM.map((l) => `length:${l}`),
+  WAX_ANSWERS.map((w) => `product:${w}`),
+  ORDER_LEVELS.map((l) => `order:${l}`),
+  EDGES.map((e) => `rhythm:${e}`),
 ];
 /** Everything that can be asked, each a skill of its own, one of each kind after the other. */
 export const SKILLS: readonly string[] = Array.from({ length: Math.max(...GROUPS.map((g) => g.length)) }, (_, k) =>
@@ -157,6 +108,12 @@ function way(edge: Edge, seed: number, random: Random): Drill {
   return { kind: 'way', scene: { ...scene, strokes }, acts: [], stroked, lay, choices: EDGES, right: edge };
 }
 
+/** Hair of one way, to be moulded and flicked off. */
+function rhythm(edge: Edge, seed: number, random: Random): Drill {
+  const { scene } = way(edge, seed, random) as Extract<Drill, { readonly kind: 'way' }>;
+  return { kind: 'rhythm', scene, acts: [], growth: edge, choices: [], right: 'rhythm' };
+}
+
 const HAIRS_SHOWN = 14;
 
 function length(mm: LengthMm, random: Random): Drill {
@@ -178,6 +135,9 @@ interface Named {
   readonly fact?: Fact | undefined;
   readonly edge?: Edge | undefined;
   readonly mm?: LengthMm | undefined;
+  readonly wax?: WaxAnswer | undefined;
+  readonly level?: OrderLevel | undefined;
+  readonly rhythm?: Edge | undefined;
 }
 
 /** What a skill is about. Throws for one that there is not. */
@@ -196,6 +156,12 @@ function named(skill: string): Named {
       return { edge: oneOf(EDGES, name) };
     case 'length':
       return { mm: oneOf(LENGTHS_MM, name) };
+    case 'product':
+      return { wax: oneOf(WAX_ANSWERS, name) };
+    case 'order':
+      return { level: oneOf(ORDER_LEVELS, name) };
+    case 'rhythm':
+      return { rhythm: oneOf(EDGES, name) };
     default:
       throw new Error(`no such skill: ${skill}`);
   }
@@ -211,6 +177,9 @@ export function drillOf(skill: string, seed: number): Drill {
   if (of.edge) return way(of.edge, seed, random);
   if (of.mm) return length(of.mm, random);
   if (of.fact) return today(of.fact, random);
+  if (of.wax) return choice(of.wax, seed, random);
+  if (of.level) return order(of.level, seed, random);
+  if (of.rhythm) return rhythm(of.rhythm, seed, random);
   throw new Error(`no such skill: ${skill}`);
 }
 
@@ -225,11 +194,28 @@ export function answersTo(
   if (of.after) return { choices: DECISIONS, right: RIGHT_AFTER[of.after] };
   if (of.edge) return { choices: EDGES, right: [of.edge] };
   if (of.mm) return { choices: LENGTHS_MM, right: [of.mm] };
+  if (of.wax) return { choices: WAX_ANSWERS, right: [of.wax] };
+  if (of.level) return { choices: LETTERS, right: [rightLetter(seed)] };
+  if (of.rhythm) return { choices: [], right: [] };
   if (!of.fact) throw new Error(`no such skill: ${skill}`);
   const drill = today(of.fact, seededRandom(seed));
   return { choices: OUTCOMES, right: OUTCOMES.filter((o) => isRight(drill, o)) };
 }
 
 /** True where an answer is right. */
-export const isRight = (drill: Drill, answer: string): boolean =>
-  typeof drill.right === 'string' ? drill.right === answer : drill.right.some((r) => r === answer);
+export function isRight(drill: Drill, answer: string): boolean {
+  if (drill.kind === 'rhythm') return isInRhythm(answer);
+  return typeof drill.right === 'string' ? drill.right === answer : drill.right.some((r) => r === answer);
+}
+
+function isInRhythm(word: string): boolean {
+  const strokes = strokesOf(word);
+  return strokes !== null && rhythmFault(strokes) === null;
+}
+
+/** Is an answer right? Null where it is none of this question’s; throws for a skill that there is not. */
+export function judgeAnswer(skill: string, seed: number, answer: string): boolean | null {
+  if (named(skill).rhythm) return strokesOf(answer) === null ? null : isInRhythm(answer);
+  const { choices, right } = answersTo(skill, seed);
+  return choices.includes(answer) ? right.includes(answer) : null;
+}

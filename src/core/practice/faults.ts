@@ -27,6 +27,8 @@ const MOST_CRACKED = 0.8;
 /** A pull that starts on hair breaks it over this far, cm; with this much bare skin before it, it does not. */
 export const ON_HAIR_CM = 0.8;
 export const BARE_CM = 0.3;
+/** Who starts at the pull takes the skin out of the stretching hand (from memory). */
+const STARTED: Effect = { left: 0.5, broken: 1.3 };
 const ON_HAIR: Effect = { left: 0.2, broken: 1.6 };
 
 /** 1 on the finest hair, 0 from coarse on. */
@@ -44,6 +46,9 @@ export const laidAcross = (offDeg: number): Effect => {
   const over = Math.max(0, offDeg - LAY_FREE_DEG);
   return { left: LAY_PER_DEG.left * over, broken: LAY_PER_DEG.broken * over };
 };
+
+/** Does she start at this pull? */
+export const startsAt = (scene: Scene, act: Act): boolean => scene.starts === true && act.told === false;
 
 /** Faults that tell on the whole strip alike. @param turnedDeg of the pull beside the line of its own lay */
 export function faultsOfStrip(scene: Scene, act: Act, heat: ActHeat, turnedDeg: number): Told {
@@ -72,6 +77,7 @@ export function faultsOfStrip(scene: Scene, act: Act, heat: ActHeat, turnedDeg: 
     early: { left: 4 * short, broken: 0.8 * short },
     thin: { left: 5 * thin, broken: 0 },
     damp: act.drySkin ? nothing : { left: 1.5, broken: 0.1 },
+    untold: startsAt(scene, act) ? STARTED : nothing,
     rub: isCloth && !act.rubbed ? { left: 1.2, broken: 0.2 } : nothing,
   };
 }

@@ -4,7 +4,17 @@
 import { hairsPerCm2, sheetFor, standingShare, ZONES, type Sheet } from '../anatomy';
 import { growthAt, growthField } from '../field';
 import { lengthSpreadCv } from '../hair';
-import { boxOf, clamp, isInside, normalQuantile, seededRandom, sigmaOfCv, type Ring, type Vec } from '../shared';
+import {
+  boxOf,
+  clamp,
+  isInside,
+  normalQuantile,
+  rotate,
+  seededRandom,
+  sigmaOfCv,
+  type Ring,
+  type Vec,
+} from '../shared';
 import type { Scene, SkinHair } from './types';
 
 /**
@@ -65,18 +75,23 @@ export function growHairs(scene: Scene): GrownScene {
   }
   const starts = STEPS.map(() => random.next());
   const luck = (k: number, n: number): number => inOpen(fraction((starts[k] ?? 0) + n * (STEPS[k] ?? 0)));
+  const { crossing, keep = [] } = scene;
   const sigma = sigmaOfCv(lengthSpreadCv(scene.hair));
   const hairs = standing.map((at, id): SkinHair => {
     const n = order[id] ?? 0;
     const thin = THICKNESS_UM[clamp(Math.round(scene.hair.coarseness), 1, 5) - 1] ?? 70;
+    const crosses = crossing !== undefined && random.next() < crossing.share;
+    const usual = growthAt(field, at);
     return {
       id,
       at,
-      way: growthAt(field, at),
+      way: crosses ? rotate(usual, crossing.turnDeg) : usual,
       lengthMm: scene.hair.lengthMm * Math.exp(sigma * normalQuantile(inOpen((n + 0.5) / standing.length))),
       thicknessUm: thin * Math.exp(THICKNESS_CV * clamp(random.normal(), -2.5, 2.5)),
       depthMm: zone.growth.depthMm * Math.exp(DEPTH_CV * clamp(random.normal(), -2.5, 2.5)),
       // what rests falls sooner or later: more of what stands is growing than of all roots (from memory)
+      crosses,
+      stays: keep.some((ring) => isInside([ring], at)),
       growing: luck(3, n) < 0.5 + zone.growth.growingShare / 2,
       hold: luck(0, n),
       snap: luck(1, n),

@@ -3,12 +3,16 @@
 
 import { ZONES, type Side, type ZoneId } from '../anatomy';
 import type { Hair } from '../hair';
+import { keepOf } from '../outcomes';
 import { seededRandom, type Vec } from '../shared';
 import type { Scene } from './types';
 
-export const LEVELS = ['first-steps', 'leg', 'underarm', 'lip', 'back'] as const;
+export const LEVELS = ['first-steps', 'leg', 'underarm', 'lip', 'brow', 'back'] as const;
 export type Level = (typeof LEVELS)[number];
-export const PIECES = ['plain', 'short', 'dry', 'turned', 'hot-pot'] as const;
+export const PIECES = [
+  ...(['plain', 'short', 'dry', 'turned', 'crossing', 'starts', 'hot-pot'] as const),
+  'late-start',
+] as const;
 /** Something amiss that the learner is not told before she finds it. */
 export type Piece = (typeof PIECES)[number];
 
@@ -36,6 +40,10 @@ export const LEVEL_FACTS: Readonly<Record<Level, LevelFacts>> = {
     ...{ name: 'Lip', zone: 'upper-lip', side: 'middle' },
     hair: { lengthMm: 5, coarseness: 2, density: 3, curl: 1 },
   },
+  brow: {
+    ...{ name: 'Brow', zone: 'brow', side: 'left' },
+    hair: { lengthMm: 6, coarseness: 3, density: 3, curl: 1 },
+  },
   back: {
     ...{ name: 'Back', zone: 'upper-back', side: 'middle' },
     hair: { lengthMm: 12, coarseness: 4, density: 1, curl: 2 },
@@ -46,6 +54,24 @@ export interface PracticePiece {
   readonly scene: Scene;
   /** How much warmer the pot is than it says, K: only the wrist finds out. */
   readonly potOffK: number;
+}
+
+/** Working minutes that a piece leaves, null where there is no hurry. */
+export const minutesFor = (level: Level, piece: Piece): number | null =>
+  piece === 'late-start' ? LATE_MIN[level] : null;
+
+/** What is left of a visit that began late: less than the planner takes for all of it. */
+const LATE_MIN: Readonly<Record<Level, number>> = {
+  ...{ 'first-steps': 4, leg: 4, underarm: 2, lip: 1, brow: 2.5, back: 5 },
+};
+/** Two layers that cross (from memory). */
+const CROSSING = { share: 0.35, turnDeg: 75 } as const;
+
+/** Of a brow a clean lower edge is agreed; elsewhere everything goes. */
+function keepFor(zone: ZoneId, side: Side): Pick<Scene, 'keep'> {
+  if (zone !== 'brow') return {};
+  const [widthCm, heightCm] = ZONES[zone].sheetCm;
+  return { keep: keepOf(zone, side, 'tidy', { widthCm, heightCm }) };
 }
 
 /** A new arm, leg or back of a level: growth turned a little, hair a little longer or shorter. */
@@ -63,6 +89,9 @@ export function practicePiece(level: Level, piece: Piece, seed: number): Practic
   return {
     scene: {
       ...(piece === 'turned' ? { strokes: across } : {}),
+      ...(piece === 'crossing' ? { crossing: CROSSING } : {}),
+      ...(piece === 'starts' ? { starts: true } : {}),
+      ...keepFor(zone, side),
       ...{ seed, zone, side, roomC: 22, sensitivity: random.whole(1, 3) },
       skin: piece === 'dry' ? 'dry' : 'normal',
       hair: {

@@ -22,7 +22,8 @@ const PAST_SET_S = 3;
 /** Mean way of the hairs under a strip; the way down the sheet where there is none. */
 export function meanWay(grown: Pick<GrownScene, 'hairs'>, outline: Ring): Vec {
   let [x, y] = [0, 0];
-  for (const hair of hairsUnder(grown, outline)) {
+  // where two layers cross, the one that most hair follows
+  for (const hair of hairsUnder(grown, outline).filter((h) => !h.crosses)) {
     x += hair.way[0];
     y += hair.way[1];
   }

@@ -1,11 +1,12 @@
 // One question of the practice room and its answer: the scene, the strips so far, the one in hand. Made in a worker:
 // a strip's heat is solved for it.
 
-import { recaller } from '../shared';
+import { recaller, type Ring } from '../shared';
 import { heatOfAct, windowOf, type ActHeat } from './actHeat';
 import { rightDecision } from './decide';
 import { growHairs, type GrownScene } from './growHairs';
 import { plannersAct } from './plannersAct';
+import { plannersMinutes } from './plannersMinutes';
 import { freshGround, pullStrip, type Ground, type StripAnswer } from './pullStrip';
 import { scoreStrip, type Score } from './score';
 import type { Act, Scene, SkinHair } from './types';
@@ -15,10 +16,12 @@ export interface Question {
   readonly scene: Scene;
   /** Strips pulled on this ground, oldest first; the last is looked at. */
   readonly acts: readonly Act[];
-  /** What is in hand, laid as thick as is planned on this skin: its window, and how it would set. */
-  readonly slab: Pick<Act, 'product' | 'way' | 'touchC' | 'coats'> | null;
+  /** What is in hand: its window, and how it would set; as thick as is planned on this skin, or a share of it. */
+  readonly slab: (Pick<Act, 'product' | 'way' | 'touchC' | 'coats'> & { readonly thick?: number }) | null;
   /** A hair of the last strip that is asked about. */
   readonly asks: number | null;
+  /** The planner’s own time is wanted too: a whole plan. */
+  readonly minutes?: boolean;
 }
 
 export interface Looked {
@@ -39,6 +42,8 @@ export interface Practised {
   readonly slab: { readonly heat: ActHeat; readonly overLimitK: number; readonly plannedMm: number } | null;
   readonly looked: Looked | null;
   readonly sum: SoFar;
+  /** What is to stay. */
+  readonly keep: readonly Ring[];
 }
 
 /** All strips of a skin together. */
@@ -51,10 +56,15 @@ export interface SoFar {
   /** Mean load of the ground that was waxed, 0–1, and the worst that was felt, 0–10. */
   readonly load: number;
   readonly pain: number;
+  /** Share of the hair that is to go and is gone. */
+  readonly cleared: number;
+  /** The planner's time for the whole zone with this product, minutes; null before a strip or where it has none. */
+  readonly plannerMin: number | null;
 }
 
 const scenes = recaller<GrownScene>(4);
 const grounds = recaller<{ readonly before: Ground; readonly after: Ground; readonly answer: StripAnswer }>(40);
+const minutes = recaller<{ readonly min: number | null }>(12);
 const looks = recaller<Omit<Looked, 'why'> & { readonly ask: (hair: SkinHair) => Why }>(40);
 
 interface Standing {
@@ -94,11 +104,14 @@ function lookAt(standing: Standing, acts: readonly Act[], asks: number | null): 
   return { ...looked, why: hair ? ask(hair) : null };
 }
 
-function soFar(standing: Standing, acts: readonly Act[]): SoFar {
+function soFar(standing: Standing, acts: readonly Act[], wantsMinutes: boolean): SoFar {
   const looked = acts.flatMap((_, k) => lookAt(standing, acts.slice(0, k + 1), null) ?? []);
   const sum = (of: (l: Looked) => number): number => looked.reduce((s, l) => s + of(l), 0);
   const scored = looked.flatMap((l) => l.score?.points ?? []);
-  const { load, passes } = groundAfter(standing, acts);
+  const { load, passes, state } = groundAfter(standing, acts);
+  const { scene, hairs } = standing.grown;
+  const going = hairs.filter((h) => !h.stays);
+  const last = wantsMinutes ? acts.at(-1)?.product : undefined;
   const waxed = load.filter((_, i) => (passes[i] ?? 0) > 0);
   return {
     strips: looked.length,
@@ -107,14 +120,18 @@ function soFar(standing: Standing, acts: readonly Act[]): SoFar {
     points: scored.length > 0 ? Math.round(scored.reduce((a, b) => a + b, 0) / scored.length) : null,
     load: waxed.reduce((a, b) => a + b, 0) / Math.max(1, waxed.length),
     pain: Math.max(0, ...looked.map((l) => l.answer.skin.pain)),
+    cleared: going.filter((h) => state[h.id] === 'gone').length / Math.max(1, going.length),
+    plannerMin: last
+      ? minutes(standing.key + JSON.stringify(last), () => ({ min: plannersMinutes(scene, last) })).min
+      : null,
   };
 }
 
-export function practise({ scene, acts, slab, asks }: Question): Practised {
+export function practise({ scene, acts, slab, asks, minutes: wantsMinutes = false }: Question): Practised {
   const key = JSON.stringify(scene);
   const grown = scenes(key, () => growHairs(scene));
   const plannedMm = slab ? windowOf(scene, slab.product, slab.way).thicknessMm : 0;
-  const heat = slab && heatOfAct(scene, { ...slab, thicknessMm: plannedMm });
+  const heat = slab && heatOfAct(scene, { ...slab, thicknessMm: plannedMm * (slab.thick ?? 1) });
   return {
     hairs: grown.hairs,
     sheetCm: [grown.sheet.widthCm, grown.sheet.heightCm],
@@ -126,6 +143,7 @@ export function practise({ scene, acts, slab, asks }: Question): Practised {
       plannedMm,
     },
     looked: lookAt({ grown, key }, acts, asks),
-    sum: soFar({ grown, key }, acts),
+    sum: soFar({ grown, key }, acts, wantsMinutes),
+    keep: scene.keep ?? [],
   };
 }

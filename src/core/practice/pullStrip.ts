@@ -32,6 +32,8 @@ export interface StripAnswer {
   readonly out: number;
   readonly broken: number;
   readonly left: number;
+  /** That were to stay, and came or broke. */
+  readonly taken: number;
   readonly skin: SkinAnswer;
   readonly heat: ActHeat;
   /** Share of the strip that stayed on the skin in pieces. */
@@ -176,7 +178,9 @@ export function pullStrip(
       bled: fate === 'out' && luck < bleeds,
     };
   });
-  const count = (fate: Fate): number => fates.filter((f) => f.fate === fate).length;
+  const stays = (f: HairFate): boolean => grown.hairs[f.hair]?.stays === true;
+  const going = fates.filter((f) => !stays(f));
+  const count = (fate: Fate): number => going.filter((f) => f.fate === fate).length;
   const under = hairsUnder(grown, act.outline).map((h) => h.id);
   const { adhesion } = mannerFor(act.product, act.way);
   const load = skinLoad({ adhesion, ground: 1, way: act.way }, zone, scene.sensitivity);
@@ -186,7 +190,7 @@ export function pullStrip(
     heat,
     load,
     bled: fates.filter((f) => f.bled).length,
-    hairs: fates.length - count('left'),
+    hairs: fates.filter((f) => f.fate !== 'left').length,
     before: under.map((id) => ({ passes: ground.passes[id] ?? 0, soft: ground.softPasses[id] ?? 0 })),
   });
   const state = ground.state.slice();
@@ -201,6 +205,7 @@ export function pullStrip(
     answer: {
       fates,
       ...{ out: count('out'), broken: count('broken'), left: count('left') },
+      taken: fates.filter((f) => stays(f) && f.fate !== 'left').length,
       skin,
       heat,
       cracked: crackedShare(act, heat),

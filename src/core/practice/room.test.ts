@@ -2,7 +2,13 @@ import { describe, expect, it } from 'vitest';
 import { isInside } from '../shared';
 import { SHIPPED_PRODUCTS } from '../products';
 import { handStrip } from './handStrip';
-import { LEVELS, PIECES, practicePiece } from './levels';
+import { growHairs } from './growHairs';
+import { LEVELS, minutesFor, PIECES, practicePiece, type Level } from './levels';
+import { plannersAct } from './plannersAct';
+import { plannersMinutes } from './plannersMinutes';
+import { freshGround, pullStrip, type StripAnswer } from './pullStrip';
+import { scoreStrip } from './score';
+import { whatDiffered } from './why';
 import { practise, type Question } from './practise';
 import { signsAt, wristAt } from './signs';
 import { windowOf } from './actHeat';
@@ -111,5 +117,72 @@ describe('the practice room', () => {
     expect(sum).toMatchObject({ strips: 2, out: (looked?.answer.out ?? 0) + (again?.answer.out ?? 0) });
     expect(sum.points).toBe(Math.round(((looked?.score?.points ?? NaN) + (again?.score?.points ?? NaN)) / 2));
     expect(once.sum.load).toBeLessThan(sum.load);
+  });
+  it('two layers cross: what lies across the rest stays more, and the planner lays along the most', () => {
+    const { scene } = practicePiece('first-steps', 'crossing', 2);
+    const grown = growHairs(scene);
+    const across = grown.hairs.filter((h) => h.crosses);
+    expect(across.length / grown.hairs.length).toBeCloseTo(0.35, 1);
+    const cream = SHIPPED_PRODUCTS.find((p) => p.id === 'cream-hard');
+    const act = cream && plannersAct(grown, cream, 'with', grown.ground);
+    if (!act) throw new Error('a strip');
+    const { fates } = pullStrip(grown, freshGround(grown), act).answer;
+    const stays = (crosses: boolean): number => {
+      const own = fates.filter((f) => grown.hairs[f.hair]?.crosses === crosses);
+      return own.filter((f) => f.fate !== 'out').length / own.length;
+    };
+    expect(stays(true)).toBeGreaterThan(2 * stays(false));
+  });
+  it('who starts at a pull that nobody counted in breaks more and hurts more; counted in she does not', () => {
+    const { scene } = practicePiece('first-steps', 'starts', 2);
+    const grown = growHairs(scene);
+    const cream = SHIPPED_PRODUCTS.find((p) => p.id === 'cream-hard');
+    const act = cream && plannersAct(grown, cream, 'with', grown.ground);
+    if (!act) throw new Error('a strip');
+    const of = (told: boolean, starts: boolean): StripAnswer => {
+      const here = { ...grown, scene: { ...scene, starts } };
+      return pullStrip(here, freshGround(here), { ...act, told }).answer;
+    };
+    expect(of(false, true).broken).toBeGreaterThan(1.5 * of(true, true).broken);
+    expect(of(false, true).skin.pain).toBeGreaterThan(of(true, true).skin.pain);
+    expect(of(true, true)).toEqual(of(true, false));
+    expect(of(false, false)).toEqual(of(true, false));
+    expect(whatDiffered(grown, freshGround(grown), { ...act, told: false })[0]?.code).toBe('untold');
+  });
+  it('of a brow stays what was agreed: wax over the line takes it, and the score is capped', () => {
+    const { scene } = practicePiece('brow', 'plain', 4);
+    const grown = growHairs(scene);
+    const cream = SHIPPED_PRODUCTS.find((p) => p.id === 'cream-hard');
+    const act = cream && plannersAct(grown, cream, 'with', grown.ground);
+    if (!act) throw new Error('a strip');
+    const over = pullStrip(grown, freshGround(grown), act).answer;
+    const stays = grown.hairs.filter((h) => h.stays);
+    expect(stays.length).toBeGreaterThan(40);
+    expect(over.taken).toBeGreaterThan(0.8 * stays.length);
+    // what is to stay is no hair to be brought out
+    expect(over.out + over.broken + over.left).toBe(grown.hairs.length - stays.length);
+    expect(scoreStrip(over, over)).toMatchObject({ cappedBy: 'kept', points: 40 });
+    const below = Math.max(...(scene.keep ?? []).flat().map((p) => p[1])) + 0.05;
+    const edge = {
+      ...act,
+      outline: [
+        [1, below],
+        [7, below],
+        [7, 5],
+        [1, 5],
+      ] as const,
+    };
+    const beside = pullStrip(grown, freshGround(grown), edge).answer;
+    expect(beside.fates.length).toBeGreaterThan(10);
+    expect(beside.taken).toBe(0);
+  });
+  it('says how long the planner has for all of it, more than a late start leaves', () => {
+    const cream = SHIPPED_PRODUCTS.find((p) => p.id === 'cream-hard');
+    if (!cream) throw new Error('cream');
+    const of = (level: Level): number => plannersMinutes(practicePiece(level, 'plain', 3).scene, cream) ?? NaN;
+    const took = LEVELS.map(of);
+    const late = LEVELS.map((level) => minutesFor(level, 'late-start') ?? NaN);
+    expect(took.map((m, k) => m > (late[k] ?? Infinity))).toEqual(LEVELS.map(() => true));
+    expect(minutesFor('leg', 'plain')).toBeNull();
   });
 });

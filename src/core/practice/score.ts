@@ -13,7 +13,7 @@ export interface Score {
     readonly most: number;
   }[];
   /** Why no more than so much was possible. */
-  readonly cappedBy: 'burn' | 'lifted' | 'bruise' | null;
+  readonly cappedBy: 'burn' | 'lifted' | 'kept' | 'bruise' | null;
 }
 
 const MOST = { out: 50, broken: 25, skin: 25 } as const;
@@ -21,18 +21,21 @@ const MOST = { out: 50, broken: 25, skin: 25 } as const;
 const LEAST_OUT = 0.5;
 /** Breaking this share more than the planner gives nothing. */
 const MOST_BROKEN = 0.2;
-const CAPS = { burn: 20, lifted: 30, bruise: 60 } as const;
+const CAPS = { burn: 20, lifted: 30, kept: 40, bruise: 60 } as const;
+/** More hairs than these that were to stay are a hole in a line (from memory). */
+const SLIPPED = 3;
 
-function capOf({ skin }: StripAnswer): Score['cappedBy'] {
+function capOf({ skin, taken }: StripAnswer): Score['cappedBy'] {
   if (skin.heat === 'burnt' || skin.heat === 'blistered') return 'burn';
   if (skin.lifted > 0) return 'lifted';
+  if (taken > SLIPPED) return 'kept';
   return skin.bruised ? 'bruise' : null;
 }
 
 /** @param planner the planner's strip on the same ground; of no hair at all both count as full */
 export function scoreStrip(own: StripAnswer, planner: StripAnswer): Score {
-  const all = own.fates.length;
-  const best = planner.fates.length;
+  const all = own.out + own.broken + own.left;
+  const best = planner.out + planner.broken + planner.left;
   const came = best > 0 && planner.out > 0 ? own.out / Math.max(1, all) / (planner.out / best) : 1;
   const brokeMore = own.broken / Math.max(1, all) - planner.broken / Math.max(1, best);
   const out = MOST.out * clamp((came - LEAST_OUT) / (1 - LEAST_OUT), 0, 1);

@@ -5,6 +5,7 @@ import { ZONES } from '../anatomy';
 import { BURN_LIMIT } from '../heat';
 import { clamp } from '../shared';
 import type { ActHeat } from './actHeat';
+import { startsAt } from './faults';
 import { briskFor, FLAT_DEG } from './plannersAct';
 import type { Act, Scene } from './types';
 
@@ -70,7 +71,13 @@ export function skinAfter({ scene, act, heat, load, bled, hairs, before }: SkinQ
     (0.6 + 0.2 * scene.sensitivity) *
     (0.5 + 0.2 * scene.hair.coarseness) *
     (0.6 + 0.4 * clamp(hairs / 40, 0, 1.5));
-  const hand = (1 + 1.4 * slack) * (1 + 0.8 * upward) * (1 + 0.5 * slow) * (act.pressed ? 1 : 1.35) * (1 + 0.4 * again);
+  const hand =
+    (1 + 1.4 * slack) *
+    (1 + 0.8 * upward) *
+    (1 + 0.5 * slow) *
+    (startsAt(scene, act) ? 1.3 : 1) *
+    (act.pressed ? 1 : 1.35) *
+    (1 + 0.4 * again);
   const hot = 0.12 * overLimitK;
   const pain = 10 * (1 - Math.exp(-(tear * hand + hot)));
   const isBruised = slack * (1 + upward) > 0.75 || (slack > 0.4 && upward > 0.5);

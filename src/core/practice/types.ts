@@ -19,6 +19,12 @@ export interface Scene {
   readonly strokes?: readonly { readonly at: Vec; readonly towards: Vec }[] | undefined;
   /** Hair stands only here; absent = on the whole zone. */
   readonly ground?: Ring | undefined;
+  /** A share of the hair that grows turned beside the rest. */
+  readonly crossing?: { readonly share: number; readonly turnDeg: number } | undefined;
+  /** She starts at a pull that nobody counted in. */
+  readonly starts?: boolean | undefined;
+  /** Hair that is to stay, sheet centimetres. */
+  readonly keep?: readonly Ring[] | undefined;
 }
 
 export interface SkinHair {
@@ -31,6 +37,10 @@ export interface SkinHair {
   /** From the root to the surface. */
   readonly depthMm: number;
   readonly growing: boolean;
+  /** It belongs to the share that grows across the rest. */
+  readonly crosses: boolean;
+  /** Agreed to stay: wax has no business here. */
+  readonly stays: boolean;
   /** Its own luck at a first pull, against breaking, and under the clean cloth; evenly spread over all hairs, 0–1. */
   readonly hold: number;
   readonly snap: number;
@@ -65,6 +75,8 @@ export interface Act {
   /** The cloth pressed on and rubbed; of no meaning for what has its own tab. */
   readonly rubbed: boolean;
   readonly drySkin: boolean;
+  /** The pull was counted in, with a breath; absent = it was. */
+  readonly told?: boolean | undefined;
 }
 
 export type Fate = 'out' | 'broken' | 'left';
@@ -85,6 +97,7 @@ export const FAULTS = [
   'lay',
   'damp',
   'rub',
+  'untold',
 ] as const;
 export type FaultCode = (typeof FAULTS)[number];
 

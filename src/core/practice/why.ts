@@ -58,7 +58,7 @@ export interface Differed {
 export function whatDiffered(grown: GrownScene, ground: Ground, act: Act): readonly Differed[] {
   const outWith = (without?: FaultCode): number => {
     const look = lookUnder(grown, ground, act, without);
-    return look.covered.filter((h) => fateOf(grown, ground, act, h, look.chances(h)) === 'out').length;
+    return look.covered.filter((h) => !h.stays && fateOf(grown, ground, act, h, look.chances(h)) === 'out').length;
   };
   const now = outWith();
   return FAULTS.map((code) => ({ code, hairs: outWith(code) - now }))

@@ -6,6 +6,7 @@ import { WAY_WORDS } from '@/core/matching';
 import { LEVEL_FACTS, wristAt } from '@/core/practice';
 import { isLaterOnly, mannerOf, waysOf, type Product, type Way } from '@/core/products';
 import { degrees } from '@/formats/heat';
+import { tabletNow } from '@/ui/tabletClock';
 import { HeatField } from '@/ui/HeatField.client';
 import type { Chosen } from './practiceState';
 import { FLOW_WORDS, WRIST_WORDS } from './practiceWords';
@@ -81,7 +82,7 @@ export function ChoosePanel({
               }}
             />
           </label>
-          <Button type="primary" size="large" onClick={() => step({ do: 'go', to: 'wrist' })}>
+          <Button type="primary" size="large" onClick={() => step({ do: 'go', to: 'wrist', atMs: tabletNow() })}>
             To the wrist
           </Button>
         </>
@@ -130,7 +131,7 @@ export function WristPanel({
         type="primary"
         size="large"
         disabled={!says || says.wrist === 'burns'}
-        onClick={() => step({ do: 'go', to: 'lay' })}
+        onClick={() => step({ do: 'go', to: 'lay', atMs: tabletNow() })}
       >
         Lay a strip
       </Button>

@@ -2,7 +2,7 @@
 
 import { Button } from 'antd';
 import { useState } from 'react';
-import { LEVEL_FACTS, type SkillStanding } from '@/core/practice';
+import { isRight, LEVEL_FACTS, LEVELS, RHYTHM_TURNS, type SkillStanding } from '@/core/practice';
 import type { DrillsView } from '@/server/services/drills';
 import { Fault } from '@/ui/Fault';
 import { Rooms } from '@/ui/Rooms';
@@ -13,7 +13,9 @@ import type { DrillAsked, DrillMade } from '../../workers/drill.worker';
 import { choiceOf, questionOf, skillGroup, whyOf } from './drillWords';
 import { FlowDrawing } from './FlowDrawing';
 import { LengthDrawing } from './LengthDrawing';
+import { OrderDrawing } from './OrderDrawing';
 import { SkinSheet } from './SkinSheet.client';
+import { useRhythm, type Rhythm } from './useRhythm';
 import styles from './Practice.module.css';
 
 /** What was answered to the question in hand, and what is asked after it. */
@@ -22,8 +24,7 @@ interface Given {
   readonly next: DrillsView;
 }
 
-const isRightOf = ({ drill }: DrillMade, answer: string): boolean =>
-  typeof drill.right === 'string' ? drill.right === answer : drill.right.some((r) => r === answer);
+const isRightOf = ({ drill }: DrillMade, answer: string): boolean => isRight(drill, answer);
 
 /** Short questions, asked again when they are about to be forgotten. */
 export function DrillsPage({ first, person }: { readonly first: DrillsView; readonly person: string | null }) {
@@ -58,7 +59,10 @@ export function DrillsPage({ first, person }: { readonly first: DrillsView; read
   });
   const question = here ? questionOf(here.drill) : null;
   const right = here && given ? isRightOf(here, given.answer) : null;
-  const { zone, side, hair } = LEVEL_FACTS['first-steps'];
+  const level = here?.drill.kind === 'order' ? LEVELS.find((l) => l === orderLevel(here)) : undefined;
+  const { zone, side, hair } = LEVEL_FACTS[level ?? 'first-steps'];
+  const drill = here?.drill;
+  const rhythm = useRhythm(drill?.kind === 'rhythm' && !given ? drill.growth : null, (word) => void give(word));
   return (
     <section className={styles.page}>
       <div className={styles.head}>
@@ -75,14 +79,17 @@ export function DrillsPage({ first, person }: { readonly first: DrillsView; read
               side={side}
               coarseness={hair.coarseness}
               revealed={null}
-              signs={here.drill.kind !== 'way'}
+              signs={here.drill.kind === 'strip' || here.drill.kind === 'after'}
+              {...(drill?.kind === 'rhythm' && !given ? { onMove: rhythm.onMove, onEnd: rhythm.onEnd } : {})}
               asks={null}
               label={
-                here.drill.kind === 'way'
+                here.drill.kind !== 'strip' && here.drill.kind !== 'after'
                   ? 'The skin with its hair.'
                   : 'The skin after the strip: a ring where a hair came out with its root, a barred stub where one broke, a stroke where one was left.'
               }
-            />
+            >
+              {(drawn) => (drill?.kind === 'order' ? <OrderDrawing drawn={drawn} drill={drill} /> : null)}
+            </SkinSheet>
           ) : null}
           {here?.drill.kind === 'length' ? <LengthDrawing lengthsMm={here.drill.lengthsMm} /> : null}
           {here?.drill.kind === 'pot' ? <FlowDrawing flow={here.drill.flow} /> : null}
@@ -94,6 +101,7 @@ export function DrillsPage({ first, person }: { readonly first: DrillsView; read
         </div>
         <div className={styles.answers}>
           <div role="group" aria-label="Answers" className={styles.list}>
+            {drill?.kind === 'rhythm' ? <RhythmKeys key={seed} rhythm={rhythm} isOver={given !== null} /> : null}
             {here
               ? choices.map((choice, k) => (
                   <button
@@ -125,6 +133,27 @@ export function DrillsPage({ first, person }: { readonly first: DrillsView; read
         <Standing view={given?.next ?? view} person={person} />
       </div>
     </section>
+  );
+}
+
+const orderLevel = ({ drill }: DrillMade): string | null => (drill.kind === 'order' ? drill.level : null);
+
+/** What the hand has done so far, and the rhythm by keys. */
+function RhythmKeys({ rhythm, isOver }: { readonly rhythm: Rhythm; readonly isOver: boolean }) {
+  const flicks = rhythm.strokes.filter((s) => s.kind === 'with').length;
+  return (
+    <>
+      <p>
+        On the skin with a finger or the mouse; or here by arrow keys: held down the lump is pressed along, tapped it is
+        flicked.
+      </p>
+      <button disabled={isOver} onKeyDown={rhythm.onKeyDown} onKeyUp={rhythm.onKeyUp}>
+        <b>By arrow keys</b>
+      </button>
+      <p role="status">
+        {rhythm.strokes.length} {rhythm.strokes.length === 1 ? 'stroke' : 'strokes'}, {flicks} of {RHYTHM_TURNS} flicks
+      </p>
+    </>
   );
 }
 

@@ -4,7 +4,8 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import { LEVEL_FACTS, LEVELS, PIECES, SIGNS, type Level, type Piece } from '@/core/practice';
 import { degrees } from '@/formats/heat';
-import { choiceWords, PIECE_WORDS, sheetName, SIGN_WORDS, skinWords, sumWords } from './practiceWords';
+import { workedS } from './practiceState';
+import { choiceWords, lateWords, PIECE_WORDS, sheetName, SIGN_WORDS, skinWords, sumWords } from './practiceWords';
 import type { Practising } from './usePractice';
 import styles from './Practice.module.css';
 
@@ -64,6 +65,7 @@ export function Flank({ practising }: { readonly practising: Practising }) {
         <p>
           {sheetName(practice)} · {LEVEL_FACTS[practice.level].name.toLowerCase()}
         </p>
+        {lateWords(practice) ? <p className={styles.late}>{lateWords(practice)}</p> : null}
       </div>
       <Begin practising={practising} />
       {product && chosen ? (
@@ -97,7 +99,7 @@ export function Flank({ practising }: { readonly practising: Practising }) {
       {answer && answer.sum.strips > 0 ? (
         <div>
           <h3>So far</h3>
-          <p>{sumWords(answer.sum)}</p>
+          <p>{sumWords(answer.sum, workedS(practice))}</p>
         </div>
       ) : null}
       {lifts.length > 0 ? (

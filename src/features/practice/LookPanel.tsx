@@ -2,10 +2,14 @@
 
 import { Button } from 'antd';
 import { useEffect, useState } from 'react';
-import { DECISIONS, turnedDeg, type Looked } from '@/core/practice';
+import { DECISIONS, turnedDeg, type Act, type Looked } from '@/core/practice';
 import { angleBetweenDeg } from '@/core/shared';
 import { deg } from '@/formats/heat';
-import { DECISION_WORDS, decisionWords, FAULT_WORDS, whyWords } from './practiceWords';
+import { tabletNow } from '@/ui/tabletClock';
+import { sized } from '@/formats/size';
+import { isTimeUp } from './practiceState';
+import { SidePulls } from './SidePulls';
+import { DECISION_WORDS, decisionWords, FAULT_WORDS, takenWords, whyWords } from './practiceWords';
 import type { Practising } from './usePractice';
 import styles from './Practice.module.css';
 
@@ -34,6 +38,18 @@ const COUNTS = [
   ['left', 'left standing'],
 ] as const;
 
+/** What was left out, only where it was. */
+function missed(own: Act, best: Act): readonly (readonly [string, string, string])[] {
+  return [
+    ...(own.drySkin ? [] : [['Wiped and dried', 'no', 'yes'] as const]),
+    ...(own.thicknessMm < 0.9 * best.thicknessMm
+      ? [['Thick, about', sized(own.thicknessMm, 'mm', 1), sized(best.thicknessMm, 'mm', 1)] as const]
+      : []),
+    ...(own.rubbed ? [] : [['Cloth on', 'no', 'yes'] as const]),
+    ...(own.told === false ? [['Counted in', 'no', 'yes'] as const] : []),
+  ];
+}
+
 function Differences({
   looked,
   practising: { practice },
@@ -53,6 +69,7 @@ function Differences({
     ['Speed', speedWord(own.pull.cmPerS), speedWord(best.pull.cmPerS)],
     ['Heat, about', deg(own.touchC), deg(best.touchC)],
     ['Skin', tautWord(own.taut), 'taut'],
+    ...missed(own, best),
     ...(own.product.setting ? [['Waited', `${Math.round(own.waitS)} s`, `${setS.min}–${setS.max} s`] as const] : []),
   ];
   return (
@@ -97,6 +114,7 @@ export function LookPanel({ practising }: { readonly practising: Practising }) {
   const looked = answer?.looked;
   if (!looked) return <p className={styles.panel}>Looking …</p>;
   const { answer: came, differed, score } = looked;
+  const { taken } = came;
   const [most] = differed;
   const isHurt = came.skin.lifted > 0 || came.skin.heat === 'burnt' || came.skin.heat === 'blistered';
   return (
@@ -112,9 +130,11 @@ export function LookPanel({ practising }: { readonly practising: Practising }) {
           </div>
         ))}
       </dl>
+      <SidePulls looked={looked} own={practice.acts.at(-1)} />
       <Differences looked={looked} practising={practising} />
       <p>
         {isHurt ? <b className={styles.bad}>Stop there, first aid, write it down, refer. </b> : null}
+        {taken > 0 ? <b className={styles.bad}>{takenWords(taken)}. </b> : null}
         {most && most.hairs >= 2 ? (
           <b>Mostly {FAULT_WORDS[most.code].why}</b>
         ) : (
@@ -127,8 +147,13 @@ export function LookPanel({ practising }: { readonly practising: Practising }) {
           {isInTime ? 'Palm on, at once' : 'No palm came on at once'}
         </Button>
       )}
-      <Button type="primary" size="large" onClick={() => step({ do: 'next' })}>
-        Once more, next strip
+      <Button
+        type="primary"
+        size="large"
+        disabled={isTimeUp(practice)}
+        onClick={() => step({ do: 'next', atMs: tabletNow() })}
+      >
+        {isTimeUp(practice) ? 'Time is up: the next client waits' : 'Once more, next strip'}
       </Button>
     </div>
   );

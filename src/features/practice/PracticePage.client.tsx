@@ -18,7 +18,7 @@ import { mayGo, STATIONS, waitedS } from './practiceState';
 import { resultHeading, STATION_NAMES, stationResult } from './practiceWords';
 import { SideView, type SidePull } from './SideView.client';
 import { SkinSheet, type Drawn, type Stroke } from './SkinSheet.client';
-import { LayPanel, PullPanel, WaitPanel } from './StripPanels';
+import { isUnderCloth, LayPanel, PullPanel, WaitPanel } from './StripPanels';
 import { StripDrawing } from './StripDrawing';
 import { usePractice } from './usePractice';
 import styles from './Practice.module.css';
@@ -58,7 +58,7 @@ function PracticeRoom({ products, seed, nowMs: firstMs }: Props) {
   const strip = useMemo(() => (laid ? handStrip(laid.from, laid.to, width) : null), [laid, width]);
   const own = aim && aim.strip === practice.strip?.from ? aim.way : null;
   const { station } = practice;
-  useKeys(Object.fromEntries(STATIONS.map((s, k) => [`${k + 1}`, () => step({ do: 'go', to: s })])));
+  useKeys(Object.fromEntries(STATIONS.map((s, k) => [`${k + 1}`, () => step({ do: 'go', to: s, atMs: tabletNow() })])));
 
   const brush = (stroke: Stroke, ends: boolean): void => {
     if (!answer) return;
@@ -94,10 +94,11 @@ function PracticeRoom({ products, seed, nowMs: firstMs }: Props) {
       do: 'pull',
       act: {
         ...{ product, way, coats, touchC, outline: strip.outline, lay: strip.lay },
-        thicknessMm: answer.slab.plannedMm,
+        thicknessMm: answer.slab.plannedMm * practice.thick,
         waitS: waitedS(practice, tabletNow()),
         pull: { way: own ?? scale(strip.lay, -1), liftDeg, cmPerS },
-        ...{ taut: practice.taut, pressed: false, rubbed: true, drySkin: true },
+        ...{ taut: practice.taut, pressed: false, drySkin: practice.prepared, told: practice.told },
+        rubbed: practice.rubbed || !isUnderCloth(product, way),
       },
     });
   };
@@ -213,7 +214,9 @@ function PracticeRoom({ products, seed, nowMs: firstMs }: Props) {
             <ChoosePanel practising={practising} products={products} />
           ) : null}
           {station === 'wrist' ? <WristPanel practising={practising} /> : null}
-          {station === 'lay' ? <LayPanel deg={layDeg} onTurn={setLayDeg} onLay={layByKeys} /> : null}
+          {station === 'lay' ? (
+            <LayPanel practising={practising} deg={layDeg} onTurn={setLayDeg} onLay={layByKeys} />
+          ) : null}
           {station === 'wait' ? <WaitPanel practising={practising} firstMs={firstMs} /> : null}
           {station === 'pull' ? (
             <PullPanel
@@ -233,7 +236,7 @@ function PracticeRoom({ products, seed, nowMs: firstMs }: Props) {
         steps={STATIONS.map((id) => ({
           ...{ id, name: STATION_NAMES[id], isClosed: !mayGo(practice, id) },
           result: stationResult(practice, id, product, outOf(answer?.looked?.answer)),
-          go: () => step({ do: 'go', to: id }),
+          go: () => step({ do: 'go', to: id, atMs: tabletNow() }),
         }))}
       />
     </section>

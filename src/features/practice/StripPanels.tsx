@@ -2,8 +2,10 @@
 
 import { Button } from 'antd';
 import { useState } from 'react';
-import { SIGNS, signsAt } from '@/core/practice';
-import { STRETCHES, waitedS } from './practiceState';
+import { ZONES } from '@/core/anatomy';
+import { LEVEL_FACTS, SIGNS, signsAt } from '@/core/practice';
+import type { Product, Way } from '@/core/products';
+import { STRETCHES, THICKNESSES, waitedS } from './practiceState';
 import { SIGN_WORDS } from './practiceWords';
 import { tabletNow } from '@/ui/tabletClock';
 import { useSeconds } from '@/ui/useSeconds';
@@ -35,17 +37,34 @@ export const TurnField = ({ label, deg, most, onChange }: Turn) => (
   </label>
 );
 
+/** Does a cloth lie on it that must be pressed on? */
+export const isUnderCloth = (product: Product, way: Way): boolean => product.family === 'soft' || way === 'strip';
+
 export function LayPanel({
+  practising: { practice, step },
   deg,
   onTurn,
   onLay,
 }: {
+  readonly practising: Practising;
   readonly deg: number;
   readonly onTurn: (deg: number) => void;
   readonly onLay: () => void;
 }) {
   return (
     <div className={styles.panel}>
+      <h2>First the skin</h2>
+      <button aria-pressed={practice.prepared} onClick={() => step({ do: 'prepare' })}>
+        {practice.prepared ? 'Wiped, dried, dusted' : 'Wipe, dry and dust'}
+      </button>
+      <h2 id="thick">How thick</h2>
+      <div className={styles.list} role="group" aria-labelledby="thick">
+        {THICKNESSES.map(({ of, word }) => (
+          <button key={word} aria-pressed={practice.thick === of} onClick={() => step({ do: 'thick', thick: of })}>
+            {word}
+          </button>
+        ))}
+      </div>
       <h2>Lay a strip</h2>
       <p>Draw it on the skin with one stroke. The tab is where you lift the stick: end it past the hair.</p>
       <h3>Or by keys</h3>
@@ -102,7 +121,7 @@ export function WaitPanel({ practising, firstMs }: { readonly practising: Practi
           time × 5
         </button>
       </div>
-      <Button type="primary" size="large" onClick={() => step({ do: 'go', to: 'pull' })}>
+      <Button type="primary" size="large" onClick={() => step({ do: 'go', to: 'pull', atMs: tabletNow() })}>
         Take hold of the tab
       </Button>
     </div>
@@ -125,7 +144,7 @@ interface PullProps {
   readonly onPull: (pull: SidePull) => void;
 }
 
-export function PullPanel({ practising: { practice, step }, aimDeg, lengthCm, onAim, onPull }: PullProps) {
+export function PullPanel({ practising: { practice, product, step }, aimDeg, lengthCm, onAim, onPull }: PullProps) {
   const [liftDeg, setLift] = useState(0);
   return (
     <div className={styles.panel}>
@@ -136,6 +155,17 @@ export function PullPanel({ practising: { practice, step }, aimDeg, lengthCm, on
             {word}
           </button>
         ))}
+      </div>
+      <h3>And before it</h3>
+      <div className={styles.list}>
+        {product && practice.chosen && isUnderCloth(product, practice.chosen.way) ? (
+          <button aria-pressed={practice.rubbed} onClick={() => step({ do: 'rub' })}>
+            {ZONES[LEVEL_FACTS[practice.level].zone].face ? 'Press the cloth on' : 'Rub the cloth on, three times'}
+          </button>
+        ) : null}
+        <button aria-pressed={practice.told} onClick={() => step({ do: 'tell' })}>
+          Count her in: breathe out
+        </button>
       </div>
       <h3>Or by keys</h3>
       <TurnField label="Aimed beside the lay" deg={aimDeg ?? 0} most={90} onChange={onAim} />

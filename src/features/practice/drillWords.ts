@@ -1,7 +1,15 @@
 // What the questions say, and their answers.
 
 import { ZONES } from '@/core/anatomy';
-import type { Drill, PotAnswer } from '@/core/practice';
+import {
+  RHYTHM_TURNS,
+  rhythmFault,
+  strokesOf,
+  type Drill,
+  type PotAnswer,
+  type RhythmFault,
+  type WaxAnswer,
+} from '@/core/practice';
 import { FACT_WORDS } from '@/core/screening';
 import { sized } from '@/formats/size';
 import { edgeWords } from '../visit/edgeWords';
@@ -26,6 +34,32 @@ const KIND_NAMES: Readonly<Record<Drill['kind'], string>> = {
   today: 'May this person be waxed today?',
   way: 'Which way does the hair point?',
   length: 'How long is this hair?',
+  product: 'Which wax for this hair?',
+  order: 'Which strip is laid next?',
+  rhythm: 'Hand sugar: press in, press in, flick',
+};
+
+const WAX_WORDS: Readonly<Record<WaxAnswer, string>> = {
+  hard: 'Hard wax',
+  soft: 'Soft wax with cloth',
+  sugar: 'Sugar paste',
+  none: 'Nothing today',
+};
+const COARSE_WORDS = ['very fine', 'fine', 'medium', 'coarse', 'very coarse'] as const;
+const DENSE_WORDS = ['sparse', 'rather sparse', 'as usual', 'rather dense', 'dense'] as const;
+const CALM_WORDS = ['calm', 'rather calm', 'as most', 'tender', 'very reactive'] as const;
+const step = <T>(list: readonly [T, ...T[]], n: number): T =>
+  list[Math.min(list.length, Math.max(1, Math.round(n))) - 1] ?? list[0];
+
+export const RHYTHM_WORDS: Readonly<Record<RhythmFault, string>> = {
+  pat: 'You patted. The fingers stay on the lump and draw it along, the thumb turns it.',
+  way: 'Press in against the growth; only the flick goes with it.',
+  few: 'One stroke did not press it in. Two or three, then the flick.',
+  smear: 'You smeared. After three strokes the lump is warm and thin: flick before that.',
+  hasty: 'You pressed in hastily. Slow strokes wrap the hair; only the flick is quick.',
+  'slow-flick': 'The flick was slow: the hair slips out, or the lump stays. A snap from the wrist, flat.',
+  uneven: 'The turns were not alike. One beat throughout, also when the lump grows warm.',
+  short: `Not yet ${RHYTHM_TURNS} times over.`,
 };
 
 const ago = (days: number): string => {
@@ -51,6 +85,35 @@ export function questionOf(drill: Drill): { readonly asked: string; readonly kno
       const said = drill.lay ? 'it lies down' : 'it stands up';
       return { asked, known: [`Stroked towards the ${edges[drill.stroked]}, ${said}.`] };
     }
+    case 'product': {
+      const { hair, sensitivity, zone } = drill;
+      const name = ZONES[zone].name;
+      return {
+        asked,
+        known: [
+          `${name}: ${step(COARSE_WORDS, hair.coarseness)} hair, ${sized(hair.lengthMm, 'mm', 1)} long, ${step(DENSE_WORDS, hair.density)}.`,
+          `The skin is ${step(CALM_WORDS, sensitivity)}.${hair.history === 'lapsed' ? ' She has not come for a long while.' : ' She comes regularly.'}`,
+          'The house has everything in its pots and no first choice.',
+        ],
+      };
+    }
+    case 'order': {
+      const n = drill.off.length;
+      return {
+        asked,
+        known: [
+          n === 0 ? 'Nothing is off yet.' : `${n} ${n === 1 ? 'strip is' : 'strips are'} off: dotted and bare.`,
+          'The dark end of each is its tab.',
+        ],
+      };
+    }
+    case 'rhythm':
+      return {
+        asked,
+        known: [
+          `Two or three slow strokes against the growth press the lump in; one flick with it takes it off. ${RHYTHM_TURNS} times over, all alike.`,
+        ],
+      };
     case 'length':
       return { asked, known: ['Most of it, to the nearest; the bar shows the measure.'] };
     case 'strip':
@@ -86,6 +149,12 @@ export function choiceOf(drill: Drill, choice: string): string {
       const edge = drill.choices.find((c) => c === choice);
       return edge ? `Towards the ${edgeWords('forearm', 'left')[edge]}` : choice;
     }
+    case 'product':
+      return WAX_WORDS[choice as WaxAnswer] ?? choice;
+    case 'order':
+      return `Strip ${choice}`;
+    case 'rhythm':
+      return choice;
     case 'length':
       return `about ${sized(Number(choice), 'mm')}`;
     case 'strip': {
@@ -111,6 +180,15 @@ export function whyOf(drill: Drill, answer: string): string {
         : 'What hardly flows does not grip, and breaks hair: warmer, and the wrist again.';
     case 'way':
       return 'Stroked along the growth hair lies down, against it it stands up.';
+    case 'product':
+      return drill.why.length > 0 ? drill.why.join(' ') : 'None of them holds this hair today.';
+    case 'order':
+      return `Strip ${drill.right}: what its tab lies on is bare. The tabs of the others would lie on hair, and a pull that begins on hair breaks it.`;
+    case 'rhythm': {
+      const strokes = strokesOf(answer);
+      const fault = strokes && rhythmFault(strokes);
+      return fault ? RHYTHM_WORDS[fault] : 'Pressed in slowly, off with a flick, one beat throughout.';
+    }
     case 'length':
       return `It is about ${sized(Number(drill.right), 'mm')}. Lay a finger’s breadth beside it until the eye knows.`;
     case 'strip': {
@@ -131,6 +209,9 @@ const SKILL_KINDS: Readonly<Record<string, string>> = {
   today: 'May I wax today',
   way: 'Direction',
   length: 'Length',
+  product: 'Which wax',
+  order: 'Order of strips',
+  rhythm: 'Rhythm of hand sugar',
 };
 /** The group of a skill, in words. */
 export const skillGroup = (skill: string): string => SKILL_KINDS[skill.split(':')[0] ?? ''] ?? skill;

@@ -3,6 +3,7 @@
 import { ZONES } from '@/core/anatomy';
 import {
   LEVEL_FACTS,
+  minutesFor,
   type Decision,
   type DecisionReason,
   type Differed,
@@ -11,13 +12,14 @@ import {
   type Practised,
   type Sign,
   type SkinAnswer,
+  type SoFar,
   type Why,
   type WristSays,
 } from '@/core/practice';
 import { sized } from '@/formats/size';
 import { WAY_WORDS } from '@/core/matching';
 import type { Product, Way } from '@/core/products';
-import { STATIONS, type Practice, type Station } from './practiceState';
+import { STATIONS, workedS, type Practice, type Station } from './practiceState';
 
 type FaultCode = Differed['code'];
 
@@ -130,6 +132,11 @@ export const FAULT_WORDS: Readonly<Record<FaultCode, Told>> = {
     why: 'the cloth. It must be rubbed on along the growth.',
     tryThis: 'Three firm strokes along the growth.',
   },
+  untold: {
+    did: 'She started at the pull',
+    why: 'the surprise. Nobody counted her in: she started, and the skin slipped out of the hand.',
+    tryThis: 'Count aloud, let her breathe out, and pull on the breath.',
+  },
 };
 
 export const sheetName = ({ level }: Pick<Practice, 'level'>): string => {
@@ -139,15 +146,21 @@ export const sheetName = ({ level }: Pick<Practice, 'level'>): string => {
 
 export const choiceWords = (product: Product, way: Way): string => `${product.name}, ${WAY_WORDS[way] ?? way}`;
 
+/** Of hair that was to stay. */
+export const takenWords = (n: number): string =>
+  n === 1 ? 'One hair came that was to stay' : `${n} hairs came that were to stay`;
+
 /** What came of the strip, in one line. */
 export function resultHeading({ answer, differed }: NonNullable<Practised['looked']>): string {
-  const { out, broken, left, fates, skin } = answer;
+  const { out, broken, left, fates, skin, taken } = answer;
+  const all = out + broken + left;
   if (skin.heat === 'burnt' || skin.heat === 'blistered') return 'That burns skin: stop here';
   if (skin.lifted > 0) return 'Skin lifted: stop here';
   if (fates.length === 0) return 'No hair stood under this strip';
+  if (taken > out / 4) return takenWords(taken);
   const [most] = differed;
-  if (!most || most.hairs < 2) return `${out} of ${fates.length} with the root`;
-  const what = broken >= left ? `${broken} of ${fates.length} broke` : `${left} of ${fates.length} stayed`;
+  if (!most || most.hairs < 2) return `${out} of ${all} with the root`;
+  const what = broken >= left ? `${broken} of ${all} broke` : `${left} of ${all} stayed`;
   return `${FAULT_WORDS[most.code].did}: ${what}`;
 }
 
@@ -166,6 +179,7 @@ const CAUSE_NAMES: Readonly<Record<FaultCode, string>> = {
   lay: 'laid along its growth',
   damp: 'on dry skin',
   rub: 'with the cloth rubbed on',
+  untold: 'with the pull counted in',
 };
 
 /** Why one hair stayed or broke. */
@@ -206,7 +220,10 @@ export const PIECE_WORDS: Readonly<Record<Piece, string>> = {
   short: 'Short hair',
   dry: 'Dry skin',
   turned: 'Growth that turns',
+  crossing: 'Two layers that cross',
+  starts: 'Somebody who starts',
   'hot-pot': 'A pot that lies',
+  'late-start': 'A late start',
 };
 
 const HEAT_WORDS: Readonly<Record<SkinAnswer['heat'], string>> = {
@@ -249,9 +266,25 @@ export const decisionWords = (
 ): string =>
   `${right.includes(decided) ? 'So would a practised hand.' : `Better: ${right.map((d) => DECISION_WORDS[d].toLowerCase()).join(' or ')}.`} ${REASON_WORDS[reason]}`;
 
+/** A span at the skin. */
+const minutesWords = (seconds: number): string =>
+  seconds < 60 ? `about ${Math.max(5, 5 * Math.round(seconds / 5))} s` : `about ${Math.round(seconds / 30) / 2} min`;
+
+/** What a late start leaves; null where there is no hurry. */
+export function lateWords(p: Pick<Practice, 'level' | 'piece' | 'seconds'>): string | null {
+  const minutes = minutesFor(p.level, p.piece);
+  if (minutes === null) return null;
+  const leftS = 60 * minutes - workedS(p);
+  return leftS > 0
+    ? `A late start: ${minutesWords(leftS)} at the skin left. What is not done waits; nothing is done worse for it.`
+    : 'Time is up: the next client waits.';
+}
+
 /** All strips of a skin in a line or two. */
-export function sumWords({ strips, out, broken, points, pain }: Practised['sum']): string {
+export function sumWords({ strips, out, broken, points, pain, cleared, plannerMin }: SoFar, workedS: number): string {
   const score = points === null ? '' : ` ${points} of 100 on the whole.`;
   const what = `${out} out with the root, ${broken} broken`;
-  return `${strips === 1 ? 'One strip' : `${strips} strips`}: ${what}; worst felt ${Math.round(pain)} of 10.${score}`;
+  const took = `${minutesWords(workedS)} at the skin for ${Math.round(100 * cleared)} % of it`;
+  const planner = plannerMin === null ? '' : `; the planner has ${minutesWords(60 * plannerMin)} for all`;
+  return `${strips === 1 ? 'One strip' : `${strips} strips`}: ${what}; worst felt ${Math.round(pain)} of 10. ${took[0]?.toUpperCase()}${took.slice(1)}${planner}.${score}`;
 }

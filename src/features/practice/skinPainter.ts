@@ -95,10 +95,27 @@ function ground(ctx: CanvasRenderingContext2D, { answer, view, colours }: SkinPi
   ctx.stroke();
 }
 
+/** The line round what stays. */
+function keepLines(ctx: CanvasRenderingContext2D, { answer, view, colours }: SkinPicture): void {
+  ctx.strokeStyle = colours.verdigris;
+  ctx.lineWidth = 2.5;
+  ctx.beginPath();
+  for (const ring of answer.keep) {
+    ring.forEach((p, i) => {
+      const [x, y] = toPicture(view, p);
+      if (i === 0) ctx.moveTo(x, y);
+      else ctx.lineTo(x, y);
+    });
+    ctx.closePath();
+  }
+  ctx.stroke();
+}
+
 export function paintSkin(ctx: CanvasRenderingContext2D, picture: SkinPicture): void {
   const { answer, view, colours, revealed, signs, asks } = picture;
   ctx.clearRect(0, 0, view.width, view.height);
   ground(ctx, picture);
+  keepLines(ctx, picture);
   const width = Math.max(0.9, (0.35 + 0.17 * picture.coarseness) * Math.min(2, view.pxPerCm / 22));
   const fates = new Map((signs ? (answer.looked?.answer.fates ?? []) : []).map((f) => [f.hair, f.fate]));
   const own = (fate: string): readonly SkinHair[] => answer.hairs.filter((h) => fates.get(h.id) === fate);

@@ -19,7 +19,8 @@ function kept(products: readonly Product[]): Practice | null {
       STATIONS.includes(found.station) &&
       Array.isArray(found.acts) &&
       (found.chosen === null || products.some((p) => p.id === found.chosen?.productId));
-    return isOurs ? found : null;
+    // what an older page kept knows nothing of what came later
+    return isOurs ? { ...begun(found.level, found.piece, found.seed), ...found } : null;
   } catch {
     return null;
   }
@@ -49,18 +50,18 @@ export function usePractice(products: readonly Product[], seed: number): Practis
       // a tablet that keeps nothing begins anew after a reload
     }
   }, [practice]);
-  const { level, piece, seed: own, chosen, acts } = practice;
+  const { level, piece, seed: own, chosen, acts, thick } = practice;
   const { scene, potOffK } = useMemo(() => practicePiece(level, piece, own), [level, piece, own]);
   const product = products.find((p) => p.id === chosen?.productId) ?? null;
   const touchC = chosen ? chosen.setC + potOffK : null;
   const slab = useMemo((): Question['slab'] => {
     if (!product || !chosen || touchC === null) return null;
     const { way, coats } = chosen;
-    return { product, way, coats, touchC };
-  }, [product, chosen, touchC]);
+    return { product, way, coats, touchC, thick };
+  }, [product, chosen, touchC, thick]);
   const { answer, isFresh, failed } = useLiveWorker<Question, Practised>(
     () => new Worker(new URL('../../workers/practice.worker.ts', import.meta.url), { type: 'module' }),
-    { scene, acts, slab, asks },
+    { scene, acts, slab, asks, minutes: true },
   );
   const step = useCallback((next: Step) => {
     if (next.do === 'next' || next.do === 'begin' || next.do === 'pull') ask(null);

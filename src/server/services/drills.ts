@@ -1,7 +1,7 @@
 // The drills of one person: what was answered, how every skill stands, what is asked next.
 
 import 'server-only';
-import { answersTo, nextSkill, SKILLS, standings, type SkillStanding } from '../../core/practice';
+import { judgeAnswer, nextSkill, SKILLS, standings, type SkillStanding } from '../../core/practice';
 import { ok } from '../../core/shared';
 import { atomically } from '../db/atomically';
 import type { Db } from '../db/openDatabase';
@@ -48,9 +48,9 @@ export function answerDrill(
 ): ServiceResult<null> {
   return atomically(db, () => {
     if (!SKILLS.includes(skill)) return refused('There is no such question.', 'skill');
-    const { choices, right } = answersTo(skill, seed);
-    if (!choices.includes(answer)) return refused('That is none of the answers.', 'answer');
-    insertDrillAnswer(db, { skill, seed, answer, right: right.includes(answer), ...by });
+    const right = judgeAnswer(skill, seed, answer);
+    if (right === null) return refused('That is none of the answers.', 'answer');
+    insertDrillAnswer(db, { skill, seed, answer, right, ...by });
     return ok(null);
   });
 }
