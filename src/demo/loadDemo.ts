@@ -24,6 +24,7 @@ import { SHIPPED_SERVICES } from '../core/agreement';
 import { insertBatches } from './demoKitchen';
 import { DEMO_MONEY, insertBook, insertParts, insertTaken } from './demoLedger';
 import { insertPots } from './demoPots';
+import { insertPractice } from './demoPractice';
 import { insertShelf, insertUse } from './demoShelf';
 import { READ_SEED, readAsPlanned, readingFor } from './demoReadings';
 import { CLIENTS, PEOPLE, REGATTA_IN_DAYS, type DemoClient } from './scenario';
@@ -246,6 +247,7 @@ export function loadDemo(db: Db, nowMs: number): ServiceResult<{ readonly client
     insertPots(tx, nowMs);
     insertBatches(tx, day, TIME_ZONE);
     insertShelf(tx, day, nowMs);
+    insertPractice(tx, day, TIME_ZONE);
     for (const client of CLIENTS) {
       insertPerson(tx, client, day, nowMs);
       insertPast(tx, client, day, random, till);

@@ -124,10 +124,3 @@ export const homeCareRequest = Joi.alternatives(
     }).required(),
   }),
 ).required();
-/** An answer in the practice room. */
-export const drillAnswerRequest = Joi.object({
-  skill: words(60).required(),
-  seed: Joi.number().integer().min(0).max(2147483646).required(),
-  // a rhythm is many strokes
-  answer: words(120).required(),
-}).required();

@@ -26,6 +26,8 @@ export type StudioEvent =
   | { readonly kind: 'kitchen' }
   /** Something came onto the shelf or went off it. */
   | { readonly kind: 'shelf' }
+  /** Something happened at an examination. */
+  | { readonly kind: 'exam'; readonly examId: string }
   /** A line of money, or a day closed. */
   | { readonly kind: 'ledger' }
   /** How warm the pots are now; not kept: the next one says all of it again. */

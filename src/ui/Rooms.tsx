@@ -10,6 +10,8 @@ const PLACES = {
   practice: [
     { href: '/practice', name: 'A strip' },
     { href: '/practice/drills', name: 'Questions' },
+    { href: '/practice/exam', name: 'Examination' },
+    { href: '/practice/learners', name: 'Learners' },
   ],
   ledger: [
     { href: '/ledger', name: 'Sums' },

@@ -22,6 +22,6 @@ export { prepFor } from './skinPrep';
 export type { SkinPrep } from './skinPrep';
 export { isTrimmedFirst, readStep, zonesOfStep } from './tableSteps';
 export type { StepName } from './tableSteps';
-export { USUAL_PRESS_S } from './stripJobs';
+export { HAND_PACE, USUAL_PRESS_S } from './stripJobs';
 export { studioFacts } from './visitCase';
 export { randomCase } from './randomCase';

@@ -18,7 +18,8 @@ const LAY_S: Readonly<Record<MannerName, readonly [number, number]>> = { tab: [8
 const LARGE_CM2: Readonly<Record<MannerName, number>> = { tab: 60, cloth: 140, hand: 80 };
 /** Cloth laid on and rubbed three times along the growth; on the face it is only pressed. */
 const CLOTH_RUB_S = 3;
-const SLOWER: Readonly<Record<HandLevel, number>> = { trainee: 1.3, practised: 1, expert: 0.9 };
+/** How long a hand takes over its lays, a practised one 1. */
+export const HAND_PACE: Readonly<Record<HandLevel, number>> = { trainee: 1.3, practised: 1, expert: 0.9 };
 
 export interface JobInput {
   readonly strips: readonly Strip[];
@@ -43,7 +44,7 @@ export function layS(areaCm2: number, manner: MannerName, level: HandLevel, face
   const [least, most] = LAY_S[manner];
   const bare = least + (most - least) * Math.min(1, areaCm2 / LARGE_CM2[manner]);
   const rub = manner === 'cloth' && !face ? CLOTH_RUB_S : 0;
-  return Math.round((bare + rub) * SLOWER[level]);
+  return Math.round((bare + rub) * HAND_PACE[level]);
 }
 
 /** Every further tug of the same strip, with the hand set anew, s (from memory). */
@@ -68,7 +69,7 @@ function spreadLayS(strips: readonly Strip[], level: HandLevel, face: boolean): 
     patchesOf(strips).flatMap((ids) =>
       ids.map((id, k): [string, number] => {
         const spreading = k > 0 ? 0 : DIP_S + SPREAD_S_PER_CM2 * ids.reduce((s, i) => s + (area.get(i) ?? 0), 0);
-        return [id, Math.round((cloth + spreading) * SLOWER[level])];
+        return [id, Math.round((cloth + spreading) * HAND_PACE[level])];
       }),
     ),
   );

@@ -17,5 +17,7 @@ export { drillOf, isRight, judgeAnswer, SKILLS } from './drills';
 export type { Drill, Edge, PotAnswer, WaxAnswer } from './drillTypes';
 export { RHYTHM_TURNS, isRhythmDone, rhythmFault, rhythmWord, strokesOf } from './rhythm';
 export type { RhythmFault, RhythmStroke } from './rhythm';
+export { byWeek, habitOf, handEvidence, LEAST_VISITS } from './learning';
+export type { Done, HandEvidence, Week } from './learning';
 export { nextSkill, standings } from './spaced';
 export type { Answered, SkillStanding } from './spaced';

@@ -53,7 +53,7 @@ const Lift = ({ deg, isLast }: { readonly deg: number; readonly isLast: boolean 
   );
 };
 
-export function Flank({ practising }: { readonly practising: Practising }) {
+export function Flank({ practising, person }: { readonly practising: Practising; readonly person: string | null }) {
   const { practice, product, answer } = practising;
   const { chosen, strip, acts } = practice;
   const skin = practice.station === 'look' ? answer?.looked?.answer.skin : undefined;
@@ -100,6 +100,9 @@ export function Flank({ practising }: { readonly practising: Practising }) {
         <div>
           <h3>So far</h3>
           <p>{sumWords(answer.sum, workedS(practice))}</p>
+          <p className={styles.small}>
+            {person === null ? 'Nobody’s: the bar says who stands here.' : `Kept among the strips of ${person}.`}
+          </p>
         </div>
       ) : null}
       {lifts.length > 0 ? (

@@ -38,6 +38,14 @@ const COUNTS = [
   ['left', 'left standing'],
 ] as const;
 
+/** More things at once are not put right at once. */
+const MOST_TOLD = 4;
+
+/** A word against a word, told where they are not the same. */
+const named = (what: string, you: string, planner: string): readonly (readonly [string, string, string, boolean])[] => [
+  [what, you, planner, you !== planner],
+];
+
 /** What was left out, only where it was. */
 function missed(own: Act, best: Act): readonly (readonly [string, string, string])[] {
   return [
@@ -62,16 +70,24 @@ function Differences({
   if (!own || !best) return null;
   const laidDeg = Math.round(angleBetweenDeg(own.lay, best.lay));
   const setS = looked.planner?.answer.heat.setS ?? looked.answer.heat.setS;
-  const rows: readonly (readonly [string, string, string])[] = [
-    ['Lift', `${Math.round(own.pull.liftDeg)}°`, `${best.pull.liftDeg}°`],
-    ['Laid across', `${laidDeg}°`, '0°'],
-    ['Turned', `${Math.round(turnedDeg(own))}°`, '0°'],
-    ['Speed', speedWord(own.pull.cmPerS), speedWord(best.pull.cmPerS)],
-    ['Heat, about', deg(own.touchC), deg(best.touchC)],
-    ['Skin', tautWord(own.taut), 'taut'],
-    ...missed(own, best),
-    ...(own.product.setting ? [['Waited', `${Math.round(own.waitS)} s`, `${setS.min}–${setS.max} s`] as const] : []),
+  const turned = Math.round(turnedDeg(own));
+  const isInTime = own.waitS >= setS.min && own.waitS <= setS.max;
+  // what is as good as the planner’s own is not told
+  const rows: readonly (readonly [string, string, string, boolean])[] = [
+    ['Lift', `${Math.round(own.pull.liftDeg)}°`, `${best.pull.liftDeg}°`, own.pull.liftDeg > best.pull.liftDeg + 4],
+    ['Laid across', `${laidDeg}°`, '0°', laidDeg > 10],
+    ['Turned', `${turned}°`, '0°', turned > 8],
+    ...named('Speed', speedWord(own.pull.cmPerS), speedWord(best.pull.cmPerS)),
+    ['Heat, about', deg(own.touchC), deg(best.touchC), Math.abs(own.touchC - best.touchC) > 2.5],
+    ...named('Skin', tautWord(own.taut), 'taut'),
+    ...missed(own, best).map((row) => [...row, true] as const),
+    [
+      ...(['Waited', `${Math.round(own.waitS)} s`, `${setS.min}–${setS.max} s`] as const),
+      own.product.setting !== null && !isInTime,
+    ],
   ];
+  const told = rows.filter(([, , , tells]) => tells).slice(0, MOST_TOLD);
+  if (told.length === 0) return <p>Nothing differed that would tell.</p>;
   return (
     <table className={styles.differed}>
       <caption>What differed</caption>
@@ -83,7 +99,7 @@ function Differences({
         </tr>
       </thead>
       <tbody>
-        {rows.map(([what, you, planner]) => (
+        {told.map(([what, you, planner]) => (
           <tr key={what}>
             <th scope="row">{what}</th>
             <td>{you}</td>
@@ -142,19 +158,21 @@ export function LookPanel({ practising }: { readonly practising: Practising }) {
         )}{' '}
         {score ? `${score.points} of 100.` : ''}
       </p>
-      {practice.acts.at(-1)?.pressed ? null : (
-        <Button size="large" disabled={!isInTime} onClick={() => step({ do: 'press' })}>
-          {isInTime ? 'Palm on, at once' : 'No palm came on at once'}
+      <div className={styles.acts}>
+        {practice.acts.at(-1)?.pressed ? null : (
+          <Button size="large" disabled={!isInTime} onClick={() => step({ do: 'press' })}>
+            {isInTime ? 'Palm on, at once' : 'No palm came on at once'}
+          </Button>
+        )}
+        <Button
+          type="primary"
+          size="large"
+          disabled={isTimeUp(practice)}
+          onClick={() => step({ do: 'next', atMs: tabletNow() })}
+        >
+          {isTimeUp(practice) ? 'Time is up: the next client waits' : 'Once more, next strip'}
         </Button>
-      )}
-      <Button
-        type="primary"
-        size="large"
-        disabled={isTimeUp(practice)}
-        onClick={() => step({ do: 'next', atMs: tabletNow() })}
-      >
-        {isTimeUp(practice) ? 'Time is up: the next client waits' : 'Once more, next strip'}
-      </Button>
+      </div>
     </div>
   );
 }

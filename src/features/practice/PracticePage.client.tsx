@@ -38,6 +38,8 @@ interface Props {
   readonly products: readonly Product[];
   readonly seed: number;
   readonly nowMs: number;
+  /** Who stands at the tablet; null = nobody has said. */
+  readonly person: string | null;
 }
 
 /** Practise on skin that answers: one strip after another on an arm, a leg, a brow, a back that is nobody's. */
@@ -45,8 +47,8 @@ export function PracticePage(props: Props) {
   return useMounted() ? <PracticeRoom {...props} /> : <p className={styles.loading}>The skin is being drawn …</p>;
 }
 
-function PracticeRoom({ products, seed, nowMs: firstMs }: Props) {
-  const practising = usePractice(products, seed);
+function PracticeRoom({ products, seed, nowMs: firstMs, person }: Props) {
+  const practising = usePractice(products, seed, person !== null);
   const { practice, product, answer, failed, asks, ask, step, touchC } = practising;
   const { zone, side, hair } = LEVEL_FACTS[practice.level];
   const [draft, setDraft] = useState<Stroke | null>(null);
@@ -155,7 +157,7 @@ function PracticeRoom({ products, seed, nowMs: firstMs }: Props) {
   return (
     <section className={styles.page}>
       <div className={styles.body}>
-        <Flank practising={practising} />
+        <Flank practising={practising} person={person} />
         <div className={styles.work}>
           <div className={styles.head}>
             <h1>{heading}</h1>

@@ -12,7 +12,7 @@ function endOf(liftDeg: number): readonly [number, number] {
   return [TAB_X - far * Math.cos(a), SKIN_Y - 4 - far * Math.sin(a)];
 }
 
-const broke = (n: number): string => (n === 0 ? 'breaks none' : `breaks ${n}`);
+const broke = (n: number): string => (n === 0 ? 'none breaks' : `${n} break`);
 
 export function SidePulls({ looked, own }: { readonly looked: Looked; readonly own: Act | undefined }) {
   const { planner } = looked;

@@ -54,9 +54,11 @@ export function LayPanel({
   return (
     <div className={styles.panel}>
       <h2>First the skin</h2>
-      <button aria-pressed={practice.prepared} onClick={() => step({ do: 'prepare' })}>
-        {practice.prepared ? 'Wiped, dried, dusted' : 'Wipe, dry and dust'}
-      </button>
+      <div className={styles.list}>
+        <button aria-pressed={practice.prepared} onClick={() => step({ do: 'prepare' })}>
+          {practice.prepared ? 'Wiped, dried, dusted' : 'Wipe, dry and dust'}
+        </button>
+      </div>
       <h2 id="thick">How thick</h2>
       <div className={styles.list} role="group" aria-labelledby="thick">
         {THICKNESSES.map(({ of, word }) => (

@@ -201,17 +201,3 @@ export function whyOf(drill: Drill, answer: string): string {
     }
   }
 }
-
-const SKILL_KINDS: Readonly<Record<string, string>> = {
-  strip: 'Faults of a strip',
-  after: 'What is left',
-  pot: 'Heat by wrist and flow',
-  today: 'May I wax today',
-  way: 'Direction',
-  length: 'Length',
-  product: 'Which wax',
-  order: 'Order of strips',
-  rhythm: 'Rhythm of hand sugar',
-};
-/** The group of a skill, in words. */
-export const skillGroup = (skill: string): string => SKILL_KINDS[skill.split(':')[0] ?? ''] ?? skill;

@@ -268,7 +268,7 @@ export const decisionWords = (
 
 /** A span at the skin. */
 const minutesWords = (seconds: number): string =>
-  seconds < 60 ? `about ${Math.max(5, 5 * Math.round(seconds / 5))} s` : `about ${Math.round(seconds / 30) / 2} min`;
+  seconds < 57 ? `about ${Math.max(5, 5 * Math.round(seconds / 5))} s` : `about ${Math.round(seconds / 30) / 2} min`;
 
 /** What a late start leaves; null where there is no hurry. */
 export function lateWords(p: Pick<Practice, 'level' | 'piece' | 'seconds'>): string | null {

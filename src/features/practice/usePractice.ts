@@ -1,8 +1,9 @@
 'use client';
 
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { LEVELS, PIECES, practicePiece, type Practised, type Question } from '@/core/practice';
 import type { Product } from '@/core/products';
+import { sendJson } from '@/ui/sendJson';
 import { useLiveWorker } from '@/ui/useLiveWorker';
 import { begun, stepped, STATIONS, type Practice, type Step } from './practiceState';
 
@@ -39,8 +40,27 @@ export interface Practising {
   readonly step: (step: Step) => void;
 }
 
+/** What a strip came to, for the learner’s weeks. Sent once: its id is made of what it is. */
+function keepStrip({ level, piece, seed, acts, decided }: Practice, answer: Practised | null): void {
+  const looked = answer?.looked;
+  if (!looked?.score) return;
+  const { out, broken, left } = looked.answer;
+  const [most] = looked.differed;
+  const body = {
+    level,
+    piece,
+    points: looked.score.points,
+    out,
+    broken,
+    left,
+    fault: most && most.hairs >= 2 ? most.code : null,
+  };
+  const waitMs = Math.round(1000 * (acts.at(-1)?.waitS ?? 0));
+  void sendJson('POST', '/api/practice/strips', body, `strip-${seed}-${acts.length}-${waitMs}-${decided ?? 'open'}`);
+}
+
 /** In the browser only: it begins with what the tablet has kept. */
-export function usePractice(products: readonly Product[], seed: number): Practising {
+export function usePractice(products: readonly Product[], seed: number, isNamed: boolean): Practising {
   const [practice, setPractice] = useState(() => kept(products) ?? begun('first-steps', 'plain', seed));
   const [asks, ask] = useState<number | null>(null);
   useEffect(() => {
@@ -63,9 +83,13 @@ export function usePractice(products: readonly Product[], seed: number): Practis
     () => new Worker(new URL('../../workers/practice.worker.ts', import.meta.url), { type: 'module' }),
     { scene, acts, slab, asks, minutes: true },
   );
-  const step = useCallback((next: Step) => {
+  const step = (next: Step): void => {
     if (next.do === 'next' || next.do === 'begin' || next.do === 'pull') ask(null);
+    // a strip that is looked at and left is one of hers, if somebody has said who she is
+    if (isNamed && practice.station === 'look' && isFresh && (next.do === 'next' || next.do === 'begin')) {
+      keepStrip(practice, answer);
+    }
     setPractice((p) => stepped(p, next));
-  }, []);
+  };
   return { practice, product, answer, isFresh, failed, touchC, asks, ask, step };
 }

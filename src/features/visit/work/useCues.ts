@@ -1,15 +1,8 @@
 'use client';
 
-import { useEffect, useRef, useSyncExternalStore } from 'react';
+import { useEffect, useRef } from 'react';
 import type { SignalState } from '@/core/hands';
-
-const KEPT_UNDER = 'strickle-sound';
-const listeners = new Set<() => void>();
-const isOn = (): boolean => localStorage.getItem(KEPT_UNDER) === 'on';
-const subscribe = (listener: () => void): (() => void) => {
-  listeners.add(listener);
-  return () => listeners.delete(listener);
-};
+import { sound, speak, useSpoken } from '@/ui/spoken';
 
 /** Tones of a state, Hz, one after the other; none of those that nothing hangs on. */
 const TONES: Readonly<Record<SignalState, readonly number[]>> = {
@@ -18,33 +11,13 @@ const TONES: Readonly<Record<SignalState, readonly number[]>> = {
   pull: [523, 784],
   now: [880, 660, 880],
 };
-const TONE_S = 0.16;
-
-function sound(ctx: AudioContext, tones: readonly number[]): void {
-  tones.forEach((hz, i) => {
-    const [tone, volume] = [ctx.createOscillator(), ctx.createGain()];
-    const at = ctx.currentTime + i * TONE_S;
-    tone.frequency.value = hz;
-    volume.gain.setValueAtTime(0.18, at);
-    volume.gain.exponentialRampToValueAtTime(0.001, at + TONE_S);
-    tone.connect(volume).connect(ctx.destination);
-    tone.start(at);
-    tone.stop(at + TONE_S);
-  });
-}
-
-function speak(words: string): void {
-  if (!('speechSynthesis' in window)) return;
-  window.speechSynthesis.cancel();
-  window.speechSynthesis.speak(new SpeechSynthesisUtterance(words));
-}
 
 /**
  * Sound and voice at the table, off until they are asked for on this tablet; the screen says all of it too.
  * @param words what is said when the act or its state changes
  */
 export function useCues(state: SignalState, words: string): { readonly on: boolean; readonly toggle: () => void } {
-  const on = useSyncExternalStore(subscribe, isOn, () => false);
+  const { on, toggle } = useSpoken();
   const audio = useRef<AudioContext | null>(null);
   useEffect(() => {
     if (!on || words === '') return;
@@ -61,10 +34,5 @@ export function useCues(state: SignalState, words: string): { readonly on: boole
     },
     [],
   );
-  const toggle = (): void => {
-    localStorage.setItem(KEPT_UNDER, on ? 'off' : 'on');
-    if (on && 'speechSynthesis' in window) window.speechSynthesis.cancel();
-    listeners.forEach((l) => l());
-  };
   return { on, toggle };
 }

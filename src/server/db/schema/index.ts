@@ -5,7 +5,7 @@ export { forms, consents, messages } from './forms';
 export { imports, requests, tablets } from './ground';
 export { pots, potNotes, potHeats } from './pots';
 export { batches, batchNotes } from './kitchen';
-export { drillAnswers } from './practice';
+export { drillAnswers, examBoards, examEvents, exams, practiceStrips } from './practice';
 export { ledgerClosings, ledgerEntries, visitParts } from './ledger';
 export { shelfItems, shelfLots, shelfMoves, visitUses } from './shelf';
 export type {

@@ -1,5 +1,5 @@
 import { ok } from '@/core/shared';
-import { drillAnswerRequest } from '@/formats/deskRequests';
+import { drillAnswerRequest } from '@/formats/practiceRequests';
 import { actingPerson } from '@/server/acting';
 import { nowMs } from '@/server/clock';
 import { getDb } from '@/server/db/client';

@@ -1,0 +1,51 @@
+'use client';
+
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { examState, type ExamState } from '@/core/exam';
+import { onLive } from '@/features/live/liveEvents';
+import type { ExamAct, ExamView } from '@/server/services/exams';
+import { getJson, sendJson } from '@/ui/sendJson';
+import { useSeconds } from '@/ui/useSeconds';
+
+export interface Examining {
+  readonly exam: ExamView;
+  readonly state: ExamState;
+  readonly fault: string | null;
+  /** True where it was taken. */
+  readonly act: (act: ExamAct) => Promise<boolean>;
+}
+
+/** An examination as the server has it, from one of its two sides; the other's acts come in as they happen. */
+export function useExam(first: ExamView, as: 'candidate' | 'examiner'): Examining {
+  const [exam, setExam] = useState(first);
+  const [fault, setFault] = useState<string | null>(null);
+  const nowMs = useSeconds(first.nowMs);
+  const sending = useRef(false);
+  const url = `/api/practice/exams/${first.id}?as=${as}`;
+  useEffect(
+    () =>
+      onLive((event) => {
+        const isOurs = event.kind === 'anew' || (event.kind === 'exam' && event.examId === first.id);
+        if (!isOurs) return;
+        void getJson<ExamView>(url).then((sent) => {
+          if (sent.ok) setExam(sent.value);
+        });
+      }),
+    [url, first.id],
+  );
+  const act = useCallback(
+    async (next: ExamAct): Promise<boolean> => {
+      // one press is one act: a second while the first is on its way is a bounce
+      if (sending.current) return false;
+      sending.current = true;
+      const sent = await sendJson<ExamView>('POST', url, next);
+      sending.current = false;
+      if (sent.ok) setExam(sent.value);
+      setFault(sent.ok ? null : sent.error.message);
+      return sent.ok;
+    },
+    [url],
+  );
+  const lastMs = exam.events.at(-1)?.atMs ?? 0;
+  return { exam, state: examState(exam.board, exam.events, Math.max(nowMs, lastMs)), fault, act };
+}
