@@ -8,7 +8,7 @@ import type { ExamView } from '@/server/services/exams';
 import { Fault } from '@/ui/Fault';
 import { useKeys } from '@/ui/useKeys';
 import { ExamPicture } from './ExamPicture.client';
-import { callWords, marksWord, OVER_WORDS, passWords, timeLeft } from './examWords';
+import { callName, callWords, marksWord, OVER_WORDS, passWords, timeLeft } from './examWords';
 import { useCalls } from './useCalls';
 import { useExam, type Examining } from './useExam';
 import styles from './Exam.module.css';
@@ -95,10 +95,14 @@ function Time({
       </div>
       <div className={styles.bar} aria-hidden>
         <i style={{ width: share(state.elapsedMs) }} />
+        {Array.from({ length: Math.max(0, Math.min(60, Math.ceil(minutes)) - 1) }, (_, k) => (
+          <span key={k} style={{ left: share(60_000 * (k + 1)) }} />
+        ))}
         {callMin === null ? null : <em style={{ left: share(60_000 * callMin) }} />}
       </div>
       <div className={styles.ends} aria-hidden>
         <span>0</span>
+        {callMin === null ? null : <b style={{ left: share(60_000 * callMin) }}>{callName(exam.board)}</b>}
         <span>{minutes} min</span>
       </div>
     </>

@@ -9,7 +9,7 @@ import type { ExamLine, ExamsView, NewExam } from '@/server/services/exams';
 import { Fault } from '@/ui/Fault';
 import { Rooms } from '@/ui/Rooms';
 import { sendJson } from '@/ui/sendJson';
-import { marksWord, passWords } from './examWords';
+import { dayWords, marksWord, passWords } from './examWords';
 import styles from './Exam.module.css';
 
 const GUEST = 'guest';
@@ -55,17 +55,12 @@ export function ExamsPage({ view, person }: { readonly view: ExamsView; readonly
   );
 }
 
-const day = (on: string): string =>
-  new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', timeZone: 'UTC' }).format(
-    new Date(`${on}T12:00:00Z`),
-  );
-
 function Line({ exam: { id, name, level, on, phase, mode, sum, most, passed } }: { readonly exam: ExamLine }) {
   return (
     <li>
       <b>{name}</b>
       <span>
-        {level.toLowerCase()}, {day(on)}
+        {level.toLowerCase()}, {dayWords(on)}
       </span>
       {phase === 'closed' ? (
         <>

@@ -20,13 +20,20 @@ export function timeLeft(leftMs: number): Left {
   return { n, words: n === 1 ? 'second left' : 'seconds left' };
 }
 
+/** The call of a board by its name. */
+export function callName({ callMin, minutes }: Board): string {
+  if (callMin === null) return '';
+  return Math.abs(2 * callMin - minutes) < 1e-9 ? 'half-time' : `${marksWord(callMin)} minutes`;
+}
+
 /** The call as it is shown and said; null before it comes and once it is over. */
-export function callWords(board: Board, { phase, called, leftMs }: ExamState): string | null {
-  if (phase === 'waiting') return null;
-  if (phase !== 'running') return 'Time';
+export function callWords(board: Board, { phase, over, called, leftMs }: ExamState): string | null {
+  if (phase === 'over' && over !== 'done') return over === 'halt' ? 'Halt' : 'Time';
+  if (phase !== 'running') return null;
   if (leftMs <= 60_000) return 'Last minute';
-  if (!called || board.callMin === null) return null;
-  return Math.abs(2 * board.callMin - board.minutes) < 1e-9 ? 'Half-time' : `${marksWord(board.callMin)} minutes`;
+  if (!called) return null;
+  const name = callName(board);
+  return `${name[0]?.toUpperCase() ?? ''}${name.slice(1)}`;
 }
 
 export const OVER_WORDS: Readonly<Record<NonNullable<ExamState['over']>, string>> = {
@@ -50,3 +57,9 @@ export const passWords = (passed: boolean | null): string => {
   if (passed === null) return 'not marked to the end';
   return passed ? 'passed' : 'not passed';
 };
+
+/** A civil date without its year. */
+export const dayWords = (on: string): string =>
+  new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', timeZone: 'UTC' }).format(
+    new Date(`${on}T12:00:00Z`),
+  );

@@ -20,7 +20,8 @@ export function useExam(first: ExamView, as: 'candidate' | 'examiner'): Examinin
   const [exam, setExam] = useState(first);
   const [fault, setFault] = useState<string | null>(null);
   const nowMs = useSeconds(first.nowMs);
-  const sending = useRef(false);
+  const onTheWay = useRef(new Set<string>());
+  const last = useRef<Promise<unknown>>(Promise.resolve());
   const url = `/api/practice/exams/${first.id}?as=${as}`;
   useEffect(
     () =>
@@ -35,11 +36,14 @@ export function useExam(first: ExamView, as: 'candidate' | 'examiner'): Examinin
   );
   const act = useCallback(
     async (next: ExamAct): Promise<boolean> => {
-      // one press is one act: a second while the first is on its way is a bounce
-      if (sending.current) return false;
-      sending.current = true;
-      const sent = await sendJson<ExamView>('POST', url, next);
-      sending.current = false;
+      // one press is one act: the same again while it is on its way is a bounce; others wait for their turn
+      const key = JSON.stringify(next);
+      if (onTheWay.current.has(key)) return false;
+      onTheWay.current.add(key);
+      const turn = last.current.then(() => sendJson<ExamView>('POST', url, next));
+      last.current = turn;
+      const sent = await turn;
+      onTheWay.current.delete(key);
       if (sent.ok) setExam(sent.value);
       setFault(sent.ok ? null : sent.error.message);
       return sent.ok;

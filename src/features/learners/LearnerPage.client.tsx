@@ -6,7 +6,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { LEAST_VISITS } from '@/core/practice';
 import { habitWords, HAND_WORDS, skillGroup } from '@/formats/skillWords';
-import { marksWord, passWords } from '@/features/exam/examWords';
+import { dayWords, marksWord, passWords } from '@/features/exam/examWords';
 import type { Learner, SkillWeeks } from '@/server/services/learners';
 import { Fault } from '@/ui/Fault';
 import { Rooms } from '@/ui/Rooms';
@@ -77,7 +77,7 @@ export function LearnerPage({ learner, does }: Props) {
             {exams.slice(0, 4).map((e) => (
               <li key={e.id}>
                 <Link href={`/practice/exam/${e.id}/marks`}>
-                  {e.level}, {e.on}
+                  {e.level}, {dayWords(e.on)}
                 </Link>{' '}
                 {e.phase === 'closed'
                   ? `${marksWord(e.sum ?? 0)} of ${marksWord(e.most)}, ${passWords(e.passed)}`
@@ -126,7 +126,7 @@ function Hand({ learner: { id, name, level, hand }, does }: Props) {
     <>
       <h2>At the table</h2>
       <p>
-        Planned as {HAND_WORDS[level]}.{' '}
+        Planned at the level “{HAND_WORDS[level]}”.{' '}
         {ratio === null || from === null || to === null
           ? `${visits === 0 ? 'No visit' : `${visits} ${visits === 1 ? 'visit' : 'visits'}`} of known length yet; from ${LEAST_VISITS} on they speak.`
           : `${visits} visits took about ${percent(ratio)} of the planned time (${percent(from)}–${percent(to)}).`}
@@ -134,14 +134,15 @@ function Hand({ learner: { id, name, level, hand }, does }: Props) {
       {fits ? (
         <>
           <p>
-            That is the pace of a {HAND_WORDS[fits]} hand. It also means {fits === 'trainee' ? 'smaller' : 'larger'}{' '}
-            strips and {fits === 'trainee' ? 'fewer' : 'more'} on the skin at once: yours to say.
+            That is the pace of the level “{HAND_WORDS[fits]}”. It also means{' '}
+            {fits === 'trainee' ? 'smaller' : 'larger'} strips and {fits === 'trainee' ? 'fewer' : 'more'} on the skin
+            at once: yours to say.
           </p>
-          <Button onClick={() => void set()}>Plan as {HAND_WORDS[fits]}</Button>
+          <Button onClick={() => void set()}>Plan at “{HAND_WORDS[fits]}”</Button>
         </>
       ) : null}
       <Fault text={fault} />
-      <p role="status">{isSent ? `${name} is planned as ${HAND_WORDS[level]} from now on.` : ''}</p>
+      <p role="status">{isSent ? `${name} is planned at the level “${HAND_WORDS[level]}” from now on.` : ''}</p>
     </>
   );
 }

@@ -19,8 +19,11 @@ function together(learner: Learner): readonly Week[] {
   });
 }
 
+const counted = (n: number, word: string): string => `${n} ${n === 1 ? word : `${word}s`}`;
 const doneIn = ({ questions, strips }: Learner['thisWeek']): string =>
-  questions + strips === 0 ? 'Nothing this week.' : `This week ${questions} questions, ${strips} strips.`;
+  questions + strips === 0
+    ? 'Nothing this week.'
+    : `This week ${counted(questions, 'question')}, ${counted(strips, 'strip')}.`;
 
 /** The finding of the page: who wants a word. */
 function headingOf(learners: readonly Learner[]): string {

@@ -14,7 +14,9 @@ export function learnerPdf(learner: Learner, nowMs: number): ReadableStream<Uint
   const width = innerWidth(doc);
   doc.font('bold').fontSize(18).fillColor(BLACK).text(`${learner.name}, practice record`);
   doc.font('text').fontSize(9.5);
-  doc.text(`${dateInWords(civilDateAt(nowMs, 'UTC'))}; planned as ${HAND_WORDS[learner.level]}.`).moveDown(0.6);
+  doc
+    .text(`${dateInWords(civilDateAt(nowMs, 'UTC'))}; planned at the level “${HAND_WORDS[learner.level]}”.`)
+    .moveDown(0.6);
   doc
     .fontSize(8)
     .text('Share right by the week, the present one last; the height of a bar is the share, the number how many.');
