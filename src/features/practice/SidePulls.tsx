@@ -29,10 +29,10 @@ export function SidePulls({ looked, own }: { readonly looked: Looked; readonly o
       </svg>
       <figcaption>
         <span data-pull="own">
-          you, {Math.round(own.pull.liftDeg)}°: {broke(looked.answer.broken)}
+          {Math.round(own.pull.liftDeg)}°: {broke(looked.answer.broken)}
         </span>
         <span data-pull="planned">
-          planner, {planner.act.pull.liftDeg}°: {broke(planner.answer.broken)}
+          planner {planner.act.pull.liftDeg}°: {broke(planner.answer.broken)}
         </span>
       </figcaption>
     </figure>
