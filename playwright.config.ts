@@ -2,7 +2,7 @@ import { defineConfig } from '@playwright/test';
 
 // scripts/test.mjs runs two parts side by side, each with a server and data of its own; alone it is one part, all tests
 const PART = process.env['STRICKLE_PART'];
-const IN_ONE = ['chart', 'choice', 'consult', 'first', 'frame', 'keep', 'killed', 'pots', 'studio'].map(
+const IN_ONE = ['chart', 'choice', 'consult', 'exam', 'first', 'frame', 'keep', 'killed', 'pots', 'studio'].map(
   (name) => `**/${name}.e2e.ts`,
 );
 const PORT = PART === 'two' ? 4174 : 4173;

@@ -167,17 +167,29 @@ await tap('To the wrist');
 await tap('Try it on my wrist');
 await page.waitForTimeout(1500);
 await tap('Lay a strip');
+await tap('Wipe, dry and dust');
 await stroke('[data-draws]', [0.44, 0.3], [0.53, 0.72]);
 await tap('time × 5');
 await page.waitForTimeout(8000);
 for (const sign of ['Touch it', 'Press a nail in', 'Tap it']) await tap(sign);
 await tap('Take hold of the tab');
 await tap('taut, close to the tab');
+await tap(/^Count her in/);
 await stroke('[data-draws]', [0.53, 0.72], [0.44, 0.3]);
 await stroke('[data-testid=side-view]', [0.9, 0.8], [0.45, 0.3]);
 await page.waitForTimeout(1500);
 await tap('Why did it break?');
 await shot('practice');
+// a practical, nine steps in
+const told = (path, data) => page.request.post(`${base}${path}`, { data }).then((answer) => answer.json());
+const { id: exam } = await told('/api/practice/exams', { level: 'leg', candidate: { personId: 'rook' }, mode: 'two' });
+await told(`/api/practice/exams/${exam}`, { kind: 'start' });
+for (const step of ['hands', 'station', 'drape', 'gloves', 'skin', 'wrist', 'stick', 'lid', 'lay', 'strip', 'taut']) {
+  await told(`/api/practice/exams/${exam}`, { kind: 'done', step });
+}
+await page.goto(`${base}/practice/exam/${exam}`);
+await page.waitForSelector('canvas');
+await shot('exam');
 // the client's form last: it locks this browser
 const { visitId } = await (
   await page.request.post(`${base}/api/visits`, { data: { bookingId: 'demo-booking-lucia' } })
