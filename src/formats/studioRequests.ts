@@ -1,6 +1,7 @@
 // What the studio's settings and its first run send.
 
 import Joi from 'joi';
+import { isCivilDate } from '../core/shared';
 import { weekHours } from './deskRequests';
 import { id, version, words, zoneRef } from './requestParts';
 import { pin } from './requests';
@@ -71,4 +72,15 @@ export const wayRequest = Joi.object({
 export const textRequest = Joi.object({
   kind: Joi.string().valid('consent', 'guardian', 'care').required(),
   words: words(4000).required(),
+}).required();
+
+/** What of the trail is asked for, from the address. */
+export const trailQuery = Joi.object({
+  person: id,
+  client: id,
+  kind: Joi.string().valid('write', 'read'),
+  on: Joi.string()
+    .pattern(/^\d{4}-\d{2}-\d{2}$/)
+    .custom((value: string, helpers) => (isCivilDate(value) ? value : helpers.error('any.invalid'))),
+  before: Joi.number().integer().min(1),
 }).required();

@@ -83,7 +83,11 @@ export function CardRecord({ card }: { readonly card: ClientCard }) {
                   <span className="quiet">
                     {dayMonthYear(r.on)}
                     {r.product ? `, ${name(r.product)}` : ''}. {r.words}{' '}
-                    {r.visitId ? <Link href={`/visits/${r.visitId}/incident`}>The record</Link> : null}
+                    {r.visitId ? (
+                      <Link href={`/visits/${r.visitId}/incident`} prefetch={false}>
+                        The record
+                      </Link>
+                    ) : null}
                   </span>
                 </li>
               ))}

@@ -89,7 +89,7 @@ export function ClientCardView({ card, progress }: { readonly card: ClientCard; 
               <ol className={styles.thread}>
                 {visits.map((v) => (
                   <li key={v.id}>
-                    <Link href={`/visits/${v.id}/read`} className={styles.visit}>
+                    <Link href={`/visits/${v.id}/read`} prefetch={false} className={styles.visit}>
                       <strong>{dayMonthYear(v.on)}</strong>
                     </Link>
                     <span>{v.zones.join('; ')}</span>
@@ -126,8 +126,10 @@ export function ClientCardView({ card, progress }: { readonly card: ClientCard; 
               <ul className={styles.ahead}>
                 {notDone.map((v) => (
                   <li key={v.id}>
-                    <Link href={`/visits/${v.id}/consult`}>{dayMonthYear(v.on)}</Link>: {v.endedAs}.{' '}
-                    <span className="quiet">{v.why.join(' ')}</span>
+                    <Link href={`/visits/${v.id}/consult`} prefetch={false}>
+                      {dayMonthYear(v.on)}
+                    </Link>
+                    : {v.endedAs}. <span className="quiet">{v.why.join(' ')}</span>
                   </li>
                 ))}
               </ul>

@@ -47,6 +47,11 @@ const ROOMS = [
     name: 'Rules of the consultation',
     says: 'Who may be waxed today, where, with what; the studio’s own changes and why.',
   },
+  {
+    href: '/studio/trail',
+    name: 'The trail',
+    says: 'Who wrote what and who looked at health notes, line by line; a line taken out is noticed.',
+  },
 ] as const;
 
 /** What the studio itself decides. */

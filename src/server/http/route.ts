@@ -2,7 +2,9 @@
 
 import 'server-only';
 import { errorResponse, unforeseen } from './answers';
+import { getDb } from '../db/client';
 import { isPlanWanted } from '../planning/planWanted';
+import { isHealthRead, noteRead } from '../trail';
 
 const METHODS = ['GET', 'POST', 'PUT', 'PATCH', 'DELETE'] as const;
 type Method = (typeof METHODS)[number];
@@ -36,7 +38,13 @@ export function route<P = Record<string, never>>(methods: {
   };
   const of = (method: Method): NextHandler<P> => {
     const handler = methods[method];
-    return handler ? async (request, { params }) => answered(async () => handler(request, await params)) : refuse;
+    if (!handler) return refuse;
+    return async (request, { params }) => {
+      const answer = await answered(async () => handler(request, await params));
+      const { pathname } = new URL(request.url);
+      if (method === 'GET' && answer.ok && isHealthRead(pathname)) noteRead(getDb(), request, `GET ${pathname}`);
+      return answer;
+    };
   };
   return { GET: of('GET'), POST: of('POST'), PUT: of('PUT'), PATCH: of('PATCH'), DELETE: of('DELETE') };
 }

@@ -13,6 +13,7 @@ import type { Db } from '../db/openDatabase';
 import type { ServiceResult } from '../errors';
 import { tell, type StudioEvent } from '../events';
 import { insertRequest, readRequest } from '../repos/groundRepo';
+import { noteWrite } from '../trail';
 import { errorResponse, NO_STORE, toResponse } from './answers';
 import { limitedText } from './body';
 import { isForeign } from './foreign';
@@ -100,7 +101,13 @@ export async function write<B, W, A = W, P = undefined>(request: Request, use: W
   return answered(async () => {
     const prepared = (await use.prepare?.(read.body)) as P; // undefined where nothing is prepared
     const kept = use.remembers?.(read.body) === false ? null : id;
-    const act = once(use.db, { id: kept, what, text: read.text }, () => use.run(read.body, prepared));
+    const run = (): ServiceResult<W> => {
+      const done = use.run(read.body, prepared);
+      // a table's acts are their own trail; a preview writes nothing
+      if (done.ok && !use.isFrequent && use.remembers?.(read.body) !== false) noteWrite(use.db, request, what);
+      return done;
+    };
+    const act = once(use.db, { id: kept, what, text: read.text }, run);
     const done = use.isFrequent ? await together(use.db, act) : atomically(use.db, act);
     if (!done.ok) return toResponse(done);
     use.tells?.(done.value).forEach(tell);
@@ -139,7 +146,11 @@ export async function writeForm<B>(
   const parsed = parseWith<B>(use.schema, Object.fromEntries(new URLSearchParams(read.text)));
   if (!parsed.ok) return goTo(use.otherwise);
   return answered(() => {
-    const done = atomically(use.db, () => use.run(parsed.value));
+    const done = atomically(use.db, () => {
+      const written = use.run(parsed.value);
+      if (written.ok) noteWrite(use.db, request, `${request.method} ${new URL(request.url).pathname}`);
+      return written;
+    });
     return goTo(done.ok ? done.value : use.otherwise);
   });
 }

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gt, gte, isNull, lt, ne, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, gte, inArray, isNull, lt, ne, sql } from 'drizzle-orm';
 import type { DbOrTx } from '../db/openDatabase';
 import { prepared } from '../db/prepared';
 import { bookings, clientEdits, clients } from '../db/schema';
@@ -211,3 +211,16 @@ export const cancelBooking = (db: DbOrTx, id: string): void => {
     .where(eq(bookings.id, id))
     .run();
 };
+
+/** Names by id; who is not there is left out. */
+export const namesOfClients = (db: DbOrTx, ids: readonly string[]): ReadonlyMap<string, string> =>
+  new Map(
+    (ids.length === 0
+      ? []
+      : db
+          .select({ id: clients.id, name: clients.name })
+          .from(clients)
+          .where(inArray(clients.id, [...ids]))
+          .all()
+    ).map((c) => [c.id, c.name]),
+  );

@@ -264,3 +264,11 @@ export const timedOfPerson = (db: DbOrTx, personId: string, butClient: string): 
       .limit(TIMED_OTHERS)
       .all(),
   );
+
+export const visitsOfClientIds = (db: DbOrTx, clientId: string): readonly string[] =>
+  db
+    .select({ id: visits.id })
+    .from(visits)
+    .where(eq(visits.clientId, clientId))
+    .all()
+    .map((v) => v.id);

@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { ClientFormView } from '@/features/form/ClientFormView.client';
 import { getDb } from '@/server/db/client';
+import { notePageRead } from '@/server/trail';
 import { loadForm } from '@/server/services/clientForm';
 
 export const metadata: Metadata = { title: 'Form' };
@@ -11,5 +12,6 @@ export default async function FormPage({ params }: { readonly params: Promise<{ 
   const { id } = await params;
   const form = loadForm(getDb(), id);
   if (!form.ok) notFound();
+  await notePageRead(getDb(), `/form/${id}`);
   return <ClientFormView form={form.value} />;
 }

@@ -7,6 +7,7 @@ import { BenchFrame } from '@/features/visit/BenchFrame.client';
 import { nowMs } from '@/server/clock';
 import { getDb } from '@/server/db/client';
 import { loadBench } from '@/server/services/bench';
+import { notePageRead } from '@/server/trail';
 import { topBarFacts } from '@/server/topBar';
 import { TopBar } from '@/ui/TopBar.client';
 
@@ -21,6 +22,7 @@ export default async function VisitLayout({ children, params }: Props) {
   const { id } = await params;
   const bench = loadBench(getDb(), id, nowMs());
   if (!bench.ok) notFound();
+  await notePageRead(getDb(), `/visits/${id}`);
   const { pots, ...bar } = await topBarFacts(getDb());
   return (
     <BenchProvider first={bench.value}>

@@ -29,3 +29,4 @@ export type {
   StudioSettings,
   ZoneRef,
 } from './documents';
+export { trail } from './trail';

@@ -4,6 +4,7 @@ import { ClientCardView } from '@/features/clients/ClientCardView';
 import { nowMs } from '@/server/clock';
 import { getDb } from '@/server/db/client';
 import { loadClientCard } from '@/server/services/clients';
+import { notePageRead } from '@/server/trail';
 import { loadProgress } from '@/server/services/progress';
 
 export const metadata: Metadata = { title: 'Client' };
@@ -18,6 +19,7 @@ export default async function ClientPage({ params, searchParams }: Props) {
   const [{ id }, { visits }] = await Promise.all([params, searchParams]);
   const card = loadClientCard(getDb(), id, nowMs(), visits === 'all');
   if (!card.ok) notFound();
+  await notePageRead(getDb(), `/clients/${id}`);
   const progress = loadProgress(getDb(), id, nowMs());
   return <ClientCardView card={card.value} progress={progress.ok ? progress.value : null} />;
 }

@@ -5,6 +5,7 @@ import { ProgressBoard } from '@/features/clients/progress/ProgressBoard';
 import styles from '@/features/clients/progress/Progress.module.css';
 import { nowMs } from '@/server/clock';
 import { getDb } from '@/server/db/client';
+import { notePageRead } from '@/server/trail';
 import { loadProgress } from '@/server/services/progress';
 
 export const metadata: Metadata = { title: 'Your progress' };
@@ -15,6 +16,7 @@ export default async function Page({ params }: { readonly params: Promise<{ read
   const { id } = await params;
   const progress = loadProgress(getDb(), id, nowMs());
   if (!progress.ok) notFound();
+  await notePageRead(getDb(), `/clients/${id}/progress`);
   return (
     <section className={styles.sheet}>
       <h1>{progress.value.name.split(' ')[0]}, visit by visit</h1>
