@@ -92,7 +92,7 @@ describe('the trail', () => {
       person: 'Ines',
       what: expect.stringMatching(/^Card looked at: S/) as string,
     });
-    const rows = trailCsv(open.db, { person: 'bao' }).trim().split('\n');
+    const rows = [...trailCsv(open.db, { person: 'bao' })].join('').trim().split('\n');
     expect(rows.length).toBe(2);
     expect(rows[1]).toContain('consult');
   });

@@ -11,7 +11,11 @@ import { pageRequest } from './pageRequest';
 import { insertTrail, lastTrail, lastTrailNumber, trailAfter, type TrailRow } from './repos/trailRepo';
 import { tabletOf } from './tablets';
 
-type Line = Omit<TrailRow, 'seq' | 'hash'>;
+type Line = Omit<TrailRow, 'seq' | 'hash' | 'about'>;
+
+/** Whose or what's id a path names. */
+const aboutOf = (what: string): string | null =>
+  /\/(?:clients|visits|forms?|bookings|waiting)\/([\w-]+)/.exec(what)?.[1] ?? null;
 
 /** What the first line rests on. */
 const BEGINNING = '0'.repeat(64);
@@ -28,7 +32,7 @@ export function noteTrail(db: DbOrTx, line: Line): void {
     const last = lastTrail(db);
     // a number is never given twice: where the last lines were taken out a gap stays
     const seq = lastTrailNumber(db) + 1;
-    insertTrail(db, { ...line, seq, hash: hashOf(last?.hash ?? BEGINNING, seq, line) });
+    insertTrail(db, { ...line, seq, about: aboutOf(line.what), hash: hashOf(last?.hash ?? BEGINNING, seq, line) });
   });
 }
 
@@ -85,8 +89,9 @@ export async function trailFault(db: Db): Promise<{ readonly seq: number } | nul
   let before = { seq: 0, hash: BEGINNING };
   for (;;) {
     const rows = trailAfter(db, before.seq, SLICE);
-    for (const { seq, hash, ...line } of rows) {
-      if (seq !== before.seq + 1 || hash !== hashOf(before.hash, seq, line)) return { seq: before.seq + 1 };
+    for (const { seq, hash, about, ...line } of rows) {
+      const follows = seq === before.seq + 1 && hash === hashOf(before.hash, seq, line) && about === aboutOf(line.what);
+      if (!follows) return { seq: before.seq + 1 };
       before = { seq, hash };
     }
     if (rows.length < SLICE) return lastTrailNumber(db) > before.seq ? { seq: before.seq + 1 } : null;

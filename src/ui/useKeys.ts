@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useRef } from 'react';
+import { useEffect, useLayoutEffect, useRef } from 'react';
 import { tinykeys } from 'tinykeys';
 
 type Handler = (event: KeyboardEvent) => void;
@@ -31,7 +31,8 @@ function note(names: readonly string[], by: 1 | -1): void {
 /** Binds keys while mounted. None fires while typing or with Ctrl, Alt or Meta held. */
 export function useKeys(keys: Readonly<Record<string, Handler>>): void {
   const latest = useRef(keys);
-  useEffect(() => {
+  // with the picture, not after it: a key answers what is seen
+  useLayoutEffect(() => {
     latest.current = keys;
   });
   const names = Object.keys(keys).join(' | ');

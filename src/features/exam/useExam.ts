@@ -19,6 +19,10 @@ export interface Examining {
 export function useExam(first: ExamView, as: 'candidate' | 'examiner'): Examining {
   const [exam, setExam] = useState(first);
   const [fault, setFault] = useState<string | null>(null);
+  // events are only ever added: an answer that comes late takes no place of a newer one
+  const take = useCallback((next: ExamView): void => {
+    setExam((now) => (next.events.length >= now.events.length ? next : now));
+  }, []);
   const nowMs = useSeconds(first.nowMs);
   const onTheWay = useRef(new Set<string>());
   const last = useRef<Promise<unknown>>(Promise.resolve());
@@ -29,10 +33,10 @@ export function useExam(first: ExamView, as: 'candidate' | 'examiner'): Examinin
         const isOurs = event.kind === 'anew' || (event.kind === 'exam' && event.examId === first.id);
         if (!isOurs) return;
         void getJson<ExamView>(url).then((sent) => {
-          if (sent.ok) setExam(sent.value);
+          if (sent.ok) take(sent.value);
         });
       }),
-    [url, first.id],
+    [url, first.id, take],
   );
   const act = useCallback(
     async (next: ExamAct): Promise<boolean> => {
@@ -44,11 +48,11 @@ export function useExam(first: ExamView, as: 'candidate' | 'examiner'): Examinin
       last.current = turn;
       const sent = await turn;
       onTheWay.current.delete(key);
-      if (sent.ok) setExam(sent.value);
+      if (sent.ok) take(sent.value);
       setFault(sent.ok ? null : sent.error.message);
       return sent.ok;
     },
-    [url],
+    [url, take],
   );
   const lastMs = exam.events.at(-1)?.atMs ?? 0;
   return { exam, state: examState(exam.board, exam.events, Math.max(nowMs, lastMs)), fault, act };

@@ -1,5 +1,5 @@
 import 'server-only';
-import { and, asc, desc, eq, gt, gte, like, lt, or, sql, type SQL } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, gte, inArray, lt, sql, type SQL } from 'drizzle-orm';
 import type { DbOrTx } from '../db/openDatabase';
 import { prepared } from '../db/prepared';
 import { trail } from '../db/schema';
@@ -31,13 +31,10 @@ export interface TrailWanted {
   readonly kind?: 'write' | 'read' | undefined;
   readonly fromMs?: number | undefined;
   readonly toMs?: number | undefined;
-  /** Ids, of which one stands in the line. */
+  /** What the line is about is one of these. */
   readonly ids?: readonly string[] | undefined;
   readonly beforeSeq?: number | undefined;
 }
-
-/** A path's ids are kept as they are: `%` and `_` in one would ask for more. */
-const escaped = (id: string): string => id.replace(/[%_\\]/g, '');
 
 /** The latest first. */
 export function trailLines(db: DbOrTx, wanted: TrailWanted, most: number): TrailRow[] {
@@ -48,7 +45,7 @@ export function trailLines(db: DbOrTx, wanted: TrailWanted, most: number): Trail
     fromMs === undefined ? undefined : gte(trail.atMs, fromMs),
     toMs === undefined ? undefined : lt(trail.atMs, toMs),
     beforeSeq === undefined ? undefined : lt(trail.seq, beforeSeq),
-    ids === undefined ? undefined : or(...ids.map((id) => like(trail.what, `%/${escaped(id)}%`))),
+    ids === undefined ? undefined : inArray(trail.about, [...ids]),
   ];
   return db
     .select()

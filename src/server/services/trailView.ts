@@ -39,7 +39,7 @@ export interface TrailView {
 }
 
 const PAGE = 100;
-const MOST_EXPORTED = 200_000;
+const SLICE = 500;
 
 function wantedOf(db: Db, { person, kind, on, client, before }: TrailAsked, zone: string): TrailWanted {
   return {
@@ -75,15 +75,21 @@ export function loadTrail(db: Db, asked: TrailAsked): TrailView {
   };
 }
 
-/** RFC 4180, the latest first. */
-export function trailCsv(db: Db, asked: TrailAsked): string {
+/** RFC 4180, the latest first, some hundred lines a piece. */
+export function* trailCsv(db: Db, asked: TrailAsked): Generator<string> {
   const timeZone = readStudio(db)?.timeZone ?? 'UTC';
-  const rows = trailLines(db, wantedOf(db, asked, timeZone), MOST_EXPORTED);
-  return stringify(
-    rows.map((r) => [
-      ...[r.seq, new Date(r.atMs).toISOString(), civilDateAt(r.atMs, timeZone), r.personId ?? '', r.tablet ?? ''],
-      ...[r.kind, r.what, r.hash],
-    ]),
-    { header: true, columns: ['line', 'time (UTC)', 'day', 'person', 'tablet', 'kind', 'what', 'hash'] },
-  );
+  const wanted = wantedOf(db, asked, timeZone);
+  yield stringify([['line', 'time (UTC)', 'day', 'person', 'tablet', 'kind', 'what', 'hash']]);
+  for (let beforeSeq = wanted.beforeSeq; ;) {
+    const rows = trailLines(db, { ...wanted, beforeSeq }, SLICE);
+    const last = rows.at(-1);
+    if (!last) return;
+    yield stringify(
+      rows.map((r) => [
+        ...[r.seq, new Date(r.atMs).toISOString(), civilDateAt(r.atMs, timeZone), r.personId ?? '', r.tablet ?? ''],
+        ...[r.kind, r.what, r.hash],
+      ]),
+    );
+    beforeSeq = last.seq;
+  }
 }

@@ -16,11 +16,14 @@ export const trail = sqliteTable(
     kind: text('kind', { enum: ['write', 'read'] }).notNull(),
     /** Method and path with its ids, or the page; never words of a person. */
     what: text('what').notNull(),
+    /** The client, visit, form or booking that the path names; null = none. */
+    about: text('about'),
     /** SHA-256 over the hash before and this line, hex. */
     hash: text('hash').notNull(),
   },
   (t) => [
     index('trail_at').on(t.atMs),
+    index('trail_about').on(t.about, t.seq),
     index('trail_person').on(t.personId, t.seq),
     check('trail_kind', sql`${t.kind} in ('write', 'read')`),
   ],
