@@ -5,7 +5,7 @@ const WORDS: readonly (readonly [RegExp, string])[] = [
   [/^GET (\/api)?\/clients\/[\w-]+$/, 'Card looked at'],
   [/^GET \/api\/clients\/[\w-]+\/(record|progress)$/, 'Record taken out'],
   [/^GET \/api\/clients\/export$/, 'All clients taken out'],
-  [/^GET (\/api)?\/visits\/[\w-]+(\/case|\/record)?$/, 'Visit looked at'],
+  [/^GET (\/api)?\/visits\/[\w-]+(\/case|\/record|\/incident)?$/, 'Visit looked at'],
   [/^GET (\/api)?\/form(s)?\/[\w-]+$/, 'Form looked at'],
   [/^POST \/api\/clients$/, 'Client added'],
   [/^POST \/api\/clients\/import/, 'Clients taken in'],

@@ -46,6 +46,12 @@ export function noteWrite(db: DbOrTx, request: Request, what: string): void {
   noteTrail(db, { ...byRequest(db, request), kind: 'write', what });
 }
 
+/** A write that is more than one transaction, as of a PIN: its line follows it. */
+export function noteDone<T extends { readonly ok: boolean }>(db: Db, request: Request, done: T): T {
+  if (done.ok) db.transaction((tx) => noteWrite(tx, request, `${request.method} ${new URL(request.url).pathname}`));
+  return done;
+}
+
 /** Looks at the same notes from the same tablet within this time are one look. */
 const ONE_LOOK_MS = 10 * 60_000;
 const MOST_LOOKS = 2000;
@@ -77,7 +83,7 @@ const HEALTH_READS: readonly RegExp[] = [
   /^\/api\/clients\/[\w-]+\/(record|progress)$/,
   /^\/api\/clients\/export$/,
   /^\/api\/visits\/[\w-]+$/,
-  /^\/api\/visits\/[\w-]+\/(case|record)$/,
+  /^\/api\/visits\/[\w-]+\/(case|record|incident)$/,
   /^\/api\/forms\/[\w-]+$/,
 ];
 export const isHealthRead = (path: string): boolean => HEALTH_READS.some((r) => r.test(path));

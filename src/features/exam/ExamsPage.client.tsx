@@ -16,7 +16,7 @@ const GUEST = 'guest';
 const minutes = (n: number): string => `${marksWord(n)} ${n === 1 ? 'minute' : 'minutes'}`;
 
 /** Examinations: one is begun here, one under way is found here from the second tablet, past ones are listed. */
-export function ExamsPage({ view, person }: { readonly view: ExamsView; readonly person: string | null }) {
+export function ExamsPage({ view }: { readonly view: ExamsView }) {
   const { board, exams } = view;
   const open = exams.filter((e) => e.phase !== 'closed');
   const past = exams.filter((e) => e.phase === 'closed');
@@ -31,7 +31,7 @@ export function ExamsPage({ view, person }: { readonly view: ExamsView; readonly
         <Rooms of="practice" here="/practice/exam" />
       </div>
       <div className={styles.two}>
-        <Begin view={view} person={person} />
+        <Begin view={view} />
         <div>
           <h2>Under way</h2>
           {open.length === 0 ? (
@@ -82,9 +82,9 @@ function Line({ exam: { id, name, level, on, phase, mode, sum, most, passed } }:
 }
 
 /** Who, on what, marked by whom. */
-function Begin({ view, person }: { readonly view: ExamsView; readonly person: string | null }) {
+function Begin({ view }: { readonly view: ExamsView }) {
   const router = useRouter();
-  const [who, setWho] = useState<string | null>(person);
+  const [who, setWho] = useState<string | null>(null);
   const [name, setName] = useState('');
   const [level, setLevel] = useState<Level | null>(null);
   const [mode, setMode] = useState<NewExam['mode'] | null>(null);

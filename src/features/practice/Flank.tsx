@@ -101,7 +101,9 @@ export function Flank({ practising, person }: { readonly practising: Practising;
           <h3>So far</h3>
           <p>{sumWords(answer.sum, workedS(practice))}</p>
           <p className={styles.small}>
-            {person === null ? 'Nobody’s: the bar says who stands here.' : `Kept among the strips of ${person}.`}
+            {person === null
+              ? 'Nobody’s: the bar says who stands here.'
+              : `It goes among the strips of ${person} when you go on.`}
           </p>
         </div>
       ) : null}

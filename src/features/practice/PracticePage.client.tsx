@@ -49,7 +49,7 @@ export function PracticePage(props: Props) {
 
 function PracticeRoom({ products, seed, nowMs: firstMs, person }: Props) {
   const practising = usePractice(products, seed, person !== null);
-  const { practice, product, answer, failed, asks, ask, step, touchC } = practising;
+  const { practice, product, answer, failed, asks, ask, step, touchC, notKept } = practising;
   const { zone, side, hair } = LEVEL_FACTS[practice.level];
   const [draft, setDraft] = useState<Stroke | null>(null);
   const [revealed, setRevealed] = useState<ReadonlySet<number>>(new Set());
@@ -163,7 +163,7 @@ function PracticeRoom({ products, seed, nowMs: firstMs, person }: Props) {
             <h1>{heading}</h1>
             <Rooms of="practice" here="/practice" />
           </div>
-          <Fault text={failed ? 'The skin could not be drawn. Reload the page: your practice is kept.' : null} />
+          <Fault text={failed ? 'The skin could not be drawn. Reload the page: your practice is kept.' : notKept} />
           {answer ? (
             <SkinSheet
               {...drawing}

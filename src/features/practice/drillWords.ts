@@ -46,7 +46,7 @@ const WAX_WORDS: Readonly<Record<WaxAnswer, string>> = {
   none: 'Nothing today',
 };
 const COARSE_WORDS = ['very fine', 'fine', 'medium', 'coarse', 'very coarse'] as const;
-const DENSE_WORDS = ['sparse', 'rather sparse', 'as usual', 'rather dense', 'dense'] as const;
+const DENSE_WORDS = ['sparse', 'rather sparse', 'as dense as most', 'rather dense', 'dense'] as const;
 const CALM_WORDS = ['calm', 'rather calm', 'as most', 'tender', 'very reactive'] as const;
 const step = <T>(list: readonly [T, ...T[]], n: number): T =>
   list[Math.min(list.length, Math.max(1, Math.round(n))) - 1] ?? list[0];
@@ -103,7 +103,7 @@ export function questionOf(drill: Drill): { readonly asked: string; readonly kno
         asked,
         known: [
           n === 0 ? 'Nothing is off yet.' : `${n} ${n === 1 ? 'strip is' : 'strips are'} off: dotted and bare.`,
-          'The dark end of each is its tab.',
+          'The dark dot of each is where its tab lies.',
         ],
       };
     }

@@ -38,12 +38,17 @@ export interface Practising {
   readonly asks: number | null;
   readonly ask: (hair: number | null) => void;
   readonly step: (step: Step) => void;
+  /** Why the last strip does not stand in the learner’s weeks; null = it does, or is nobody’s. */
+  readonly notKept: string | null;
 }
 
-/** What a strip came to, for the learner’s weeks. Sent once: its id is made of what it is. */
-function keepStrip({ level, piece, seed, acts, decided }: Practice, answer: Practised | null): void {
+/** What a strip came to, for the learner’s weeks; sent once, by an id made of what it is. Gives why it was not kept. */
+async function keepStrip(
+  { level, piece, seed, acts, decided }: Practice,
+  answer: Practised | null,
+): Promise<string | null> {
   const looked = answer?.looked;
-  if (!looked?.score) return;
+  if (!looked?.score) return null;
   const { out, broken, left } = looked.answer;
   const [most] = looked.differed;
   const body = {
@@ -56,13 +61,16 @@ function keepStrip({ level, piece, seed, acts, decided }: Practice, answer: Prac
     fault: most && most.hairs >= 2 ? most.code : null,
   };
   const waitMs = Math.round(1000 * (acts.at(-1)?.waitS ?? 0));
-  void sendJson('POST', '/api/practice/strips', body, `strip-${seed}-${acts.length}-${waitMs}-${decided ?? 'open'}`);
+  const id = `strip-${seed}-${acts.length}-${waitMs}-${decided ?? 'open'}`;
+  const sent = await sendJson('POST', '/api/practice/strips', body, id);
+  return sent.ok ? null : `Strip ${acts.length} was not kept for your weeks: ${sent.error.message}`;
 }
 
 /** In the browser only: it begins with what the tablet has kept. */
 export function usePractice(products: readonly Product[], seed: number, isNamed: boolean): Practising {
   const [practice, setPractice] = useState(() => kept(products) ?? begun('first-steps', 'plain', seed));
   const [asks, ask] = useState<number | null>(null);
+  const [notKept, setNotKept] = useState<string | null>(null);
   useEffect(() => {
     try {
       localStorage.setItem(KEPT, JSON.stringify(practice));
@@ -87,9 +95,9 @@ export function usePractice(products: readonly Product[], seed: number, isNamed:
     if (next.do === 'next' || next.do === 'begin' || next.do === 'pull') ask(null);
     // a strip that is looked at and left is one of hers, if somebody has said who she is
     if (isNamed && practice.station === 'look' && isFresh && (next.do === 'next' || next.do === 'begin')) {
-      keepStrip(practice, answer);
+      void keepStrip(practice, answer).then(setNotKept);
     }
     setPractice((p) => stepped(p, next));
   };
-  return { practice, product, answer, isFresh, failed, touchC, asks, ask, step };
+  return { practice, product, answer, isFresh, failed, touchC, asks, ask, step, notKept };
 }

@@ -2,21 +2,20 @@
 
 import 'server-only';
 import { habitWords, HAND_WORDS, skillGroup } from '../../formats/skillWords';
-import { civilDateAt, dateInWords } from '../clock';
+import { dateInWords } from '../clock';
 import { a5, BLACK, INK, innerWidth, MARGIN, RULE, sent } from './a5';
 import { WEEKS, type Learner } from './learners';
 
 const ROW = 24;
 const NAME_WIDTH = 124;
 
-export function learnerPdf(learner: Learner, nowMs: number): ReadableStream<Uint8Array> {
+/** @param on the studio’s civil date */
+export function learnerPdf(learner: Learner, on: string): ReadableStream<Uint8Array> {
   const doc = a5('Practice record');
   const width = innerWidth(doc);
   doc.font('bold').fontSize(18).fillColor(BLACK).text(`${learner.name}, practice record`);
   doc.font('text').fontSize(9.5);
-  doc
-    .text(`${dateInWords(civilDateAt(nowMs, 'UTC'))}; planned at the level “${HAND_WORDS[learner.level]}”.`)
-    .moveDown(0.6);
+  doc.text(`${dateInWords(on)}; planned at the level “${HAND_WORDS[learner.level]}”.`).moveDown(0.6);
   doc
     .fontSize(8)
     .text('Share right by the week, the present one last; the height of a bar is the share, the number how many.');

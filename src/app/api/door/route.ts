@@ -5,6 +5,7 @@ import { errorResponse, toResponse } from '@/server/http/answers';
 import { route } from '@/server/http/route';
 import { ask } from '@/server/http/write';
 import { comeIn, tabletOf } from '@/server/tablets';
+import { noteDone } from '@/server/trail';
 
 /** Opens a browser that the server does not know yet. Not one transaction: a wrong PIN is counted although refused. */
 export const { GET, POST, PUT, PATCH, DELETE } = route({
@@ -13,6 +14,6 @@ export const { GET, POST, PUT, PATCH, DELETE } = route({
       const tablet = tabletOf(request);
       return tablet === null
         ? errorResponse(401, 'no-cookie', 'This browser keeps no cookie: without one it cannot be told again.')
-        : toResponse(comeIn(getDb(), tablet, pin, nowMs()));
+        : toResponse(noteDone(getDb(), request, comeIn(getDb(), tablet, pin, nowMs())));
     }),
 });

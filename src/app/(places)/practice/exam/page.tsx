@@ -3,12 +3,10 @@ import { ExamsPage } from '@/features/exam/ExamsPage.client';
 import { nowMs } from '@/server/clock';
 import { getDb } from '@/server/db/client';
 import { loadExams } from '@/server/services/exams';
-import { topBarFacts } from '@/server/topBar';
 
 export const metadata: Metadata = { title: 'Examination' };
 export const dynamic = 'force-dynamic';
 
-export default async function Page() {
-  const { person } = await topBarFacts(getDb());
-  return <ExamsPage view={loadExams(getDb(), nowMs())} person={person} />;
+export default function Page() {
+  return <ExamsPage view={loadExams(getDb(), nowMs())} />;
 }

@@ -5,6 +5,7 @@ import { toResponse } from '@/server/http/answers';
 import { route } from '@/server/http/route';
 import { ask } from '@/server/http/write';
 import { changePin, loadHouse, type PinChange } from '@/server/services/house';
+import { noteDone } from '@/server/trail';
 
 export const dynamic = 'force-dynamic';
 
@@ -12,7 +13,7 @@ export const dynamic = 'force-dynamic';
 export const { GET, POST, PUT, PATCH, DELETE } = route({
   POST: (request) =>
     ask<PinChange>(request, pinRequest, (change) => {
-      const done = changePin(getDb(), change, nowMs());
+      const done = noteDone(getDb(), request, changePin(getDb(), change, nowMs()));
       return toResponse(done.ok ? loadHouse(getDb()) : done);
     }),
 });
