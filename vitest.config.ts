@@ -1,4 +1,6 @@
-import { availableParallelism } from 'node:os';
+import { mkdtempSync } from 'node:fs';
+import { availableParallelism, tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vitest/config';
 
@@ -20,6 +22,8 @@ export default defineConfig({
     maxWorkers: Math.max(2, availableParallelism() - 1),
     // one world per worker: modules and the demo studio are loaded once, not once a file (6.3 → 3.9 min here)
     isolate: false,
+    // a route that is asked by a test opens no studio of this machine
+    env: { STRICKLE_DB: join(mkdtempSync(join(tmpdir(), 'strickle-unit-')), 'studio.sqlite') },
     testTimeout: 120_000,
     hookTimeout: 60_000,
     passWithNoTests: false,

@@ -2,6 +2,8 @@
 // page may run scripts. The outermost door (scripts/doors.mjs) has turned away what is not of this machine.
 
 import { NextResponse, type NextRequest } from 'next/server';
+import { refusalOf, verdictOf } from './server/auth/guard';
+import { signsIn } from './server/auth/sessions';
 import { nowMs } from './server/clock';
 import { getDb } from './server/db/client';
 import { isToken, newToken, TABLET_COOKIE, tabletCookie, tabletState } from './server/tablets';
@@ -10,6 +12,7 @@ const refusal = (status: number, code: string, message: string): NextResponse =>
   NextResponse.json({ error: { code, message, details: [] } }, { status, headers: { 'cache-control': 'no-store' } });
 
 const DOOR = '/door';
+const isDoor = (pathname: string): boolean => pathname === DOOR || pathname.startsWith(`/api${DOOR}`);
 
 /** Paths of the form that a locked tablet is with a client for. */
 function isOfForm(pathname: string, formId: string): boolean {
@@ -29,11 +32,27 @@ function instead(request: NextRequest, token: string): NextResponse | null {
       ? refusal(423, 'locked', 'This tablet is with a client. What you did here is kept and sent when it is back.')
       : goTo(`/form/${encodeURIComponent(state.formId)}`);
   }
-  if (state.kind === 'unknown') {
-    if (pathname === DOOR || pathname === `/api${DOOR}`) return null;
+  if (!signsIn(getDb()) && state.kind === 'unknown') {
+    if (isDoor(pathname)) return null;
     return isApi ? refusal(401, 'unknown-tablet', 'This browser is not known here: a PIN opens it.') : goTo(DOOR);
   }
-  return pathname === DOOR ? goTo('/') : null;
+  return byPerson(request, isApi, goTo);
+}
+
+/** By who has signed in, and what they may. */
+function byPerson(request: NextRequest, isApi: boolean, goTo: (path: string) => NextResponse): NextResponse | null {
+  const { pathname, search } = request.nextUrl;
+  const verdict = verdictOf(getDb(), request, nowMs());
+  if (verdict.kind === 'open') {
+    const isIn = verdict.who === null ? !signsIn(getDb()) : !verdict.who.rests;
+    return pathname === DOOR && isIn ? goTo('/') : null;
+  }
+  const { status, code, message } = refusalOf(verdict) ?? { status: 403, code: 'not-yours', message: '' };
+  if (isApi) return refusal(status, code, message);
+  if (verdict.kind === 'not-yours') {
+    return NextResponse.rewrite(new URL(`/door/closed?what=${verdict.what}`, request.url), { status });
+  }
+  return goTo(pathname === '/' ? DOOR : `${DOOR}?to=${encodeURIComponent(pathname + search)}`);
 }
 
 /** Nothing from elsewhere; scripts only with the nonce of this very page. */

@@ -5,9 +5,11 @@ import { connection } from 'next/server';
 import type { ReactNode } from 'react';
 import { getDb } from '@/server/db/client';
 import { readInOf } from '@/server/readIn';
+import { whoAtPage } from '@/server/topBar';
 import { COLOURS } from '@/ui/colours';
 import { AppTheme } from '@/ui/AppTheme.client';
 import { ROOM_COOKIE } from '@/ui/roomCookie';
+import { WhoHere } from '@/ui/Who.client';
 import '../../generated/colours.css';
 import '../../generated/antd.css';
 import './globals.css';
@@ -35,6 +37,7 @@ export default async function RootLayout({ children }: { readonly children: Reac
   // every page is made for its request: its scripts carry the nonce of that request (src/proxy.ts)
   await connection();
   const { heatUnit, lengthUnit, weightUnit } = readInOf(getDb());
+  const who = await whoAtPage(getDb());
   const isEvening = (await cookies()).get(ROOM_COOKIE)?.value === 'evening';
   return (
     // the button changes it without the server
@@ -48,7 +51,9 @@ export default async function RootLayout({ children }: { readonly children: Reac
       className={`${text.variable} ${heading.variable}`}
     >
       <body>
-        <AppTheme>{children}</AppTheme>
+        <WhoHere who={who}>
+          <AppTheme>{children}</AppTheme>
+        </WhoHere>
       </body>
     </html>
   );

@@ -122,6 +122,8 @@ function insertPast(tx: DbOrTx, client: DemoClient, day: string, random: Random,
   });
 }
 
+const trainedAs = (level: string) => (level === 'trainee' ? 'trainee' : 'practitioner');
+
 function insertPerson(tx: DbOrTx, client: DemoClient, day: string, nowMs: number): void {
   const hadVisits = client.intervals.length > 0;
   insertClient(tx, {
@@ -236,7 +238,7 @@ export function loadDemo(db: Db, nowMs: number): ServiceResult<{ readonly client
       .run();
     for (const p of PEOPLE) {
       tx.insert(people)
-        .values({ ...p, active: true })
+        .values({ ...p, active: true, role: p.id === 'ines' ? 'owner' : trainedAs(p.level) })
         .run();
     }
     for (const product of SHIPPED_PRODUCTS) {

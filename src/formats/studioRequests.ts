@@ -1,6 +1,7 @@
 // What the studio's settings and its first run send.
 
 import Joi from 'joi';
+import { ROLES } from '../core/doors';
 import { isCivilDate } from '../core/shared';
 import { weekHours } from './deskRequests';
 import { id, version, words, zoneRef } from './requestParts';
@@ -21,6 +22,9 @@ export const firstRequest = Joi.alternatives(
 ).required();
 
 const level = Joi.string().valid('trainee', 'practised', 'expert').required();
+const role = Joi.string()
+  .valid(...ROLES)
+  .required();
 export const houseRequest = Joi.alternatives(
   Joi.object({
     studio: Joi.object({
@@ -36,12 +40,13 @@ export const houseRequest = Joi.alternatives(
       humidityPct: Joi.number().min(0).max(100).required(),
     }).required(),
   }),
-  Joi.object({ newPerson: Joi.object({ name: name(60), level }).required() }),
+  Joi.object({ newPerson: Joi.object({ name: name(60), level, role }).required() }),
   Joi.object({
     person: Joi.object({
       id: id.required(),
       name: name(60),
       level,
+      role,
       active: Joi.boolean().required(),
       does: Joi.array().items(id).unique().max(200).allow(null).required(),
     }).required(),

@@ -15,6 +15,7 @@ const WORDS: readonly (readonly [RegExp, string])[] = [
   [/^(POST|PUT) \/api\/visits\/[\w-]+\/consult$/, 'Consultation written'],
   [/^(POST|PUT) \/api\/visits\/[\w-]+\/charts/, 'Chart written'],
   [/^(POST|PUT) \/api\/visits\/[\w-]+\/readings/, 'Reading written'],
+  [/^POST \/api\/visits\/[\w-]+\/vouch$/, 'A second person went on in spite of an answer'],
   [/^(POST|PUT) \/api\/visits\/[\w-]+\/close$/, 'Visit closed'],
   [/^(POST|PUT) \/api\/visits\/[\w-]+\/put-off$/, 'Visit put off'],
   [/^(POST|PUT) \/api\/visits\/[\w-]+\/incident$/, 'Incident written'],
@@ -26,9 +27,14 @@ const WORDS: readonly (readonly [RegExp, string])[] = [
   [/^(POST|PUT) \/api\/ledger/, 'Ledger written'],
   [/^(POST|PUT) \/api\/(pots|kitchen|shelf)/, 'Pots, kitchen or shelf written'],
   [/^(POST|PUT) \/api\/practice/, 'Practice written'],
+  [/^POST \/api\/studio\/sign-in$/, 'Signing in turned on or off'],
+  [/^POST \/api\/studio\/pin$/, 'PIN chosen or given'],
   [/^(POST|PUT) \/api\/(studio|prices|products|rules|hours|people|first)/, 'Studio changed'],
   [/^(POST|PUT) \/api\/post/, 'Message written'],
+  [/^POST \/api\/door\/sign-in$/, 'Signed in'],
+  [/^POST \/api\/door\/out$/, 'Signed out'],
   [/^(POST|PUT) \/api\/door/, 'PIN given'],
+  [/^POST \/api\/me$/, 'Own PIN, passphrase or codes changed'],
 ];
 
 /** @param what method and path, as `POST /api/clients/saoirse` */

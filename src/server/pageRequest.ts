@@ -5,5 +5,11 @@ import { headers } from 'next/headers';
 export async function pageRequest(): Promise<Request | null> {
   const all = await headers();
   if (all.get('next-router-prefetch') !== null || all.get('purpose') === 'prefetch') return null;
-  return new Request('http://studio/', { headers: { cookie: all.get('cookie') ?? '' } });
+  return requestOf(all);
 }
+
+/** The same also where it is fetched ahead: for what must not be shown then either. */
+export const anyPageRequest = async (): Promise<Request> => requestOf(await headers());
+
+const requestOf = (all: Pick<Headers, 'get'>): Request =>
+  new Request('http://studio/', { headers: { cookie: all.get('cookie') ?? '' } });

@@ -5,6 +5,7 @@ import { readInOf } from './readIn';
 import 'server-only';
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
+import { ENDS_AFTER_MS } from './auth/sessions';
 import { civilDateAt, nowMs } from './clock';
 import { getDb, holdDb } from './db/client';
 import { databaseFile } from './env';
@@ -16,6 +17,7 @@ import { planInThreads } from './planning/planner';
 import { planThreads } from './planning/threads';
 import { warmUp } from './planning/warmUp';
 import { dropRequestsBefore } from './repos/groundRepo';
+import { dropSessionsBefore } from './repos/doorRepo';
 import { dropOldPlans } from './repos/planRepo';
 import { watchPots } from './pots/watch';
 import { readStudio } from './repos/studioRepo';
@@ -57,6 +59,7 @@ function care(): void {
     const today = civilDateAt(nowMs(), readStudio(db)?.timeZone ?? 'UTC');
     dropRequestsBefore(db, nowMs() - REQUESTS_KEPT_MS);
     dropOldPlans(db, nowMs() - LOOKS_KEPT_MS);
+    dropSessionsBefore(db, nowMs() - ENDS_AFTER_MS);
     beside('backup.ts', ['--day', today], 'the daily backup was not made');
   } catch (error) {
     log.error({ kind: error instanceof Error ? error.name : 'unknown' }, 'the hourly care failed');

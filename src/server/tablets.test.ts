@@ -36,23 +36,23 @@ describe('a tablet', () => {
     expect(tabletState(open.db, known, NOW)).toEqual({ kind: 'open' });
     expect(tabletState(open.db, fresh, NOW)).toEqual({ kind: 'unknown' });
   });
-  it('comes in with a PIN; wrong ones are counted together, whatever the cookie', () => {
+  it('comes in with a PIN; wrong ones are counted together, whatever the cookie', async () => {
     choosePin('2468');
     const token = newToken();
-    expect(comeIn(open.db, idOf(token), '1111', NOW).ok).toBe(false);
-    for (let k = 0; k < 2; k++) comeIn(open.db, idOf(newToken()), '1111', NOW);
-    const waiting = comeIn(open.db, idOf(token), '2468', NOW + 1000);
+    expect((await comeIn(open.db, idOf(token), '1111', NOW)).ok).toBe(false);
+    for (let k = 0; k < 2; k++) await comeIn(open.db, idOf(newToken()), '1111', NOW);
+    const waiting = await comeIn(open.db, idOf(token), '2468', NOW + 1000);
     expect(waiting.ok ? '' : waiting.error.message).toContain('wait');
     expect(tabletState(open.db, token, NOW)).toEqual({ kind: 'unknown' });
-    expect(comeIn(open.db, idOf(token), '2468', NOW + 600_000).ok).toBe(true);
+    expect((await comeIn(open.db, idOf(token), '2468', NOW + 600_000)).ok).toBe(true);
     expect(tabletState(open.db, token, NOW)).toEqual({ kind: 'open' });
   });
-  it('that is with a client stays locked to the form until it is taken back, also through the door', () => {
+  it('that is with a client stays locked to the form until it is taken back, also through the door', async () => {
     const token = newToken();
     lockTablet(open.db, idOf(token), 'form-1');
     choosePin('2468');
     expect(tabletState(open.db, token, NOW)).toEqual({ kind: 'locked', formId: 'form-1' });
-    expect(comeIn(open.db, idOf(token), '2468', NOW).ok).toBe(true);
+    expect((await comeIn(open.db, idOf(token), '2468', NOW)).ok).toBe(true);
     expect(tabletState(open.db, token, NOW)).toEqual({ kind: 'locked', formId: 'form-1' });
     openTablet(open.db, idOf(token));
     expect(tabletState(open.db, token, NOW)).toEqual({ kind: 'open' });

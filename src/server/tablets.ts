@@ -4,20 +4,19 @@
 import 'server-only';
 import { createHash, randomBytes } from 'node:crypto';
 import { ok } from '../core/shared';
-import { cookieOf } from './acting';
+import { DOOR, forgetTries, takeTry } from './auth/tries';
+import { cookieOf } from './cookies';
 import { nowMs } from './clock';
 import type { Db } from './db/openDatabase';
 import { refused, type ServiceResult } from './errors';
 import { putTablet, readTablet } from './repos/groundRepo';
 import { anyPin } from './repos/studioRepo';
-import { personOfPin, waitAfterMs } from './services/pin';
+import { personOfPin } from './services/pin';
 
 export const TABLET_COOKIE = 'strickle-tablet';
 /** Browsers keep no cookie longer than 400 days; it begins anew with every page. */
 const KEPT_S = 400 * 86_400;
 const TOKEN = /^[A-Za-z0-9_-]{32,64}$/;
-/** Under this id wrong PINs of browsers that are not known are counted together: a new cookie is no new try. */
-const DOOR = 'door';
 
 export const newToken = (): string => randomBytes(32).toString('base64url');
 export const isToken = (text: string | undefined): text is string => text !== undefined && TOKEN.test(text);
@@ -59,26 +58,12 @@ export function openTablet(db: Db, tablet: string): void {
   putTablet(db, tablet, nowMs(), { lockedForm: null, knownSinceMs: nowMs() });
 }
 
-/** Why no PIN is taken at the studio's door now; null where one is. */
-export function pinWait(db: Db, atMs: number): string | null {
-  const door = readTablet(db, DOOR);
-  if (!door || atMs >= door.pinWaitUntilMs) return null;
-  return `Too many wrong PINs: wait ${Math.ceil((door.pinWaitUntilMs - atMs) / 1000)} seconds.`;
-}
-export function countWrongPin(db: Db, atMs: number): void {
-  const wrong = (readTablet(db, DOOR)?.wrongPins ?? 0) + 1;
-  putTablet(db, DOOR, atMs, { wrongPins: wrong, pinWaitUntilMs: atMs + waitAfterMs(wrong) });
-}
-
 /** Opens a browser that is not known with a PIN of the studio. Wrong ones are counted, and make the next wait. */
-export function comeIn(db: Db, tablet: string, pin: string, atMs: number): ServiceResult<null> {
-  const wait = pinWait(db, atMs);
-  if (wait !== null) return refused(wait, 'pin');
-  if (personOfPin(db, pin) === null) {
-    countWrongPin(db, atMs);
-    return refused('That is not a PIN of this studio.', 'pin');
-  }
-  putTablet(db, DOOR, atMs, { wrongPins: 0, pinWaitUntilMs: 0 });
+export async function comeIn(db: Db, tablet: string, pin: string, atMs: number): Promise<ServiceResult<null>> {
+  const tried = takeTry(db, DOOR, atMs, 'pin');
+  if (!tried.ok) return tried;
+  if ((await personOfPin(db, pin)) === null) return refused('That is not a PIN of this studio.', 'pin');
+  forgetTries(db, DOOR, atMs);
   const row = readTablet(db, tablet);
   // one that is with a client stays so: its own page takes it back
   putTablet(db, tablet, atMs, { knownSinceMs: atMs, lockedForm: row?.lockedForm ?? null });

@@ -1,6 +1,9 @@
 import 'server-only';
-import { cookies } from 'next/headers';
-import { PERSON_COOKIE } from './acting';
+import { may, REST_AFTER_MIN, type Who } from '../core/doors';
+import { actingPerson, signedIn } from './acting';
+import { roleOf } from './auth/guard';
+import { signsIn } from './auth/sessions';
+import { anyPageRequest } from './pageRequest';
 import type { Db } from './db/openDatabase';
 import { nowMs } from './clock';
 import { livePots } from './pots/live';
@@ -16,12 +19,28 @@ export async function topBarFacts(db: Db): Promise<{
   readonly pots: readonly LivePot[];
 }> {
   const people = readPeople(db).map(({ id, name }) => ({ id, name }));
-  const said = (await cookies()).get(PERSON_COOKIE)?.value;
+  const said = actingPerson(db, await anyPageRequest());
   return {
     people,
     person: people.find((p) => p.id === said)?.id ?? null,
     atMs: nowMs(),
     timeZone: readStudio(db)?.timeZone ?? 'UTC',
     pots: livePots(db, nowMs()),
+  };
+}
+
+/** Who has signed in, for what a page shows of itself. */
+export async function whoAtPage(db: Db): Promise<Who> {
+  if (!signsIn(db)) return { role: 'owner', name: null, restAfterMin: null, seconds: [] };
+  const request = await anyPageRequest();
+  const who = signedIn(db, request);
+  const role = roleOf(db, request);
+  const seconds =
+    who === null || may(role, 'override')
+      ? []
+      : readPeople(db).filter((p) => p.pinHash !== null && may(p.role, 'override'));
+  return {
+    ...{ role, name: who?.name ?? null, restAfterMin: who === null ? null : REST_AFTER_MIN[role] },
+    seconds: seconds.map(({ id, name }) => ({ id, name })),
   };
 }

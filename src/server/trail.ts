@@ -52,6 +52,12 @@ export function noteDone<T extends { readonly ok: boolean }>(db: Db, request: Re
   return done;
 }
 
+/** Somebody has signed in: who it is stands in no cookie of that request yet. */
+export function noteSignIn(db: Db, personId: string, tablet: string): void {
+  const line = { atMs: nowMs(), personId, tablet: tablet.slice(0, TABLET_LETTERS) };
+  db.transaction((tx) => noteTrail(tx, { ...line, kind: 'write', what: 'POST /api/door/sign-in' }));
+}
+
 /** Looks at the same notes from the same tablet within this time are one look. */
 const ONE_LOOK_MS = 10 * 60_000;
 const MOST_LOOKS = 2000;

@@ -3,7 +3,9 @@
 import { Dropdown } from 'antd';
 import { useRouter } from 'next/navigation';
 import { markOf } from './marks';
+import { sendJson } from './sendJson';
 import styles from './TopBar.module.css';
+import { useWho } from './Who.client';
 
 interface Props {
   readonly people: readonly { readonly id: string; readonly name: string }[];
@@ -13,25 +15,38 @@ interface Props {
 /** Who stands at this tablet, by their mark: changes of cards and rules are written down under this name. */
 export function AtTablet({ people, person }: Props) {
   const router = useRouter();
+  const { name: signedIn } = useWho();
   if (people.length === 0) return null;
+  const name = people.find((p) => p.id === person)?.name;
   const choose = (id: string): void => {
     document.cookie = `strickle-person=${encodeURIComponent(id)}; path=/; max-age=${id === '' ? 0 : 31_536_000}; samesite=strict`;
     router.refresh();
   };
-  const name = people.find((p) => p.id === person)?.name;
+  const names = {
+    selectable: true,
+    selectedKeys: person === null ? [] : [person],
+    items: [
+      ...people.map((p) => ({ key: p.id, label: p.name })),
+      ...(person === null ? [] : [{ key: '', label: 'Not said' }]),
+    ],
+    onClick: ({ key }: { readonly key: string }) => choose(key),
+  };
+  const own = {
+    items: [
+      { key: 'me', label: `${name ?? signedIn}: PIN and passphrase` },
+      { key: 'rest', label: 'Close this tablet until the PIN' },
+      { key: 'out', label: 'Sign out' },
+    ],
+    onClick: ({ key }: { readonly key: string }): void => {
+      if (key === 'me') return router.push('/me');
+      // the page goes whatever the server says: nothing is to be seen any more
+      void sendJson('POST', key === 'rest' ? '/api/door/rest' : '/api/door/out', {}).then(() =>
+        window.location.assign('/door'),
+      );
+    },
+  };
   return (
-    <Dropdown
-      trigger={['click']}
-      menu={{
-        selectable: true,
-        selectedKeys: person === null ? [] : [person],
-        items: [
-          ...people.map((p) => ({ key: p.id, label: p.name })),
-          ...(person === null ? [] : [{ key: '', label: 'Not said' }]),
-        ],
-        onClick: ({ key }) => choose(key),
-      }}
-    >
+    <Dropdown trigger={['click']} menu={signedIn === null ? names : own}>
       <button
         type="button"
         className={styles.person}

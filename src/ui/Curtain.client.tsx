@@ -2,9 +2,12 @@
 
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { createPortal } from 'react-dom';
+import { PinPad } from './PinPad.client';
+import { getJson, sendJson } from './sendJson';
 import { useKeys } from './useKeys';
 import { useMounted } from './useMounted';
 import styles from './Curtain.module.css';
+import { useWho } from './Who.client';
 
 const DRAW = 'strickle-draw-curtain';
 /** Held this long it opens: a sleeve that brushes the glass does not. */
@@ -13,15 +16,36 @@ const LIFTING_KEYS = ['.', 'Enter', ' '];
 
 /**
  * The privacy curtain: one key or one tap hides everything; what lies behind can neither be reached nor read out. It is
- * lifted by holding it for a second.
+ * lifted by holding it for a second, and by a PIN where people sign in.
  */
 export function Curtain() {
   const dialog = useRef<HTMLDialogElement>(null);
   const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
   const [holding, setHolding] = useState(false);
+  const [asks, setAsks] = useState(false);
+  const { name } = useWho();
   const mounted = useMounted();
   const draw = (): void => {
-    if (!dialog.current?.open) dialog.current?.showModal();
+    if (dialog.current?.open) return;
+    dialog.current?.showModal();
+    if (name !== null) void rest();
+  };
+  /** A reload lifts no curtain: the server asks for the PIN too, but with wax on skin. */
+  const rest = async (): Promise<void> => {
+    const here = await getJson<{ isWaxOnSkin: boolean }>('/api/door/here');
+    if (here.ok && !here.value.isWaxOnSkin) await sendJson('POST', '/api/door/rest', {});
+  };
+  const open = (): void => {
+    setAsks(false);
+    dialog.current?.close();
+  };
+  /** Where people sign in only who has lifts it; with wax on skin nobody is asked for anything. */
+  const lift = async (): Promise<void> => {
+    if (name === null) return open();
+    const here = await getJson<{ isWaxOnSkin: boolean }>('/api/door/here');
+    const isAtTable = window.location.pathname.endsWith('/work');
+    if (here.ok ? here.value.isWaxOnSkin : here.error.code === 'away' && isAtTable) return open();
+    setAsks(true);
   };
   const letGo = (): void => {
     if (timer.current) clearTimeout(timer.current);
@@ -33,17 +57,17 @@ export function Curtain() {
     setHolding(true);
     timer.current = setTimeout(() => {
       letGo();
-      dialog.current?.close();
+      void lift();
     }, HOLD_MS);
   };
   useKeys({ '.': draw });
   useEffect(() => {
     window.addEventListener(DRAW, draw);
     return () => window.removeEventListener(DRAW, draw);
-  }, []);
+  });
   if (!mounted) return null;
   const onKeyDown = (event: KeyboardEvent): void => {
-    if (!LIFTING_KEYS.includes(event.key)) return;
+    if (asks || !LIFTING_KEYS.includes(event.key)) return;
     event.preventDefault();
     // the key that drew it repeats while it is still down
     if (!event.repeat) hold();
@@ -53,6 +77,7 @@ export function Curtain() {
     // eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions
     <dialog
       ref={dialog}
+      data-curtain
       className={styles.curtain}
       aria-label="Privacy curtain"
       onCancel={(e) => e.preventDefault()}
@@ -60,8 +85,15 @@ export function Curtain() {
       onKeyDown={onKeyDown}
       onKeyUp={letGo}
     >
+      {asks ? (
+        <div className={styles.asks}>
+          <p>{name} lifts the curtain.</p>
+          <PinPad url="/api/door/lift" does="Lift" onOpened={open} onClose={() => setAsks(false)} />
+        </div>
+      ) : null}
       <button
         type="button"
+        hidden={asks}
         className={styles.lift}
         data-holding={holding}
         onPointerDown={hold}

@@ -10,6 +10,8 @@ const MOST_DIGITS = 8;
 interface Props<T> {
   /** Where the PIN is sent. */
   readonly url: string;
+  /** What is sent with it. */
+  readonly more?: Readonly<Record<string, unknown>>;
   /** What the key does that sends it. */
   readonly does: string;
   readonly onOpened: (answer: T) => void;
@@ -19,7 +21,7 @@ interface Props<T> {
 }
 
 /** A practitioner's PIN: four to eight digits, large enough for gloves. */
-export function PinPad<T>({ url, does, onOpened, onClose, closeWords = 'Back' }: Props<T>) {
+export function PinPad<T>({ url, more, does, onOpened, onClose, closeWords = 'Back' }: Props<T>) {
   const [pin, setPin] = useState('');
   const [fault, setFault] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
@@ -27,7 +29,7 @@ export function PinPad<T>({ url, does, onOpened, onClose, closeWords = 'Back' }:
   const open = async (): Promise<void> => {
     if (pin.length < 4 || busy) return;
     setBusy(true);
-    const sent = await sendJson<T>('POST', url, { pin });
+    const sent = await sendJson<T>('POST', url, { ...more, pin });
     setBusy(false);
     setPin('');
     if (sent.ok) onOpened(sent.value);

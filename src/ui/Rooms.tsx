@@ -1,4 +1,7 @@
+'use client';
+
 import Link from 'next/link';
+import { opensTo, useWho } from './Who.client';
 import styles from './Rooms.module.css';
 
 const PLACES = {
@@ -28,9 +31,12 @@ interface Props<P extends Place> {
 
 /** The rooms of a place, as words at the right of the heading. */
 export function Rooms<P extends Place>({ of, here }: Props<P>) {
+  const { role } = useWho();
+  const open = PLACES[of].filter((r) => opensTo(role, r.href));
+  if (open.length < 2) return null;
   return (
     <nav className={styles.rooms} aria-label="Rooms">
-      {PLACES[of].map((r) => (
+      {open.map((r) => (
         <Link key={r.href} href={r.href} aria-current={r.href === here ? 'page' : undefined}>
           {r.name}
         </Link>

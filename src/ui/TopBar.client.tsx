@@ -9,17 +9,33 @@ import { Mark } from './Mark';
 import { Curtain, CurtainButton } from './Curtain.client';
 import { RoomButton } from './Room.client';
 import { useKeys } from './useKeys';
+import { opensTo, useWho } from './Who.client';
+import { may, type Role } from '@/core/doors';
 import { useRouter } from 'next/navigation';
 import styles from './TopBar.module.css';
 
-const PLACES = [
+interface PlaceLink {
+  readonly href: string;
+  readonly name: string;
+  /** Its room for whom the place itself is not open. */
+  readonly or?: { readonly href: string; readonly name: string };
+}
+const PLACES: readonly PlaceLink[] = [
   { href: '/', name: 'Today' },
   { href: '/clients', name: 'Clients' },
-  { href: '/pots', name: 'Pots' },
+  { href: '/pots', name: 'Pots', or: { href: '/shelf', name: 'Shelf' } },
   { href: '/practice', name: 'Practice' },
-  { href: '/ledger', name: 'Ledger' },
+  { href: '/ledger', name: 'Ledger', or: { href: '/ledger/day', name: 'Ledger' } },
   { href: '/studio', name: 'Studio' },
-] as const;
+];
+
+/** The places of a role, each by the room that is open to it. */
+const placesOf = (role: Role) =>
+  PLACES.flatMap(({ href: of, name, or }) => {
+    if (of === '/studio' && !may(role, 'read')) return [];
+    if (opensTo(role, of)) return [{ of, href: of, name }];
+    return or && opensTo(role, or.href) ? [{ of, ...or }] : [];
+  });
 
 /** The place that a page belongs to. */
 function placeOf(path: string): string {
@@ -49,6 +65,7 @@ export function TopBar({ atMs, timeZone, people, person, children }: Props) {
   const path = usePathname();
   const router = useRouter();
   const here = placeOf(path);
+  const { role } = useWho();
   useKeys({
     t: () => router.push('/'),
     '/': (event) => {
@@ -76,8 +93,8 @@ export function TopBar({ atMs, timeZone, people, person, children }: Props) {
         <span>Strickle</span>
       </Link>
       <nav className={styles.places} aria-label="Places">
-        {PLACES.map((p) => (
-          <Link key={p.href} href={p.href} className={styles.place} aria-current={here === p.href ? 'page' : undefined}>
+        {placesOf(role).map((p) => (
+          <Link key={p.of} href={p.href} className={styles.place} aria-current={here === p.of ? 'page' : undefined}>
             {p.name}
           </Link>
         ))}

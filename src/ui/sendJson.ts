@@ -73,5 +73,5 @@ export function notTaken({ code, message, details }: WireError, nothing = 'Nothi
 }
 
 /** Errors that pass by themselves; everything else is an answer. */
-const PASSING = ['away', 'internal', 'busy', 'no-room', 'locked', 'unknown-tablet'];
+const PASSING = ['away', 'internal', 'busy', 'no-room', 'locked', 'unknown-tablet', 'signed-out'];
 export const isPassing = (error: WireError): boolean => PASSING.includes(error.code);

@@ -3,7 +3,9 @@ import { redirect } from 'next/navigation';
 import { isCivilDate } from '@/core/shared';
 import { TodayView } from '@/features/today/TodayView.client';
 import { nowMs } from '@/server/clock';
+import { pageRole } from '@/server/auth/guard';
 import { getDb } from '@/server/db/client';
+import { todayAtDesk } from '@/server/services/atDesk';
 import { isFirstRun } from '@/server/services/firstRun';
 import { loadToday } from '@/server/services/today';
 import { todayPots } from '@/server/services/todayPots';
@@ -23,5 +25,6 @@ export default async function TodayPage({
   const day = loadToday(getDb(), atMs, typeof on === 'string' && isCivilDate(on) ? on : undefined);
   if (!day.ok) return <NoStudio />;
   const { date, today } = day.value;
-  return <TodayView today={day.value} pots={date === today ? todayPots(getDb(), date, atMs) : null} />;
+  const seen = (await pageRole(getDb())) === 'desk' ? todayAtDesk(day.value) : day.value;
+  return <TodayView today={seen} pots={date === today ? todayPots(getDb(), date, atMs) : null} />;
 }

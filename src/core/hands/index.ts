@@ -18,6 +18,7 @@ export type { Incident, IncidentDone, IncidentKind, IncidentTold } from './incid
 export { MOST_PASSES } from './addedRound';
 export type { AddedRound, AddedStrip } from './addedRound';
 export { liveTable, pressingStrip } from './live';
+export { waxLies } from './lies';
 export { bringsWax, deeds, hasBegun, standing, MARKS, TABLE_EVENT_KINDS } from './tableEvents';
 export { isJustTested } from './wristTest';
 export { earlyBy, isArmed, press, type Armed } from './brake';

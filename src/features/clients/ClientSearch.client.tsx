@@ -4,6 +4,7 @@ import { Alert, Button, Checkbox, Input } from 'antd';
 import Link from 'next/link';
 import { useEffect, useRef, useState } from 'react';
 import type { ClientLine } from '@/server/services/clientSearch';
+import { useMay } from '@/ui/Who.client';
 import { ImportClients } from './ImportClients.client';
 import { DueWords } from './DueWords';
 import { NewClient } from './NewClient.client';
@@ -17,6 +18,7 @@ export function ClientSearch({
   readonly first: readonly ClientLine[];
   readonly timeZone: string;
 }) {
+  const mayTakeOut = useMay('tables');
   const [query, setQuery] = useState('');
   const [lines, setLines] = useState(first);
   const [away, setAway] = useState(false);
@@ -60,9 +62,9 @@ export function ClientSearch({
           <Button type="primary" onClick={() => setAdding(true)}>
             New client
           </Button>
-          <Button onClick={() => setImporting(true)}>Import</Button>
+          {mayTakeOut ? <Button onClick={() => setImporting(true)}>Import</Button> : null}
           <Button href="/ready">Who is ready when</Button>
-          <Button href="/api/clients/export">Export</Button>
+          {mayTakeOut ? <Button href="/api/clients/export">Export</Button> : null}
         </span>
       </div>
       <Input

@@ -7,6 +7,7 @@ import { onBoxes } from '@/features/visit/sync/store';
 import { clockSkewMs, onSkew, SKEW_SAID_MS } from '@/ui/tabletClock';
 import { onLive } from './liveEvents';
 import styles from './Live.module.css';
+import { useRest } from './useRest';
 
 const AGAIN_MS = 20_000;
 /** Several writes of one act are one look. */
@@ -15,6 +16,7 @@ const LOOK_MS = 300;
 /** What every page does beside what it shows: sends what waits on this tablet, hears of others, minds the clock. */
 export function OnEveryPage({ follows = false }: { readonly follows?: boolean }) {
   const router = useRouter();
+  useRest();
   useEffect(() => {
     const send = (): void => void sendWaiting();
     send();

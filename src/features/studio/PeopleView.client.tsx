@@ -4,7 +4,9 @@ import { Button, Input, Select, Switch } from 'antd';
 import Link from 'next/link';
 import { useState } from 'react';
 import type { House } from '@/server/services/house';
+import { useWho } from '@/ui/Who.client';
 import { Said } from './Said';
+import { SignInPart } from './SignInPart.client';
 import { useHouse, type HouseActs } from './useHouse';
 import styles from './Studio.module.css';
 
@@ -15,13 +17,20 @@ const LEVELS: readonly { readonly value: Person['level']; readonly label: string
   { value: 'expert', label: 'expert' },
 ];
 
+const ROLE_WORDS: readonly { readonly value: Person['role']; readonly label: string }[] = [
+  { value: 'owner', label: 'owner' },
+  { value: 'practitioner', label: 'practitioner' },
+  { value: 'trainee', label: 'trainee' },
+  { value: 'desk', label: 'desk' },
+];
+
 /** Who works here: name, how practised the hand is, which services, PIN; nobody is taken away, only no longer here. */
 export function PeopleView({ first }: { readonly first: House }) {
   const acts = useHouse(first);
   const [name, setName] = useState('');
   const add = async (): Promise<void> => {
     const isAdded = await acts.act(
-      { newPerson: { name: name.trim(), level: 'practised' } },
+      { newPerson: { name: name.trim(), level: 'practised', role: 'practitioner' } },
       `${name.trim()} is here now.`,
     );
     if (isAdded) setName('');
@@ -33,6 +42,7 @@ export function PeopleView({ first }: { readonly first: House }) {
         How practised a hand is decides the largest strip and how many lie on the skin at once. Hours are set under{' '}
         <Link href="/hours">Hours</Link>.
       </p>
+      <SignInPart house={acts.house} />
       <Said said={acts.said} />
       <ul>
         {acts.house.people.map((p) => (
@@ -61,7 +71,7 @@ function PersonRow({ person, acts }: { readonly person: Person; readonly acts: H
   const [isPin, setIsPin] = useState(false);
   const set = (more: Partial<Person>): void => setDraft({ ...draft, ...more });
   const isChanged = JSON.stringify(draft) !== JSON.stringify(person);
-  const { id, name, level, active, does } = draft;
+  const { id, name, level, role, active, does } = draft;
   return (
     <li aria-label={person.name} className={styles.person} data-away={!person.active}>
       <span className={styles.initial} aria-hidden="true">
@@ -81,6 +91,13 @@ function PersonRow({ person, acts }: { readonly person: Person; readonly acts: H
           onChange={(l) => set({ level: l })}
           options={[...LEVELS]}
           style={{ width: 130 }}
+        />
+        <Select
+          aria-label={`What ${person.name} may do`}
+          value={role}
+          onChange={(r) => set({ role: r })}
+          options={[...ROLE_WORDS]}
+          style={{ width: 140 }}
         />
         <Switch
           checked={active}
@@ -109,7 +126,7 @@ function PersonRow({ person, acts }: { readonly person: Person; readonly acts: H
           type="primary"
           disabled={name.trim() === ''}
           onClick={() =>
-            void acts.act({ person: { id, name: name.trim(), level, active, does } }, `${name.trim()}: saved.`)
+            void acts.act({ person: { id, name: name.trim(), level, role, active, does } }, `${name.trim()}: saved.`)
           }
         >
           Save {person.name}
@@ -142,14 +159,17 @@ function PinChange({ person, acts, onDone }: PinProps) {
       style={{ width: 190 }}
     />
   );
-  const isFit = pin.length >= 4 && pin === again && (!person.hasPin || old.length >= 4);
+  // an owner who has signed in gives others a new one
+  const { name } = useWho();
+  const needsOld = person.hasPin && (name === null || name === person.name);
+  const isFit = pin.length >= 4 && pin === again && (!needsOld || old.length >= 4);
   const keep = async (): Promise<void> => {
     const done = `The PIN of ${person.name} is changed.`;
-    if (await acts.changePin({ id: person.id, old: person.hasPin ? old : null, pin }, done)) onDone();
+    if (await acts.changePin({ id: person.id, old: needsOld ? old : null, pin }, done)) onDone();
   };
   return (
     <div className={styles.weekday}>
-      {person.hasPin ? field('PIN until now', old, setOld) : null}
+      {needsOld ? field('PIN until now', old, setOld) : null}
       {field('New PIN', pin, setPin)}
       {field('New PIN again', again, setAgain)}
       <Button disabled={!isFit} onClick={() => void keep()}>

@@ -1,4 +1,7 @@
+'use client';
+
 import Link from 'next/link';
+import { opensTo, useWho } from '@/ui/Who.client';
 import styles from './Studio.module.css';
 
 const ROOMS = [
@@ -56,11 +59,12 @@ const ROOMS = [
 
 /** What the studio itself decides. */
 export function StudioView() {
+  const { role } = useWho();
   return (
     <section className={styles.page}>
       <h1>Studio</h1>
       <ul>
-        {ROOMS.map((r) => (
+        {ROOMS.filter((r) => opensTo(role, r.href)).map((r) => (
           <li key={r.href}>
             <h2>
               <Link href={r.href}>{r.name}</Link>

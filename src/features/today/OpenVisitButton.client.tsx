@@ -2,6 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useState, type FormEvent } from 'react';
+import { useMay } from '@/ui/Who.client';
 import { sendJson } from '@/ui/sendJson';
 import styles from './OpenVisit.module.css';
 
@@ -19,6 +20,7 @@ interface Props {
  */
 export function OpenVisitButton({ bookingId, visitId, label, quiet, className }: Props) {
   const router = useRouter();
+  const mayOpen = useMay('care');
   const [state, setState] = useState<'idle' | 'opening' | 'failed'>('idle');
   const open = async (event: FormEvent): Promise<void> => {
     event.preventDefault();
@@ -28,6 +30,7 @@ export function OpenVisitButton({ bookingId, visitId, label, quiet, className }:
     if (made.ok) router.push(`/visits/${made.value.visitId}`);
     else setState('failed');
   };
+  if (!mayOpen) return <span className={quiet ? undefined : className}>{quiet ? '' : label}</span>;
   return (
     <form method="post" action="/visits/open" className={styles.form} onSubmit={(e) => void open(e)}>
       <input type="hidden" name="bookingId" value={bookingId} />

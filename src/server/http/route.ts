@@ -1,6 +1,8 @@
 // A path with its methods: what it does not know it refuses in words, and what goes wrong in it is a plain answer.
 
 import 'server-only';
+import { refusalOf, verdictOf } from '../auth/guard';
+import { nowMs } from '../clock';
 import { errorResponse, unforeseen } from './answers';
 import { getDb } from '../db/client';
 import { isPlanWanted } from '../planning/planWanted';
@@ -27,6 +29,16 @@ export async function answered(run: () => Answer): Promise<Response> {
   }
 }
 
+/** The proxy has asked already; a route that is reached some other way asks for itself. */
+function refusedHere(request: Request): Response | null {
+  try {
+    const away = refusalOf(verdictOf(getDb(), request, nowMs()));
+    return away && errorResponse(away.status, away.code, away.message);
+  } catch (error) {
+    return unforeseen(error);
+  }
+}
+
 export function route<P = Record<string, never>>(methods: {
   readonly [M in Method]?: Handler<P>;
 }): Readonly<Record<Method, NextHandler<P>>> {
@@ -40,6 +52,8 @@ export function route<P = Record<string, never>>(methods: {
     const handler = methods[method];
     if (!handler) return refuse;
     return async (request, { params }) => {
+      const away = refusedHere(request);
+      if (away) return away;
       const answer = await answered(async () => handler(request, await params));
       const { pathname } = new URL(request.url);
       if (method === 'GET' && answer.ok && isHealthRead(pathname)) noteRead(getDb(), request, `GET ${pathname}`);

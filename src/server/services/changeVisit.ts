@@ -3,6 +3,7 @@
 
 import 'server-only';
 import { INSIDE, type ZoneId, zoneKey } from '../../core/anatomy';
+import type { Role } from '../../core/doors';
 import { caseFaults } from '../../core/plan';
 import { ok } from '../../core/shared';
 import { atomically, mustWrite } from '../db/atomically';
@@ -23,7 +24,7 @@ import {
 } from '../repos/visitRepo';
 import { loadBench, partsOf } from './bench';
 import { bodyOf, chartOnSheet } from './chartOnSheet';
-import { judgedNow, overrideFault } from './consultRules';
+import { aloneFault, judgedNow, overrideFault, vouched } from './consultRules';
 import { clientMarks, startingChart, zonePasts } from './history';
 import { zoneRefFault } from './openVisit';
 import { buildCase, slabFits } from './planCase';
@@ -60,20 +61,53 @@ function change(
   });
 }
 
-/** Saves the consultation; a confirmed one keeps the rules and the answer that it was judged by. */
+/**
+ * Saves the consultation; a confirmed one keeps the rules and the answer that it was judged by.
+ * @param role whose it is: a trainee does not go on alone in spite of an answer
+ */
 export function saveConsult(
   db: Db,
   visitId: string,
   body: { version: number; consult: Consult },
   nowMs: number,
+  role: Role = 'owner',
 ): ServiceResult<Saved> {
   const seen = { version: body.version, writtenAt: (visit: VisitRow) => visit.consultVersion };
   return change(db, visitId, seen, nowMs, (visit, next) => {
-    const fault = overrideFault(db, body.consult);
+    const fault = overrideFault(db, body.consult) ?? aloneFault(visit.consult, body.consult, role);
     if (fault) return fault;
-    const found = partsOf(db, { ...visit, consult: body.consult });
-    const judged = found && body.consult.confirmedAtMs !== null ? judgedNow(found.parts, nowMs) : null;
-    return ok({ consult: { ...body.consult, judged }, consultVersion: next });
+    const consult = { ...body.consult, overrides: vouched(visit.consult, body.consult) };
+    const found = partsOf(db, { ...visit, consult });
+    const judged = found && consult.confirmedAtMs !== null ? judgedNow(found.parts, nowMs) : null;
+    return ok({ consult: { ...consult, judged }, consultVersion: next });
+  });
+}
+
+export interface Vouched {
+  readonly code: string;
+  readonly zones: readonly (string | null)[];
+  readonly reason: string;
+}
+/** A second person goes on in spite of an answer, for somebody who may not alone. */
+export function vouch(
+  db: Db,
+  visitId: string,
+  { code, zones, reason }: Vouched,
+  { by, nowMs }: { readonly by: string; readonly nowMs: number },
+): ServiceResult<Saved> {
+  const visit = readVisit(db, visitId);
+  if (!visit) return notFound('visit');
+  const added = zones.map((zone) => ({ code, zone, reason, atMs: nowMs, by }));
+  const consult: Consult = {
+    ...visit.consult,
+    overrides: [...visit.consult.overrides.filter((o) => o.code !== code || !zones.includes(o.zone)), ...added],
+    confirmedAtMs: null,
+    judged: null,
+  };
+  const seen = { version: visit.version, writtenAt: (v: VisitRow) => v.consultVersion };
+  return change(db, visitId, seen, nowMs, (_, next) => {
+    const fault = overrideFault(db, consult);
+    return fault ?? ok({ consult, consultVersion: next });
   });
 }
 

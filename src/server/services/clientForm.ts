@@ -245,21 +245,22 @@ function putConsents(db: Db, visit: VisitRow, body: SignForm, nowMs: number): vo
  * Takes the tablet back with a practitioner's PIN; an unsigned form is kept as far as it was filled in. A wrong PIN is
  * counted, so this refusal is written down too.
  */
-export function takeBack(
+export async function takeBack(
   db: Db,
   formId: string,
   pin: string,
   nowMs: number,
-): ServiceResult<{ readonly visitId: string; readonly personId: string }> {
+): Promise<ServiceResult<{ readonly visitId: string; readonly personId: string }>> {
   const form = readForm(db, formId);
   if (!form) return notFound('form');
   if (nowMs < form.pinWaitUntilMs) {
     return refused(`Too many wrong PINs: wait ${Math.ceil((form.pinWaitUntilMs - nowMs) / 1000)} seconds.`, 'pin');
   }
-  const personId = personOfPin(db, pin);
+  // counted before it is looked at: many at once are no more than one after the other
+  const wrong = form.wrongPins + 1;
+  notePins(db, formId, wrong, nowMs + waitAfterMs(wrong));
+  const personId = await personOfPin(db, pin);
   if (personId === null) {
-    const wrong = form.wrongPins + 1;
-    notePins(db, formId, wrong, nowMs + waitAfterMs(wrong));
     return refused(
       readPeople(db).some((p) => p.pinHash !== null)
         ? 'That is not a PIN of this studio.'

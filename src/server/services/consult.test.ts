@@ -49,7 +49,7 @@ describe('the client’s form', () => {
     expect(JSON.stringify(raw.prepare('select * from people').all())).not.toContain('2468');
     raw.close();
   });
-  it('keeps every step, refuses a stale one, and goes on where it was when it is handed over anew', () => {
+  it('keeps every step, refuses a stale one, and goes on where it was when it is handed over anew', async () => {
     const { visitId, formId } = handed('lucia');
     const form = value(loadForm(open.db, formId));
     expect(form).toMatchObject({ state: 'filling', lastOn: null, clientName: 'Lúcia Penhallow' });
@@ -57,7 +57,7 @@ describe('the client’s form', () => {
       saveForm(open.db, formId, { version: form.version, data: answered({ page: 4, answers: [] }) }),
     );
     expect(code(saveForm(open.db, formId, { version: form.version, data: answered() }))).toBe('stale');
-    expect(value(takeBack(open.db, formId, '2468', NOW))).toEqual({ visitId, personId: 'ines' });
+    expect(value(await takeBack(open.db, formId, '2468', NOW))).toEqual({ visitId, personId: 'ines' });
     expect(pathOf(saveForm(open.db, formId, { version: version + 1, data: answered() }))).toBe('state');
     expect(value(handOver(open.db, visitId, { personId: 'ines' }, NOW)).formId).toBe(formId);
     expect(value(loadForm(open.db, formId)).data.page).toBe(4);
@@ -157,15 +157,15 @@ describe('the client’s form', () => {
     born(birthday(18, TODAY.slice(4)));
     expect(signForm(open.db, formId, signing(1, answered()), NOW).ok).toBe(true);
   });
-  it('is taken back with a PIN alone; wrong ones make the next try wait, longer each time', () => {
+  it('is taken back with a PIN alone; wrong ones make the next try wait, longer each time', async () => {
     const { formId } = handed('lucia');
-    for (let k = 0; k < 2; k++) expect(code(takeBack(open.db, formId, '1111', NOW))).toBe('refused');
+    for (let k = 0; k < 2; k++) expect(code(await takeBack(open.db, formId, '1111', NOW))).toBe('refused');
     expect(readForm(open.db, formId)?.pinWaitUntilMs).toBe(NOW);
-    takeBack(open.db, formId, '1111', NOW);
-    expect(code(takeBack(open.db, formId, '2468', NOW + 9_000))).toBe('refused');
-    takeBack(open.db, formId, '1111', NOW + 10_000);
-    expect(code(takeBack(open.db, formId, '2468', NOW + 29_000))).toBe('refused');
-    expect(value(takeBack(open.db, formId, '2468', NOW + 30_000)).personId).toBe('ines');
+    await takeBack(open.db, formId, '1111', NOW);
+    expect(code(await takeBack(open.db, formId, '2468', NOW + 9_000))).toBe('refused');
+    await takeBack(open.db, formId, '1111', NOW + 10_000);
+    expect(code(await takeBack(open.db, formId, '2468', NOW + 29_000))).toBe('refused');
+    expect(value(await takeBack(open.db, formId, '2468', NOW + 30_000)).personId).toBe('ines');
   });
   it('what was signed cannot be changed or deleted afterwards', () => {
     const { formId } = handed('lucia');

@@ -2,6 +2,7 @@
 // a visit.
 
 import 'server-only';
+import { may, type Role } from '../../core/doors';
 import { judgeCase } from '../../core/plan';
 import {
   checkRuleChange,
@@ -16,7 +17,7 @@ import {
 import { ok } from '../../core/shared';
 import { atomically } from '../db/atomically';
 import type { Db, DbOrTx } from '../db/openDatabase';
-import type { Consult, JudgedBy } from '../db/schema';
+import type { Consult, ConsultOverride, JudgedBy } from '../db/schema';
 import { civilDateAt } from '../clock';
 import { refused, type ServiceError, type ServiceResult } from '../errors';
 import { insertRuleChange, readPerson, readStudio, ruleChangesOf, type RuleChangeRow } from '../repos/studioRepo';
@@ -139,3 +140,30 @@ export function overrideFault(
     ? null
     : refused('This rule never gives way. Nothing was changed.', `consult.overrides[${wrong}].code`);
 }
+
+const isSame = (a: ConsultOverride, b: ConsultOverride): boolean =>
+  a.code === b.code && a.zone === b.zone && a.reason === b.reason;
+
+/** Refuses a new override of somebody who may not go on alone: a second person says so first. */
+export function aloneFault(
+  before: Pick<Consult, 'overrides'>,
+  after: Pick<Consult, 'overrides'>,
+  role: Role,
+): ReturnType<typeof refused> | null {
+  if (may(role, 'override')) return null;
+  const wrong = after.overrides.findIndex((o) => !before.overrides.some((b) => isSame(o, b)));
+  return wrong < 0
+    ? null
+    : refused('A practitioner says so too, with a PIN. Nothing was changed.', `consult.overrides[${wrong}]`);
+}
+
+/** The overrides with who vouched for them: as the server wrote it, whatever a tablet sends. */
+export const vouched = (
+  before: Pick<Consult, 'overrides'>,
+  after: Pick<Consult, 'overrides'>,
+): readonly ConsultOverride[] =>
+  after.overrides.map(({ code, zone, reason, atMs }) => {
+    const said = { code, zone, reason, atMs };
+    const by = before.overrides.find((b) => isSame(said, b))?.by;
+    return by === undefined ? said : { ...said, by };
+  });

@@ -28,14 +28,14 @@ const run = (): FirstRun => {
 };
 
 describe('the first run', () => {
-  it('keeps each step as it is taken, in any order, and ends once', () => {
+  it('keeps each step as it is taken, in any order, and ends once', async () => {
     expect(run().done).toEqual([]);
     expect(act({ shelf: { products: ['film-hard', 'sugar-firm'] } })).toBe('ok');
     expect(act({ name: { name: 'Low Tide', currency: 'GBP' } })).toBe('ok');
     expect(act({ you: { name: 'Mara', pin: '2468' } })).toBe('ok');
     expect(run()).toMatchObject({ studioName: 'Low Tide', currency: 'GBP', person: { name: 'Mara', hasPin: true } });
     expect(readProducts(open.db).map((p) => p.id)).toEqual(['film-hard', 'sugar-firm']);
-    expect(personOfPin(open.db, '2468')).toBe(readPeople(open.db)[0]?.id);
+    expect(await personOfPin(open.db, '2468')).toBe(readPeople(open.db)[0]?.id);
     expect(run().done).toEqual(['shelf', 'name', 'you']);
     expect(isFirstRun(open.db)).toBe(true);
     expect(act({ finish: true })).toBe('ok');

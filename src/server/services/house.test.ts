@@ -59,19 +59,28 @@ describe('the studio', () => {
 
 describe('people', () => {
   it('come, change, and go only when nothing of theirs lies ahead and somebody stays', () => {
-    expect(act({ newPerson: { name: 'Mara', level: 'trainee' } })).toBe('ok');
+    expect(act({ newPerson: { name: 'Mara', level: 'trainee', role: 'trainee' } })).toBe('ok');
     const mara = house().people.find((p) => p.name === 'Mara');
     expect(mara).toMatchObject({ level: 'trainee', active: true, hasPin: false, does: null });
-    const of = { id: mara?.id ?? '', name: 'Mara', level: 'expert' as const, does: null };
+    const of = {
+      id: mara?.id ?? '',
+      name: 'Mara',
+      level: 'expert' as const,
+      role: 'practitioner' as const,
+      does: null,
+    };
     expect(act({ person: { ...of, active: false } })).toBe('ok');
     expect(readPeople(open.db).map((p) => p.name)).not.toContain('Mara');
-    expect(act({ person: { id: 'ines', name: 'Ines', level: 'practised', active: false, does: null } })).toContain(
-      'ahead',
-    );
+    const bao = { id: 'bao', name: 'Bao', level: 'expert' as const, role: 'practitioner' as const, does: null };
+    expect(act({ person: { ...bao, active: false } })).toContain('ahead');
+    const ines = { id: 'ines', name: 'Ines', level: 'practised' as const, active: true, does: null };
+    expect(act({ person: { ...ines, role: 'desk' } })).toBe('One owner has to stay.');
+    expect(act({ person: { ...bao, role: 'owner', active: true } })).toBe('ok');
+    expect(act({ person: { ...ines, role: 'desk' } })).toBe('ok');
     expect(readPeople(open.db).map((p) => p.name)).toContain('Ines');
   });
   it('do the services that are said, and are booked for no others', () => {
-    const rook = { id: 'rook', name: 'Rook', level: 'trainee' as const, active: true };
+    const rook = { id: 'rook', name: 'Rook', level: 'trainee' as const, role: 'trainee' as const, active: true };
     expect(act({ person: { ...rook, does: ['underarms'] } })).toBe('ok');
     const wanted = (service: string): string => {
       const asked = bookingWanted(open.db, { clientId: 'ottilie', personId: 'rook', services: [service] });
@@ -83,18 +92,18 @@ describe('people', () => {
     expect(act({ person: { ...rook, does: null } })).toBe('ok');
     expect(wanted('brows')).toBe('ok');
   });
-  it('change their PIN with the one until now; wrong ones are counted and make the next wait', () => {
-    const change = (old: string | null, pin: string, atMs = NOW): string => {
-      const done = changePin(open.db, { id: 'ines', old, pin }, atMs);
+  it('change their PIN with the one until now; wrong ones are counted and make the next wait', async () => {
+    const change = async (old: string | null, pin: string, atMs = NOW): Promise<string> => {
+      const done = await changePin(open.db, { id: 'ines', old, pin }, atMs);
       return done.ok ? 'ok' : done.error.message;
     };
-    expect(change(null, '2468')).toBe('ok');
-    expect(personOfPin(open.db, '2468')).toBe('ines');
-    for (let k = 0; k < 3; k++) expect(change('0000', '1111')).toContain('until now');
-    expect(change('2468', '1111')).toContain('wait');
-    expect(change('2468', '1357', NOW + 20_000)).toBe('ok');
-    expect(personOfPin(open.db, '1357')).toBe('ines');
-    expect(personOfPin(open.db, '2468')).toBeNull();
+    expect(await change(null, '2468')).toBe('ok');
+    expect(await personOfPin(open.db, '2468')).toBe('ines');
+    for (let k = 0; k < 3; k++) expect(await change('0000', '1111')).toContain('until now');
+    expect(await change('2468', '1111')).toContain('wait');
+    expect(await change('2468', '1357', NOW + 20_000)).toBe('ok');
+    expect(await personOfPin(open.db, '1357')).toBe('ines');
+    expect(await personOfPin(open.db, '2468')).toBeNull();
   });
 });
 

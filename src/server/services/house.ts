@@ -3,7 +3,10 @@
 import 'server-only';
 import { randomUUID } from 'node:crypto';
 import type { ServiceZone } from '../../core/agreement';
+import type { Role } from '../../core/doors';
 import { ok } from '../../core/shared';
+import { fits, keep } from '../auth/secrets';
+import { DOOR, forgetTries, takeTry } from '../auth/tries';
 import { atomically } from '../db/atomically';
 import type { Db } from '../db/openDatabase';
 import { readIn, tellReadIn, type ReadIn } from '../readIn';
@@ -18,11 +21,10 @@ import {
   renameStudio,
   updatePerson,
 } from '../repos/houseRepo';
+import { dropSessionsOf } from '../repos/doorRepo';
 import { lastEntrySeq } from '../repos/ledgerRepo';
 import { readServices, readStudio, setPin, setSettings, type PersonRow, type StudioRow } from '../repos/studioRepo';
-import { countWrongPin, pinWait } from '../tablets';
 import { zoneRefFault } from './openVisit';
-import { hashPin, pinFits } from './pin';
 import { isTimeZone } from './timeZone';
 
 const YEAR_MS = 366 * 86_400_000;
@@ -34,8 +36,11 @@ export interface House extends ReadIn {
   readonly firstWeekday: number;
   readonly roomC: number;
   readonly humidityPct: number;
-  readonly people: readonly (Pick<PersonRow, 'id' | 'name' | 'level' | 'active'> & {
+  /** True where everybody signs in. */
+  readonly signsIn: boolean;
+  readonly people: readonly (Pick<PersonRow, 'id' | 'name' | 'level' | 'active' | 'role'> & {
     readonly hasPin: boolean;
+    readonly hasPassphrase: boolean;
     /** Services that they do; null = all. */
     readonly does: readonly string[] | null;
   })[];
@@ -55,9 +60,10 @@ export function loadHouse(db: Db): ServiceResult<House> {
   return ok({
     ...{ name, timeZone, currency, studioVersion: version, firstWeekday: settings.firstWeekday ?? 0 },
     ...readIn(settings),
-    ...{ roomC: settings.roomC, humidityPct: settings.humidityPct },
+    ...{ roomC: settings.roomC, humidityPct: settings.humidityPct, signsIn: settings.signsIn === true },
     people: everybody(db).map((p) => ({
-      ...{ id: p.id, name: p.name, level: p.level, active: p.active, hasPin: p.pinHash !== null },
+      ...{ id: p.id, name: p.name, level: p.level, active: p.active, role: p.role },
+      ...{ hasPin: p.pinHash !== null, hasPassphrase: p.passHash !== null },
       does: settings.servicesOf?.[p.id] ?? null,
     })),
     services: readServices(db),
@@ -76,12 +82,13 @@ export type HouseAct =
         readonly humidityPct: number;
       };
     }
-  | { readonly newPerson: { readonly name: string; readonly level: PersonRow['level'] } }
+  | { readonly newPerson: { readonly name: string; readonly level: PersonRow['level']; readonly role: Role } }
   | {
       readonly person: {
         readonly id: string;
         readonly name: string;
         readonly level: PersonRow['level'];
+        readonly role: Role;
         readonly active: boolean;
         readonly does: readonly string[] | null;
       };
@@ -138,7 +145,7 @@ function saveStudio(
 function savePerson(
   db: Db,
   studio: StudioRow,
-  { id, name, level, active, does }: Extract<HouseAct, { person: unknown }>['person'],
+  { id, name, level, role, active, does }: Extract<HouseAct, { person: unknown }>['person'],
   nowMs: number,
 ): ServiceResult<null> {
   const all = everybody(db);
@@ -149,27 +156,39 @@ function savePerson(
     const ahead = bookingsBetween(db, nowMs, nowMs + YEAR_MS).filter((b) => b.personId === id).length;
     if (ahead > 0) return refused(`${person.name} has ${ahead} visits ahead: move them first.`, 'person.active');
   }
+  const isLastOwner = person.role === 'owner' && !all.some((p) => p.active && p.role === 'owner' && p.id !== id);
+  if (isLastOwner && (role !== 'owner' || !active)) return refused('One owner has to stay.', 'person.role');
   const known = new Set(readServices(db).map((s) => s.id));
   if (does?.some((s) => !known.has(s))) return refused('There is no such service.', 'person.does');
-  updatePerson(db, id, { name, level, active });
+  updatePerson(db, id, { name, level, role, active });
+  // what they may do is another thing now: they sign in anew
+  if (role !== person.role || !active) dropSessionsOf(db, id);
   const others = Object.entries(studio.settings.servicesOf ?? {}).filter(([p]) => p !== id);
   const servicesOf = Object.fromEntries(does === null ? others : [...others, [id, does]]);
   return setSettings(db, { ...studio.settings, servicesOf }, studio.version) ? ok(null) : stale(null);
 }
 
-/** With the PIN until now; a wrong one is counted although it is refused. */
-export function changePin(db: Db, { id, old, pin }: PinChange, nowMs: number): ServiceResult<null> {
+/**
+ * With the PIN until now; a wrong one is counted although it is refused.
+ * @param resets true where an owner who has signed in gives somebody else a new one
+ */
+export async function changePin(
+  db: Db,
+  { id, old, pin }: PinChange,
+  nowMs: number,
+  resets = false,
+): Promise<ServiceResult<null>> {
   const person = everybody(db).find((p) => p.id === id);
   if (!person) return notFound('person');
-  if (person.pinHash !== null) {
-    const wait = pinWait(db, nowMs);
-    if (wait !== null) return refused(wait, 'old');
-    if (old === null || !pinFits(person.pinHash, old)) {
-      countWrongPin(db, nowMs);
-      return refused('That is not the PIN until now.', 'old');
-    }
+  if (person.pinHash !== null && !resets) {
+    const tried = takeTry(db, DOOR, nowMs, 'old');
+    if (!tried.ok) return tried;
+    if (old === null || !(await fits(person.pinHash, old))) return refused('That is not the PIN until now.', 'old');
+    forgetTries(db, DOOR, nowMs);
   }
-  setPin(db, id, hashPin(pin));
+  setPin(db, id, await keep(pin));
+  // whoever came in with the old one is out
+  if (resets) dropSessionsOf(db, id);
   return ok(null);
 }
 

@@ -2,7 +2,8 @@
 // each time.
 
 import 'server-only';
-import { hashSync, verifySync } from '@node-rs/argon2';
+import { hashSync } from '@node-rs/argon2';
+import { fits } from '../auth/secrets';
 import type { DbOrTx } from '../db/openDatabase';
 import { readPeople } from '../repos/studioRepo';
 
@@ -10,13 +11,14 @@ const FREE_TRIES = 3;
 const FIRST_WAIT_MS = 10_000;
 const LONGEST_WAIT_MS = 300_000;
 
+/** For use inside of a transaction; elsewhere `keep` does it beside the request thread. */
 export const hashPin = (pin: string): string => hashSync(pin);
 
-export const pinFits = (pinHash: string, pin: string): boolean => verifySync(pinHash, pin);
-
 /** The practitioner whose PIN it is; null where nobody's. */
-export const personOfPin = (db: DbOrTx, pin: string): string | null =>
-  readPeople(db).find((p) => p.pinHash !== null && pinFits(p.pinHash, pin))?.id ?? null;
+export async function personOfPin(db: DbOrTx, pin: string): Promise<string | null> {
+  for (const { id, pinHash } of readPeople(db)) if (pinHash !== null && (await fits(pinHash, pin))) return id;
+  return null;
+}
 
 /** How long no PIN is taken after so many wrong ones, ms. */
 export const waitAfterMs = (wrongPins: number): number =>

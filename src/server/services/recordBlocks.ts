@@ -40,7 +40,9 @@ function visitLines(v: RecordVisit, timeZone: string): readonly string[] {
     consult.judged
       ? `Answer by rules ${consult.judged.ruleSet}: ${consult.judged.outcome}${consult.judged.earliestOn ? ` until ${consult.judged.earliestOn}` : ''}.`
       : '',
-    ...consult.overrides.map((o) => `Went on in spite of ${o.code}: ${o.reason}`),
+    ...consult.overrides.map(
+      (o) => `Went on in spite of ${o.code}: ${o.reason}${o.by === undefined ? '' : ` (${o.by} said so too)`}`,
+    ),
     ...consult.agreed.howMuch.map((h) => {
       const drawn = v.charts.find((c) => zoneKey(c) === zoneKey(h))?.data.keep;
       return `${howMuchInWords(h.zone, h.choice)} ${keepInWords(h.zone, h.choice, drawn)}`.trim();

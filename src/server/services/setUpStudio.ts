@@ -34,7 +34,9 @@ export function setUpStudio(db: Db, timeZone = machineZone()): ServiceResult<nul
         },
       })
       .run();
-    tx.insert(people).values({ id: 'practitioner', name: 'Practitioner', level: 'practised', active: true }).run();
+    tx.insert(people)
+      .values({ id: 'practitioner', name: 'Practitioner', level: 'practised', active: true, role: 'owner' })
+      .run();
     for (const product of SHIPPED_PRODUCTS) {
       tx.insert(products)
         .values({ id: product.id, data: { v: 1, product }, stocked: true })

@@ -1,8 +1,11 @@
 import Joi from 'joi';
+import { ok } from '@/core/shared';
+import { roleOf } from '@/server/auth/guard';
 import { nowMs } from '@/server/clock';
 import { getDb } from '@/server/db/client';
 import { route } from '@/server/http/route';
 import { write } from '@/server/http/write';
+import { postAtDesk } from '@/server/services/atDesk';
 import { loadPostBox, writeReminders, type PostBox } from '@/server/services/postBox';
 
 export const dynamic = 'force-dynamic';
@@ -14,6 +17,9 @@ export const { GET, POST, PUT, PATCH, DELETE } = route({
       db: getDb(),
       schema: Joi.object({}).required(),
       run: () => writeReminders(getDb(), nowMs()),
-      answer: () => loadPostBox(getDb(), nowMs()),
+      answer: () => {
+        const box = loadPostBox(getDb(), nowMs());
+        return box.ok && roleOf(getDb(), request) === 'desk' ? ok(postAtDesk(box.value)) : box;
+      },
     }),
 });

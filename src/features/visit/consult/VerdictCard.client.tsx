@@ -5,8 +5,10 @@ import { useState, type ReactNode } from 'react';
 import { mayOverride, type Judgement, type Reason } from '@/core/screening';
 import type { ConsultOverride } from '@/server/db/schema';
 import { tabletNow } from '@/ui/tabletClock';
+import { useMay } from '@/ui/Who.client';
 import { useBench } from '../BenchContext.client';
 import { reasonGroups } from './consultAnswer';
+import { SecondPerson } from './SecondPerson.client';
 import { CONSENT_CODES, type Verdict } from './verdict';
 import styles from './Consult.module.css';
 
@@ -72,6 +74,9 @@ interface LineProps {
 
 function OverrideLine({ reason, zones, overrides, disabled, onOverrides }: LineProps) {
   const [why, setWhy] = useState<string | null>(null);
+  const [asks, setAsks] = useState(false);
+  const mayAlone = useMay('override');
+  const { bench } = useBench();
   const isThis = (o: ConsultOverride): boolean => o.code === reason.code && zones.includes(o.zone);
   if (disabled) return null;
   if (reason.overridden !== undefined) {
@@ -89,6 +94,14 @@ function OverrideLine({ reason, zones, overrides, disabled, onOverrides }: LineP
       </button>
     );
   }
+  const done = (): void => {
+    setAsks(false);
+    setWhy(null);
+  };
+  if (asks) {
+    const said = { code: reason.code, zones, reason: why.trim() };
+    return <SecondPerson visitId={bench.visit.id} said={said} onDone={done} />;
+  }
   const enough = why.trim().length >= LEAST_REASON;
   return (
     <span className={styles.why}>
@@ -103,6 +116,7 @@ function OverrideLine({ reason, zones, overrides, disabled, onOverrides }: LineP
       <Button
         disabled={!enough}
         onClick={() => {
+          if (!mayAlone) return setAsks(true);
           onOverrides([
             ...overrides,
             ...zones.map((zone) => ({ code: reason.code, zone, reason: why.trim(), atMs: tabletNow() })),

@@ -33,6 +33,8 @@ export interface StudioSettings {
   readonly serviceMinutes?: Readonly<Record<string, number>> | undefined;
   /** Where the paste is cooked; absent = at the sea, in a usual pot. */
   readonly kitchen?: KitchenSettings | undefined;
+  /** True where everybody signs in; absent = nobody does: one machine, one pair of hands. */
+  readonly signsIn?: boolean | undefined;
   /** How far the first run has come; absent = it is over. */
   readonly firstRun?: FirstRunSaid | undefined;
   /** Services that a person does, by their id; absent = all. */
@@ -163,6 +165,8 @@ export interface ConsultOverride {
   readonly zone: string | null;
   readonly reason: string;
   readonly atMs: number;
+  /** Name of who said so beside a trainee; absent = nobody had to. */
+  readonly by?: string | undefined;
 }
 
 /** The answer as it stood when it was confirmed, and the rules that gave it. */

@@ -29,4 +29,5 @@ export type {
   StudioSettings,
   ZoneRef,
 } from './documents';
+export { recoveryCodes, sessions } from './doors';
 export { trail } from './trail';

@@ -2,6 +2,7 @@
 
 import { sql } from 'drizzle-orm';
 import { check, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { ROLES } from '../../../core/doors';
 import { json } from '../json';
 import type { Product } from '../../../core/products';
 import type { StudioSettings, ZoneRef } from './documents';
@@ -31,6 +32,10 @@ export const people = sqliteTable(
     pinHash: text('pin_hash'),
     /** SHA-256 of what opens this person's calendar to a calendar program; null = nothing does. */
     feedHash: text('feed_hash'),
+    /** What they may do: src/core/doors. */
+    role: text('role', { enum: ROLES }).notNull().default('practitioner'),
+    /** Argon2id of the passphrase that opens a tablet which is not known; null = none chosen. */
+    passHash: text('pass_hash'),
   },
   (t) => [check('people_level', sql`${t.level} in ('trainee', 'practised', 'expert')`)],
 );

@@ -1,8 +1,11 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { DeskCardView } from '@/features/clients/DeskCardView';
 import { ClientCardView } from '@/features/clients/ClientCardView';
+import { pageRole } from '@/server/auth/guard';
 import { nowMs } from '@/server/clock';
 import { getDb } from '@/server/db/client';
+import { loadDeskCard } from '@/server/services/atDesk';
 import { loadClientCard } from '@/server/services/clients';
 import { notePageRead } from '@/server/trail';
 import { loadProgress } from '@/server/services/progress';
@@ -17,6 +20,11 @@ interface Props {
 /** `?visits=all` shows every visit, not only the latest. */
 export default async function ClientPage({ params, searchParams }: Props) {
   const [{ id }, { visits }] = await Promise.all([params, searchParams]);
+  if ((await pageRole(getDb())) === 'desk') {
+    const seen = loadDeskCard(getDb(), id, nowMs());
+    if (!seen.ok) notFound();
+    return <DeskCardView card={seen.value} />;
+  }
   const card = loadClientCard(getDb(), id, nowMs(), visits === 'all');
   if (!card.ok) notFound();
   await notePageRead(getDb(), `/clients/${id}`);

@@ -1,4 +1,5 @@
 import { consultRequest } from '@/formats/requests';
+import { roleOf } from '@/server/auth/guard';
 import { nowMs } from '@/server/clock';
 import { getDb } from '@/server/db/client';
 import { route } from '@/server/http/route';
@@ -12,7 +13,7 @@ export const { GET, POST, PUT, PATCH, DELETE } = route<{ id: string }>({
     write<{ version: number; consult: Consult }, Saved, Bench>(request, {
       db: getDb(),
       schema: consultRequest,
-      run: (body) => saveConsult(getDb(), id, body, nowMs()),
+      run: (body) => saveConsult(getDb(), id, body, nowMs(), roleOf(getDb(), request)),
       tells: ({ version }) => [{ kind: 'visit', visitId: id, version }],
       answer: () => loadBench(getDb(), id, nowMs()),
     }),

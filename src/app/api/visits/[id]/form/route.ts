@@ -1,6 +1,8 @@
 import { handOverRequest } from '@/formats/requests';
+import { signsIn } from '@/server/auth/sessions';
 import { nowMs } from '@/server/clock';
 import { getDb } from '@/server/db/client';
+import { refused } from '@/server/errors';
 import { lockTablet, tabletOf } from '@/server/tablets';
 import { route } from '@/server/http/route';
 import { write } from '@/server/http/write';
@@ -13,6 +15,8 @@ export const { GET, POST, PUT, PATCH, DELETE } = route<{ id: string }>({
       db: getDb(),
       schema: handOverRequest,
       run: (body) => {
+        // where people sign in a PIN is chosen by whose it is, or given by the owner
+        if (body.newPin !== undefined && signsIn(getDb())) return refused('A PIN is chosen under your name.', 'newPin');
         const handed = handOver(getDb(), id, body, nowMs());
         const tablet = tabletOf(request);
         if (handed.ok && tablet !== null) lockTablet(getDb(), tablet, handed.value.formId);

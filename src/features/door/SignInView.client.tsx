@@ -1,0 +1,141 @@
+'use client';
+
+import { Button, Input } from 'antd';
+import { useState } from 'react';
+import type { DoorFacts } from '@/server/services/doorFacts';
+import { PinPad } from '@/ui/PinPad.client';
+import { notTaken, sendJson } from '@/ui/sendJson';
+import styles from './Door.module.css';
+
+interface Props {
+  readonly studioName: string;
+  readonly facts: DoorFacts;
+  /** Where the tablet was. */
+  readonly back: string;
+}
+
+/** Who comes in: by name and PIN on a tablet that is known, by passphrase on another one. */
+export function SignInView({ studioName, facts, back }: Props) {
+  const { isKnown, people, wasHere } = facts;
+  const [person, setPerson] = useState(people.find((p) => p.id === wasHere) ?? null);
+  const [byWords, setByWords] = useState(!isKnown || people.length === 0);
+  // the whole page anew: what it may show is decided by the server
+  const come = (): void => window.location.assign(back);
+  const otherWay = (
+    <button type="button" className={styles.other} onClick={() => setByWords(!byWords)}>
+      {byWords ? 'By name and PIN' : 'With the passphrase'}
+    </button>
+  );
+  return (
+    <main className={styles.door}>
+      <h1>{studioName}</h1>
+      {byWords ? (
+        <>
+          {isKnown ? null : <p className="quiet">This tablet has not been here before.</p>}
+          <Passphrase onCome={come} />
+          {isKnown && people.length > 0 ? otherWay : null}
+        </>
+      ) : null}
+      {!byWords && person === null ? (
+        <>
+          <p>Who is it?</p>
+          <ul className={styles.people}>
+            {people.map((p) => (
+              <li key={p.id}>
+                <button type="button" onClick={() => setPerson(p)}>
+                  {p.name}
+                </button>
+              </li>
+            ))}
+          </ul>
+          {otherWay}
+        </>
+      ) : null}
+      {!byWords && person !== null ? (
+        <>
+          <p>{person.id === wasHere ? `Still ${person.name}?` : person.name}</p>
+          <PinPad
+            key={person.id}
+            url="/api/door/sign-in"
+            does="Come in"
+            more={{ personId: person.id }}
+            onOpened={come}
+            onClose={() => setPerson(null)}
+            closeWords="Somebody else"
+          />
+        </>
+      ) : null}
+    </main>
+  );
+}
+
+/** Name and passphrase; with a recovery code where that is lost. */
+function Passphrase({ onCome }: { readonly onCome: () => void }) {
+  const [name, setName] = useState('');
+  const [passphrase, setPassphrase] = useState('');
+  const [code, setCode] = useState<string | null>(null);
+  const [fault, setFault] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  const isFull = name.trim() !== '' && passphrase !== '' && code !== '';
+  const come = async (): Promise<void> => {
+    setBusy(true);
+    const body = { name: name.trim(), passphrase, ...(code === null ? {} : { code }) };
+    const sent = await sendJson('POST', '/api/door/sign-in', body);
+    setBusy(false);
+    if (sent.ok) onCome();
+    else setFault(notTaken(sent.error, 'Nobody has come in'));
+  };
+  return (
+    <form
+      className={styles.words}
+      onSubmit={(e) => {
+        e.preventDefault();
+        if (isFull && !busy) void come();
+      }}
+    >
+      <label>
+        Name
+        <Input
+          size="large"
+          autoComplete="username"
+          maxLength={60}
+          value={name}
+          onChange={(e) => setName(e.target.value)}
+        />
+      </label>
+      {code === null ? null : (
+        <label>
+          Recovery code
+          <Input
+            size="large"
+            autoComplete="off"
+            maxLength={40}
+            value={code}
+            onChange={(e) => setCode(e.target.value)}
+          />
+        </label>
+      )}
+      <label>
+        {code === null ? 'Passphrase' : 'New passphrase, twelve letters or more'}
+        <Input.Password
+          size="large"
+          autoComplete={code === null ? 'current-password' : 'new-password'}
+          maxLength={200}
+          value={passphrase}
+          onChange={(e) => setPassphrase(e.target.value)}
+        />
+      </label>
+      {fault === null ? null : (
+        <p role="alert" className={styles.fault}>
+          {fault}
+        </p>
+      )}
+      <Button type="primary" size="large" htmlType="submit" disabled={!isFull} loading={busy}>
+        Come in
+      </Button>
+      <button type="button" className={styles.other} onClick={() => setCode(code === null ? '' : null)}>
+        {code === null ? 'The passphrase is lost: a recovery code' : 'With the passphrase'}
+      </button>
+    </form>
+  );
+}

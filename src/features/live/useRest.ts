@@ -1,0 +1,48 @@
+'use client';
+
+import { useEffect } from 'react';
+import { getJson, sendJson } from '@/ui/sendJson';
+import { useWho } from '@/ui/Who.client';
+
+/** Touches are told no oftener than this. */
+const TELL_MS = 30_000;
+const LOOK_MS = 15_000;
+
+/**
+ * Tells the server that somebody is here, and goes to the door once the tablet rests. Whether it does is the server's
+ * word: never while wax is on skin, and a tablet that does not reach it works on.
+ */
+export function useRest(): void {
+  const { restAfterMin } = useWho();
+  useEffect(() => {
+    if (restAfterMin === null) return undefined;
+    let [touchedAt, toldAt] = [Date.now(), 0];
+    const leave = (): void => {
+      // the curtain asks for the PIN itself
+      if (document.querySelector('dialog[data-curtain][open]')) return;
+      const to = window.location.pathname + window.location.search;
+      window.location.assign(`/door?to=${encodeURIComponent(to)}`);
+    };
+    const touched = (): void => {
+      touchedAt = Date.now();
+      if (touchedAt - toldAt < TELL_MS) return;
+      toldAt = touchedAt;
+      void sendJson<{ rests: boolean }>('POST', '/api/door/here', {}).then((sent) => {
+        if (sent.ok ? sent.value.rests : sent.error.code === 'signed-out') leave();
+      });
+    };
+    const look = (): void => {
+      if (Date.now() - touchedAt < restAfterMin * 60_000) return;
+      void getJson<{ rests: boolean }>('/api/door/here').then((sent) => {
+        if (sent.ok ? sent.value.rests : sent.error.code === 'signed-out') leave();
+      });
+    };
+    const timer = setInterval(look, LOOK_MS);
+    const kinds = ['pointerdown', 'keydown'] as const;
+    for (const kind of kinds) window.addEventListener(kind, touched, { passive: true });
+    return () => {
+      clearInterval(timer);
+      for (const kind of kinds) window.removeEventListener(kind, touched);
+    };
+  }, [restAfterMin]);
+}

@@ -1,0 +1,28 @@
+// What the door sends: signing in, a changed PIN, a passphrase.
+
+import Joi from 'joi';
+import { id } from './requestParts';
+import { pin } from './requests';
+
+const passphrase = Joi.string().min(1).max(200).required();
+const name = Joi.string().trim().min(1).max(60).required();
+
+export const signInRequest = Joi.alternatives(
+  Joi.object({ personId: id.required(), pin: pin.required() }),
+  Joi.object({ name, passphrase }),
+  Joi.object({ name, code: Joi.string().trim().min(1).max(40).required(), passphrase }),
+).required();
+
+export const turnRequest = Joi.alternatives(
+  Joi.object({ on: Joi.object({ personId: id.required(), pin: pin.required(), passphrase }).required() }),
+  Joi.object({ off: Joi.object({ passphrase }).required() }),
+).required();
+
+export const mineRequest = Joi.alternatives(
+  Joi.object({ pin: Joi.object({ old: pin.required(), pin: pin.required() }).required() }),
+  Joi.object({ passphrase: Joi.object({ pin: pin.required(), passphrase }).required() }),
+  Joi.object({ codes: Joi.object({ passphrase }).required() }),
+  Joi.object({ endOthers: Joi.boolean().valid(true).required() }),
+).required();
+
+export const nothingRequest = Joi.object({}).required();
