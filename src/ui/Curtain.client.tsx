@@ -1,5 +1,6 @@
 'use client';
 
+import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { createPortal } from 'react-dom';
 import { PinPad } from './PinPad.client';
@@ -12,6 +13,8 @@ import { useWho } from './Who.client';
 const DRAW = 'strickle-draw-curtain';
 /** Held this long it opens: a sleeve that brushes the glass does not. */
 const HOLD_MS = 1000;
+/** True while what is on the page is hidden. */
+export const isCurtainDrawn = (): boolean => document.querySelector('dialog[data-curtain][open]') !== null;
 const LIFTING_KEYS = ['.', 'Enter', ' '];
 
 /**
@@ -24,6 +27,7 @@ export function Curtain() {
   const [holding, setHolding] = useState(false);
   const [asks, setAsks] = useState(false);
   const { name } = useWho();
+  const router = useRouter();
   const mounted = useMounted();
   const draw = (): void => {
     if (dialog.current?.open) return;
@@ -38,6 +42,8 @@ export function Curtain() {
   const open = (): void => {
     setAsks(false);
     dialog.current?.close();
+    // what came meanwhile
+    if (name !== null) router.refresh();
   };
   /** Where people sign in only who has lifts it; with wax on skin nobody is asked for anything. */
   const lift = async (): Promise<void> => {

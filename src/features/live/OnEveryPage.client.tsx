@@ -5,6 +5,7 @@ import { useEffect, useState, useSyncExternalStore } from 'react';
 import { sendWaiting } from '@/features/visit/sync/sendWaiting';
 import { onBoxes } from '@/features/visit/sync/store';
 import { clockSkewMs, onSkew, SKEW_SAID_MS } from '@/ui/tabletClock';
+import { isCurtainDrawn } from '@/ui/Curtain.client';
 import { onLive } from './liveEvents';
 import styles from './Live.module.css';
 import { useRest } from './useRest';
@@ -33,7 +34,8 @@ export function OnEveryPage({ follows = false }: { readonly follows?: boolean })
       if (!follows || event.kind === 'journal' || event.kind === 'pots') return;
       timer ??= setTimeout(() => {
         timer = null;
-        router.refresh();
+        // behind the curtain a tablet may rest: the page stays what it is until that is lifted
+        if (!isCurtainDrawn()) router.refresh();
       }, LOOK_MS);
     });
     return () => {

@@ -1,6 +1,7 @@
 'use client';
 
 import { useEffect } from 'react';
+import { isCurtainDrawn } from '@/ui/Curtain.client';
 import { getJson, sendJson } from '@/ui/sendJson';
 import { useWho } from '@/ui/Who.client';
 
@@ -19,7 +20,7 @@ export function useRest(): void {
     let [touchedAt, toldAt] = [Date.now(), 0];
     const leave = (): void => {
       // the curtain asks for the PIN itself
-      if (document.querySelector('dialog[data-curtain][open]')) return;
+      if (isCurtainDrawn()) return;
       const to = window.location.pathname + window.location.search;
       window.location.assign(`/door?to=${encodeURIComponent(to)}`);
     };

@@ -36,13 +36,12 @@ export function PeopleView({ first }: { readonly first: House }) {
     if (isAdded) setName('');
   };
   return (
-    <section className={styles.page}>
+    <section className={`${styles.page} ${styles.wide}`}>
       <h1>People</h1>
       <p className="quiet">
         How practised a hand is decides the largest strip and how many lie on the skin at once. Hours are set under{' '}
         <Link href="/hours">Hours</Link>.
       </p>
-      <SignInPart house={acts.house} />
       <Said said={acts.said} />
       <ul>
         {acts.house.people.map((p) => (
@@ -62,6 +61,7 @@ export function PeopleView({ first }: { readonly first: House }) {
           Add
         </Button>
       </div>
+      <SignInPart house={acts.house} />
     </section>
   );
 }

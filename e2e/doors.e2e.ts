@@ -1,0 +1,193 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import { expect, test, type Browser, type BrowserContext, type Page } from '@playwright/test';
+import { ownServer } from './ownServer';
+import { ready } from './support';
+
+const WORDS = 'grey seals on the bar';
+const tablet = (browser: Browser): Promise<BrowserContext> =>
+  browser.newContext({ viewport: { width: 1280, height: 800 }, storageState: { cookies: [], origins: [] } });
+
+async function givePin(page: Page, name: string, pin: string): Promise<void> {
+  const row = page.getByRole('listitem', { name, exact: true });
+  await row.getByRole('button', { name: /PIN$/ }).click();
+  await row.getByLabel(`New PIN of ${name}`).fill(pin);
+  await row.getByLabel(`New PIN again of ${name}`).fill(pin);
+  await row.getByRole('button', { name: 'Keep this PIN' }).click();
+  await expect(page.getByText(`The PIN of ${name} is changed.`)).toBeVisible();
+}
+
+async function comeIn(page: Page, name: string, pin: string): Promise<void> {
+  await page.getByRole('button', { name, exact: true }).click();
+  await page.keyboard.type(pin);
+  await page.getByRole('button', { name: 'Come in' }).click();
+}
+
+test('people sign in: by PIN here, by passphrase on another tablet; each sees what is theirs; the curtain asks', async ({
+  browser,
+}) => {
+  const server = await ownServer();
+  await server.start();
+  const [here, there] = [await tablet(browser), await tablet(browser)];
+  const page = await here.newPage();
+  try {
+    // nobody signs in before an owner turns it on, with a passphrase that is not guessed at once
+    await page.goto(`${server.base}/studio/people`);
+    await ready(page);
+    await page.getByLabel('A PIN, four to eight digits').fill('2468');
+    await page.getByLabel('A passphrase, twelve letters or more').fill('short');
+    await page.getByRole('button', { name: 'From now on everybody signs in' }).click();
+    await expect(page.getByText('A passphrase has 12 letters or more')).toBeVisible();
+    await page.getByLabel('A passphrase, twelve letters or more').fill(WORDS);
+    await page.getByRole('button', { name: 'From now on everybody signs in' }).click();
+    const codes = page.getByRole('region', { name: 'Recovery codes' }).locator('code');
+    await expect(codes).toHaveCount(8);
+    const code = (await codes.first().textContent()) ?? '';
+    await page.getByRole('button', { name: 'I have them on paper' }).click();
+    await expect(page.getByRole('button', { name: 'At this tablet: Ines' })).toBeVisible();
+
+    // roles: Bao is at the desk from now on
+    await givePin(page, 'Rook', '3579');
+    await givePin(page, 'Bao', '1357');
+    await page.getByRole('combobox', { name: 'What Bao may do' }).click();
+    await page.getByTitle('desk', { exact: true }).click();
+    await page.getByRole('button', { name: 'Save Bao' }).click();
+    await expect(page.getByText('Bao: saved.')).toBeVisible();
+
+    // another browser learns no name, sees nothing, and is asked for a passphrase
+    const other = await there.newPage();
+    await other.goto(`${server.base}/clients/ottilie`);
+    await expect(other.getByText('This tablet has not been here before.')).toBeVisible();
+    expect((await there.request.get(`${server.base}/api/clients`)).status()).toBe(401);
+    await expect(other.getByText('Ines')).toHaveCount(0);
+    await other.getByLabel('Name').fill('Ines');
+    await other.getByLabel('Passphrase').fill('not the right one');
+    await other.getByRole('button', { name: 'Come in' }).click();
+    await expect(other.getByText('Name and passphrase do not go together.')).toBeVisible();
+    await other.getByRole('button', { name: /passphrase is lost/ }).click();
+    await other.getByLabel('Recovery code').fill(code);
+    await other.getByLabel(/^New passphrase/).fill('new words from the shore');
+    await other.getByRole('button', { name: 'Come in' }).click();
+    await expect(other).toHaveURL(`${server.base}/clients/ottilie`);
+    await expect(other.getByRole('heading', { level: 1, name: /Ottilie/ })).toBeVisible();
+
+    // a lost passphrase has signed everybody of that name out; here the PIN goes on
+    await page.goto(`${server.base}/studio`);
+    await expect(page).toHaveURL(`${server.base}/door?to=%2Fstudio`);
+    expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+    await comeIn(page, 'Ines', '2468');
+    await expect(page).toHaveURL(`${server.base}/studio`);
+
+    // the curtain: a reload does not lift it, a wrong PIN neither
+    await ready(page);
+    await page.keyboard.press('.');
+    await expect(page.getByRole('dialog', { name: 'Privacy curtain' })).toBeVisible();
+    await expect.poll(async () => (await here.request.get(`${server.base}/api/bookings/wanted`)).status()).toBe(401);
+    const lift = page.getByRole('button', { name: 'Hold to lift the curtain' });
+    await lift.hover();
+    await page.mouse.down();
+    await expect(page.getByText('Ines lifts the curtain.')).toBeVisible();
+    await page.mouse.up();
+    await page.keyboard.type('1111');
+    await page.getByRole('button', { name: 'Lift', exact: true }).click();
+    await expect(page.getByText('That is not your PIN.')).toBeVisible();
+    await page.keyboard.type('2468');
+    await page.getByRole('button', { name: 'Lift', exact: true }).click();
+    await expect(page.getByRole('dialog', { name: 'Privacy curtain' })).toBeHidden();
+    await page.keyboard.press('.');
+    await expect(page.getByRole('dialog', { name: 'Privacy curtain' })).toBeVisible();
+    await expect.poll(async () => (await here.request.get(`${server.base}/api/week`)).status()).toBe(401);
+    await page.reload();
+    await expect(page.getByText('Still Ines?')).toBeVisible();
+
+    // the desk: days and names, no health notes, no door but its own
+    await page.getByRole('button', { name: 'Somebody else' }).click();
+    await comeIn(page, 'Bao', '1357');
+    await expect(page).toHaveURL(`${server.base}/studio`);
+    await expect(page.getByRole('navigation', { name: 'Places' }).getByRole('link')).toHaveText([
+      'Today',
+      'Clients',
+      'Shelf',
+      'Ledger',
+    ]);
+    await page.goto(`${server.base}/clients/ottilie`);
+    await expect(page.getByText('Health notes are for those who work on skin.')).toBeVisible();
+    await expect(page.getByRole('list', { name: 'Alerts' })).toHaveCount(0);
+    await page.goto(`${server.base}/visits/anything/chart`);
+    await expect(page.getByRole('heading', { name: 'This door is closed to you' })).toBeVisible();
+    expect((await here.request.get(`${server.base}/api/clients/ottilie`)).status()).toBe(403);
+    expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+
+    // signing out; the trail knows who came
+    await page.goto(server.base);
+    await ready(page);
+    await page.getByRole('button', { name: 'At this tablet: Bao' }).click();
+    await page.getByText('Sign out').click();
+    await expect(page.getByText('Who is it?')).toBeVisible();
+    await other.goto(`${server.base}/studio/trail`);
+    await expect(other.getByText('Signed out').first()).toBeVisible();
+    await expect(other.getByText('Signed in').first()).toBeVisible();
+  } finally {
+    await Promise.all([here.close(), there.close()]);
+    await server.kill();
+  }
+});
+
+test('a trainee goes on in spite of an answer only when a second person gives a PIN', async ({ browser }) => {
+  const server = await ownServer();
+  await server.start();
+  const context = await tablet(browser);
+  const page = await context.newPage();
+  const { request } = context;
+  const headers = { origin: server.base };
+  const post = async (path: string, data: unknown): Promise<number> =>
+    (await request.post(`${server.base}${path}`, { data, headers })).status();
+  try {
+    await page.goto(server.base);
+    const on = { personId: 'ines', pin: '2468', passphrase: WORDS };
+    expect(await post('/api/studio/sign-in', { on })).toBe(200);
+    expect(await post('/api/studio/pin', { id: 'rook', old: null, pin: '3579' })).toBe(200);
+    expect(await post('/api/door/sign-in', { personId: 'rook', pin: '3579' })).toBe(200);
+    const made = await request.post(`${server.base}/api/visits`, {
+      data: { bookingId: 'demo-booking-ottilie' },
+      headers,
+    });
+    const { visitId } = (await made.json()) as { visitId: string };
+    await page.goto(`${server.base}/visits/${visitId}/consult`);
+    await ready(page);
+    const bench = await (await request.get(`${server.base}/api/visits/${visitId}?plan=wait`)).json();
+    const { visit } = bench as { visit: { version: number; consult: { overrides: unknown[] } & object } };
+    const consult = {
+      ...visit.consult,
+      facts: [{ fact: 'acid-exfoliant', lastOn: new Date(Date.now() - 2 * 86_400_000).toISOString().slice(0, 10) }],
+      confirmedAtMs: null,
+    };
+    const said = { code: 'skin.acid', zone: null, reason: 'the label says mild', atMs: Date.now() };
+    const put = (overrides: readonly unknown[]) =>
+      request.put(`${server.base}/api/visits/${visitId}/consult`, {
+        data: { version: visit.version, consult: { ...consult, overrides } },
+        headers,
+      });
+    const alone = await put([said]);
+    expect([alone.status(), await alone.text()]).toEqual([422, expect.stringContaining('A practitioner says so too')]);
+    expect((await put([])).status()).toBe(200);
+    await page.reload();
+    await ready(page);
+    await page.getByRole('button', { name: 'Go on all the same …' }).first().click();
+    await page.getByLabel('Why you go on all the same').fill('the label says mild');
+    await page.getByRole('button', { name: 'Go on for this reason' }).click();
+    await page.getByRole('button', { name: 'Ines', exact: true }).click();
+    await page.keyboard.type('1111');
+    await page.getByRole('button', { name: 'Go on', exact: true }).click();
+    await expect(page.getByText('That is not your PIN.')).toBeVisible();
+    await page.keyboard.type('2468');
+    await page.getByRole('button', { name: 'Go on', exact: true }).click();
+    await expect(page.getByText('You went on: the label says mild')).toBeVisible();
+    const after = await (await request.get(`${server.base}/api/visits/${visitId}?plan=wait`)).json();
+    const { overrides } = (after as { visit: { consult: { overrides: { by: string }[] } } }).visit.consult;
+    expect(overrides.length).toBeGreaterThan(0);
+    expect(overrides.every((o) => o.by === 'Ines')).toBe(true);
+  } finally {
+    await context.close();
+    await server.kill();
+  }
+});
