@@ -1,5 +1,6 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test, type Browser, type BrowserContext, type Page } from '@playwright/test';
+import { lanNames } from '../scripts/lan.mjs';
 import { ownServer } from './ownServer';
 import { ready } from './support';
 
@@ -188,6 +189,84 @@ test('a trainee goes on in spite of an answer only when a second person gives a 
     expect(overrides.every((o) => o.by === 'Ines')).toBe(true);
   } finally {
     await context.close();
+    await server.kill();
+  }
+});
+
+test('a tablet in the network: nothing before people sign in, then a short code by HTTPS, until it is forgotten', async ({
+  browser,
+}) => {
+  const [ip] = lanNames().ips;
+  // a machine without a network has none to answer
+  if (ip === undefined) throw new Error('this machine has no address in a network');
+  const server = await ownServer('demo', '--lan');
+  await server.start();
+  const lan = `https://${ip}:${Number(new URL(server.base).port) + 1}`;
+  const here = await tablet(browser);
+  const there = await browser.newContext({
+    ignoreHTTPSErrors: true,
+    hasTouch: true,
+    viewport: { width: 820, height: 1180 },
+    storageState: { cookies: [], origins: [] },
+  });
+  const [page, other] = [await here.newPage(), await there.newPage()];
+  try {
+    expect((await there.request.get(`${lan}/clients`)).status()).toBe(503);
+    expect((await there.request.get(`${lan}/api/clients`, { headers: { 'x-strickle-tls': '' } })).status()).toBe(503);
+    await page.goto(`${server.base}/studio/tablets`);
+    await expect(page.getByText('Nobody signs in yet')).toBeVisible();
+    const on = { personId: 'ines', pin: '2468', passphrase: WORDS };
+    const turned = await here.request.post(`${server.base}/api/studio/sign-in`, {
+      data: { on },
+      headers: { origin: server.base },
+    });
+    expect(turned.status()).toBe(200);
+    await page.goto(`${server.base}/studio/tablets`);
+    await ready(page);
+    await expect(page.getByText(`Tablets in the network come in by ${lan}`)).toBeVisible();
+    await page.getByRole('button', { name: 'Make a tablet known' }).click();
+    const card = page.getByRole('region', { name: 'Code for a tablet' });
+    await expect(card.getByRole('img', { name: `Leads to ${lan}` })).toBeVisible();
+    const code = (await card.getByText(/^[a-z0-9]{4}-[a-z0-9]{4}$/).textContent()) ?? '';
+
+    // what the camera reads; the first try is a wrong one
+    await other.goto(`${lan}/door#pair=${code}`);
+    const field = other.getByLabel('Code', { exact: true });
+    await expect(field).toHaveValue(code);
+    await field.fill('aaaa-aaaa');
+    await other.getByLabel('What you call this tablet').fill('Window table');
+    await other.getByRole('button', { name: 'Make it known' }).tap();
+    await expect(other.getByText('This code is not good')).toBeVisible();
+    await field.fill(code);
+    await other.getByRole('button', { name: 'Make it known' }).tap();
+    await expect(other.getByText('Who is it?')).toBeVisible();
+    await comeIn(other, 'Ines', '2468');
+    await expect(other).toHaveURL(`${lan}/`);
+    await expect(other.getByRole('button', { name: 'At this tablet: Ines' })).toBeVisible();
+    const cookies = (await there.cookies(lan)).filter((c) => c.name !== 'strickle-person');
+    expect(cookies.map((c) => [c.name, c.secure, c.httpOnly]).toSorted()).toEqual([
+      ['strickle-session', true, true],
+      ['strickle-tablet', true, true],
+    ]);
+
+    // used once; listed, and forgotten
+    await expect(
+      (
+        await there.request.post(`${lan}/api/door/pair`, { data: { code, name: 'again' }, headers: { origin: lan } })
+      ).status(),
+    ).toBe(422);
+    await page.reload();
+    await ready(page);
+    const row = page.getByRole('listitem', { name: 'Window table' });
+    await expect(row).toContainText('Ines was at it');
+    await row.getByRole('button', { name: 'Forget it' }).click();
+    await expect(row).toHaveCount(0);
+    await other.goto(`${lan}/clients`);
+    await expect(other.getByText('This tablet has not been here before.')).toBeVisible();
+    expect(new URL(other.url()).origin).toBe(lan);
+    expect((await new AxeBuilder({ page: other }).analyze()).violations).toEqual([]);
+  } finally {
+    await Promise.all([here.close(), there.close()]);
     await server.kill();
   }
 });

@@ -32,8 +32,11 @@ export interface OwnServer {
   readonly kill: () => Promise<void>;
 }
 
-/** @param mode the invented studio, or an empty one */
-export async function ownServer(mode: 'demo' | 'start' = 'demo'): Promise<OwnServer> {
+/**
+ * @param mode the invented studio, or an empty one
+ * @param flags as on the command line
+ */
+export async function ownServer(mode: 'demo' | 'start' = 'demo', ...flags: readonly string[]): Promise<OwnServer> {
   const port = await freePort();
   const base = `http://127.0.0.1:${port}`;
   const folder = mkdtempSync(join(tmpdir(), 'strickle-own-'));
@@ -47,7 +50,7 @@ export async function ownServer(mode: 'demo' | 'start' = 'demo'): Promise<OwnSer
   return {
     base,
     start: async () => {
-      child = spawn(process.execPath, ['scripts/run.mjs', mode, '--port', String(port)], {
+      child = spawn(process.execPath, ['scripts/run.mjs', mode, '--port', String(port), ...flags], {
         env,
         detached: true,
         stdio: 'ignore',

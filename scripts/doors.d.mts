@@ -10,4 +10,4 @@ export interface TurnedAway {
   readonly message: string;
   readonly location?: string;
 }
-export function turnedAway(request: AskedAtTheDoor, port: number): TurnedAway | null;
+export function turnedAway(request: AskedAtTheDoor, port: number, lan?: readonly string[]): TurnedAway | null;

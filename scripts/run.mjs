@@ -23,6 +23,8 @@ if (!data || !Number.isInteger(port) || port < 1 || port > 65535) {
 }
 const env = { ...process.env, NEXT_TELEMETRY_DISABLED: '1', STRICKLE_DB: process.env.STRICKLE_DB ?? join(root, data) };
 if (mode !== 'dev') env.NODE_ENV = 'production';
+const isLan = rest.includes('--lan');
+if (isLan) env.STRICKLE_LAN = 'on';
 
 installMissing();
 if (mode === 'dev') stylesIfChanged();
@@ -50,6 +52,7 @@ server.stdout.on('data', (chunk) => {
   if (!said && String(chunk).includes('Ready')) {
     said = true;
     console.log(`Strickle is at http://127.0.0.1:${port}  (stop with Ctrl+C)`);
+    if (isLan) console.log(`Tablets in the network: Studio, Tablets. They come by https, port ${port + 1}.`);
   }
 });
 server.on('exit', (code) => process.exit(code ?? 0));

@@ -5,6 +5,7 @@ import { NextResponse, type NextRequest } from 'next/server';
 import { refusalOf, verdictOf } from './server/auth/guard';
 import { signsIn } from './server/auth/sessions';
 import { nowMs } from './server/clock';
+import { isSecure } from './server/env';
 import { getDb } from './server/db/client';
 import { isToken, newToken, TABLET_COOKIE, tabletCookie, tabletState } from './server/tablets';
 
@@ -20,11 +21,15 @@ function isOfForm(pathname: string, formId: string): boolean {
   return pathname === `/form/${own}` || pathname === `/api/forms/${own}` || pathname.startsWith(`/api/forms/${own}/`);
 }
 
+/** Under which address the tablet knows us. The outermost door has looked at the host. */
+const baseOf = (request: NextRequest): string =>
+  isSecure(request) ? `https://${request.headers.get('host') ?? ''}` : request.url;
+
 /** What a tablet gets instead of what it asked for; null where it gets that. */
 function instead(request: NextRequest, token: string): NextResponse | null {
   const { pathname } = request.nextUrl;
   const state = tabletState(getDb(), token, nowMs());
-  const goTo = (path: string): NextResponse => NextResponse.redirect(new URL(path, request.url));
+  const goTo = (path: string): NextResponse => NextResponse.redirect(new URL(path, baseOf(request)));
   const isApi = pathname.startsWith('/api/');
   if (state.kind === 'locked') {
     if (isOfForm(pathname, state.formId)) return null;
@@ -98,7 +103,7 @@ export function proxy(request: NextRequest): NextResponse {
   response.headers.set('content-security-policy', csp);
   // pages renew it, so that a tablet in use never becomes a stranger
   if (!request.nextUrl.pathname.startsWith('/api/') || token !== told) {
-    response.headers.append('set-cookie', tabletCookie(token));
+    response.headers.append('set-cookie', tabletCookie(token, isSecure(request)));
   }
   return response;
 }

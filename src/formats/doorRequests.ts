@@ -25,4 +25,14 @@ export const mineRequest = Joi.alternatives(
   Joi.object({ endOthers: Joi.boolean().valid(true).required() }),
 ).required();
 
+export const pairRequest = Joi.object({
+  code: Joi.string().trim().min(1).max(20).required(),
+  name: Joi.string().trim().min(1).max(40).required(),
+}).required();
+const tabletId = Joi.string().hex().length(64).required();
+export const tabletRequest = Joi.alternatives(
+  Joi.object({ forget: Joi.object({ id: tabletId }).required() }),
+  Joi.object({ name: Joi.object({ id: tabletId, name: Joi.string().trim().allow('').max(40).required() }).required() }),
+).required();
+
 export const nothingRequest = Joi.object({}).required();

@@ -33,6 +33,9 @@ const WORDS: readonly (readonly [RegExp, string])[] = [
   [/^(POST|PUT) \/api\/post/, 'Message written'],
   [/^POST \/api\/door\/sign-in$/, 'Signed in'],
   [/^POST \/api\/door\/out$/, 'Signed out'],
+  [/^POST \/api\/door\/pair$/, 'Tablet made known'],
+  [/^POST \/api\/studio\/tablets$/, 'Tablet named or forgotten'],
+  [/^POST \/api\/studio\/pairing$/, 'Code for a tablet made'],
   [/^(POST|PUT) \/api\/door/, 'PIN given'],
   [/^POST \/api\/me$/, 'Own PIN, passphrase or codes changed'],
 ];

@@ -5,7 +5,7 @@ import { readInOf } from './readIn';
 import 'server-only';
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
-import { ENDS_AFTER_MS } from './auth/sessions';
+import { ENDS_AFTER_MS, signsIn } from './auth/sessions';
 import { civilDateAt, nowMs } from './clock';
 import { getDb, holdDb } from './db/client';
 import { databaseFile } from './env';
@@ -17,7 +17,7 @@ import { planInThreads } from './planning/planner';
 import { planThreads } from './planning/threads';
 import { warmUp } from './planning/warmUp';
 import { dropRequestsBefore } from './repos/groundRepo';
-import { dropSessionsBefore } from './repos/doorRepo';
+import { dropPairingsBefore, dropSessionsBefore } from './repos/doorRepo';
 import { dropOldPlans } from './repos/planRepo';
 import { watchPots } from './pots/watch';
 import { readStudio } from './repos/studioRepo';
@@ -59,6 +59,7 @@ function care(): void {
     const today = civilDateAt(nowMs(), readStudio(db)?.timeZone ?? 'UTC');
     dropRequestsBefore(db, nowMs() - REQUESTS_KEPT_MS);
     dropOldPlans(db, nowMs() - LOOKS_KEPT_MS);
+    dropPairingsBefore(db, nowMs() - DAY_MS);
     dropSessionsBefore(db, nowMs() - ENDS_AFTER_MS);
     beside('backup.ts', ['--day', today], 'the daily backup was not made');
   } catch (error) {
@@ -95,6 +96,7 @@ export function startUp(): void {
   if (mended !== null) log.warn({ mended }, 'the time zone of the studio could not be used; it is the machine’s now');
   // for the script that runs the server (scripts/serve.mjs)
   (globalThis as typeof globalThis & { strickleFast?: typeof fastRoute }).strickleFast = fastRoute;
+  (globalThis as typeof globalThis & { strickleSignsIn?: () => boolean }).strickleSignsIn = () => signsIn(getDb());
   const threads = planThreads();
   planInThreads(threads.count, threads.run, (hash, owner) => {
     tell({ kind: 'plan', visitId: owner?.kind === 'visit' ? owner.id : null, hash });

@@ -20,8 +20,8 @@ const TOKEN = /^[A-Za-z0-9_-]{32,64}$/;
 
 export const newToken = (): string => randomBytes(32).toString('base64url');
 export const isToken = (text: string | undefined): text is string => text !== undefined && TOKEN.test(text);
-export const tabletCookie = (token: string): string =>
-  `${TABLET_COOKIE}=${token}; Path=/; Max-Age=${KEPT_S}; HttpOnly; SameSite=Lax`;
+export const tabletCookie = (token: string, isSecure = false): string =>
+  `${TABLET_COOKIE}=${token}; Path=/; Max-Age=${KEPT_S}; HttpOnly; SameSite=Lax${isSecure ? '; Secure' : ''}`;
 const idOf = (token: string): string => createHash('sha256').update(token).digest('hex');
 
 /** The tablet of a request; null where its cookie is missing or was made up. */

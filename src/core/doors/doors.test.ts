@@ -53,7 +53,15 @@ describe('the table of roles', () => {
     const open = [...pages, ...routes].filter((a) => neededFor('POST', a) === 'anybody');
     expect(open.toSorted()).toEqual(
       [
-        ...['/api/door', '/api/door/here', '/api/door/lift', '/api/door/out', '/api/door/rest', '/api/door/sign-in'],
+        ...[
+          '/api/door',
+          '/api/door/here',
+          '/api/door/lift',
+          '/api/door/out',
+          '/api/door/pair',
+          '/api/door/rest',
+          '/api/door/sign-in',
+        ],
         ...['/api/health', '/door', '/door/closed'],
       ].toSorted(),
     );
@@ -70,13 +78,14 @@ describe('the table of roles', () => {
       '/studio/house',
       '/studio/people',
       '/studio/services',
+      '/studio/tablets',
       '/studio/trail',
     ]);
     const trainee = pages.filter((a) => !opens('trainee', neededFor('GET', a)));
     expect(trainee.toSorted()).toEqual(
       [
         ...['/first', '/ledger', '/ledger/book', '/ledger/day', '/practice/exam/an-id/marks', '/practice/exam/board'],
-        ...['/prices', '/studio/house', '/studio/people', '/studio/services', '/studio/trail'],
+        ...['/prices', '/studio/house', '/studio/people', '/studio/services', '/studio/tablets', '/studio/trail'],
       ].toSorted(),
     );
   });
@@ -92,6 +101,7 @@ describe('the table of roles', () => {
         ...['GET /api/clients/export', 'POST /api/clients/import', 'GET /api/clients/import/an-id'],
         ...['POST /api/clients/import/look', 'POST /api/first', 'PUT /api/hours', 'PUT /api/prices'],
         ...['PUT /api/products', 'PUT /api/products/choosing', 'POST /api/products/import', 'POST /api/rules'],
+        ...['GET /api/studio/authority', 'POST /api/studio/pairing', 'POST /api/studio/tablets'],
         ...['GET /api/studio', 'POST /api/studio', 'POST /api/studio/pin', 'POST /api/studio/sign-in'],
         ...['PUT /api/studio/texts', 'PUT /api/studio/ways', 'GET /api/studio/trail'],
         ...['GET /api/studio/trail/check', 'GET /api/studio/trail/csv'],

@@ -72,7 +72,7 @@ const PLACES: readonly Place[] = [
   // the studio
   place('/studio/trail', 'trail'),
   place('/api/studio/trail(?:/**)?', 'trail'),
-  place('/studio/(?:people|house|services)', 'house'),
+  place('/studio/(?:people|house|services|tablets)', 'house'),
   place('/studio', 'signed-in'),
   place('/studio/(?:ways|texts)', 'read'),
   place('/prices', 'sums'),
@@ -83,7 +83,7 @@ const PLACES: readonly Place[] = [
   place('/products/:id', 'read'),
   place('/api/(?:products|rules)(?:/**)?', READ_OR_HOUSE),
   place('/api/studio/(?:ways|texts)', READ_OR_HOUSE),
-  place('/api/studio(?:/(?:pin|sign-in))?', 'house'),
+  place('/api/studio(?:/(?:pin|sign-in|tablets|pairing|authority))?', 'house'),
   place('/first', 'house'),
   place('/api/first', 'house'),
 ];

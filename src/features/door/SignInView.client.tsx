@@ -1,7 +1,7 @@
 'use client';
 
 import { Button, Input } from 'antd';
-import { useState } from 'react';
+import { useState, useSyncExternalStore } from 'react';
 import type { DoorFacts } from '@/server/services/doorFacts';
 import { PinPad } from '@/ui/PinPad.client';
 import { notTaken, sendJson } from '@/ui/sendJson';
@@ -32,7 +32,7 @@ export function SignInView({ studioName, facts, back }: Props) {
       {byWords ? (
         <>
           {isKnown ? null : <p className="quiet">This tablet has not been here before.</p>}
-          <Passphrase onCome={come} />
+          {isKnown ? <Passphrase onCome={come} /> : <Stranger onCome={come} />}
           {isKnown && people.length > 0 ? otherWay : null}
         </>
       ) : null}
@@ -66,6 +66,73 @@ export function SignInView({ studioName, facts, back }: Props) {
         </>
       ) : null}
     </main>
+  );
+}
+
+/** A tablet that is not known: a passphrase, or a short code made on one that is. */
+function Stranger({ onCome }: { readonly onCome: () => void }) {
+  // read by the camera: it stands behind the #, which no browser sends
+  const hash = useSyncExternalStore(
+    () => () => undefined,
+    () => window.location.hash,
+    () => '',
+  );
+  const [, read = null] = /^#pair=([a-z0-9-]{4,20})$/.exec(hash) ?? [];
+  const [chosen, setByCode] = useState<boolean | null>(null);
+  const [typed, setCode] = useState<string | null>(null);
+  const byCode = chosen ?? read !== null;
+  const code = typed ?? read ?? '';
+  const [name, setName] = useState('');
+  const [fault, setFault] = useState<string | null>(null);
+  const pair = async (): Promise<void> => {
+    const sent = await sendJson('POST', '/api/door/pair', { code: code.trim(), name: name.trim() });
+    if (sent.ok) window.location.assign('/door');
+    else setFault(notTaken(sent.error, 'The tablet is not known yet'));
+  };
+  if (!byCode) {
+    return (
+      <>
+        <Passphrase onCome={onCome} />
+        <button type="button" className={styles.other} onClick={() => setByCode(true)}>
+          With a code made under Studio, Tablets
+        </button>
+      </>
+    );
+  }
+  return (
+    <form
+      className={styles.words}
+      onSubmit={(e) => {
+        e.preventDefault();
+        void pair();
+      }}
+    >
+      <label>
+        Code
+        <Input size="large" autoComplete="off" maxLength={20} value={code} onChange={(e) => setCode(e.target.value)} />
+      </label>
+      <label>
+        What you call this tablet
+        <Input
+          size="large"
+          placeholder="Window table"
+          maxLength={40}
+          value={name}
+          onChange={(e) => setName(e.target.value)}
+        />
+      </label>
+      {fault === null ? null : (
+        <p role="alert" className={styles.fault}>
+          {fault}
+        </p>
+      )}
+      <Button type="primary" size="large" htmlType="submit" disabled={code.trim() === '' || name.trim() === ''}>
+        Make it known
+      </Button>
+      <button type="button" className={styles.other} onClick={() => setByCode(false)}>
+        With the passphrase
+      </button>
+    </form>
   );
 }
 

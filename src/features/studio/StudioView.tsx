@@ -16,6 +16,11 @@ const ROOMS = [
     says: 'Who works here, how practised their hands are, which services they do, their PINs.',
   },
   {
+    href: '/studio/tablets',
+    name: 'Tablets',
+    says: 'Which tablets are known, who was at them last; a code that makes another one known.',
+  },
+  {
     href: '/studio/services',
     name: 'Services',
     says: 'What you offer and what each takes off, drawn on the body.',

@@ -28,8 +28,8 @@ export const withPerson = (
     return who === null ? errorResponse(401, 'signed-out', 'Nobody has signed in here.') : run(who, tablet);
   });
 
-export function withSession(response: Response, token: string): Response {
-  response.headers.append('set-cookie', sessionCookie(token, isSecure()));
+export function withSession(request: Request, response: Response, token: string): Response {
+  response.headers.append('set-cookie', sessionCookie(token, isSecure(request)));
   return response;
 }
 export function withoutSession(response: Response): Response {

@@ -1,13 +1,12 @@
 // Sessions and recovery codes. What is written here rests under no kept answer.
 
 import 'server-only';
-import { and, desc, eq, gt, isNull, lt, ne } from 'drizzle-orm';
+import { and, desc, eq, gt, gte, isNull, lt, ne, sql } from 'drizzle-orm';
 import type { TableEvent } from '../../core/hands';
 import type { DbOrTx } from '../db/openDatabase';
 import { prepared } from '../db/prepared';
 import { quietly } from '../db/sinceWrite';
-import { recoveryCodes, sessions, tableJournal } from '../db/schema';
-import { sql } from 'drizzle-orm';
+import { pairings, recoveryCodes, sessions, tableJournal } from '../db/schema';
 import { journalOf } from './journalRepo';
 
 export type SessionRow = typeof sessions.$inferSelect;
@@ -66,6 +65,25 @@ export const codesLeft = (db: DbOrTx, personId: string): number =>
     .from(recoveryCodes)
     .where(and(eq(recoveryCodes.personId, personId), isNull(recoveryCodes.usedMs)))
     .all().length;
+
+export const lastSessionOn = (db: DbOrTx, tablet: string): SessionRow | undefined =>
+  db.select().from(sessions).where(eq(sessions.tablet, tablet)).orderBy(desc(sessions.touchedMs)).get();
+export const insertPairing = (db: DbOrTx, hash: string, madeMs: number): void => {
+  quietly(db, () => db.insert(pairings).values({ hash, madeMs }).run());
+};
+/** True where it was there, young enough and not used: it is used now. */
+export const usePairing = (
+  db: DbOrTx,
+  hash: string,
+  { nowMs, notBeforeMs }: { readonly nowMs: number; readonly notBeforeMs: number },
+): boolean =>
+  db
+    .update(pairings)
+    .set({ usedMs: nowMs })
+    .where(and(eq(pairings.hash, hash), isNull(pairings.usedMs), gte(pairings.madeMs, notBeforeMs)))
+    .run().changes === 1;
+export const dropPairingsBefore = (db: DbOrTx, atMs: number): number =>
+  quietly(db, () => db.delete(pairings).where(lt(pairings.madeMs, atMs)).run().changes);
 
 const LATEST_ACTS = 400;
 /** The journals of tables at which something was done since then. */

@@ -1,4 +1,4 @@
-import { eq, lt } from 'drizzle-orm';
+import { desc, eq, isNotNull, lt } from 'drizzle-orm';
 import { quietly } from '../db/sinceWrite';
 import type { DbOrTx } from '../db/openDatabase';
 import { requests, tablets } from '../db/schema';
@@ -8,6 +8,9 @@ export type RequestRow = typeof requests.$inferSelect;
 
 export const readTablet = (db: DbOrTx, id: string): TabletRow | undefined =>
   db.select().from(tablets).where(eq(tablets.id, id)).get();
+/** Those that are the studio's, the latest first. */
+export const knownTablets = (db: DbOrTx): TabletRow[] =>
+  db.select().from(tablets).where(isNotNull(tablets.knownSinceMs)).orderBy(desc(tablets.knownSinceMs)).all();
 /** Writes down what changed of a tablet; one not seen before begins now. */
 export function putTablet(db: DbOrTx, id: string, nowMs: number, set: Partial<Omit<TabletRow, 'id'>>): void {
   quietly(db, () =>

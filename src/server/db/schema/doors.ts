@@ -22,6 +22,14 @@ export const sessions = sqliteTable(
   (t) => [index('sessions_person').on(t.personId)],
 );
 
+/** Short codes that make a tablet known, each once and for some minutes. */
+export const pairings = sqliteTable('pairings', {
+  /** SHA-256 of the code, hex. */
+  hash: text('hash').primaryKey(),
+  madeMs: integer('made_ms').notNull(),
+  usedMs: integer('used_ms'),
+});
+
 export const recoveryCodes = sqliteTable('recovery_codes', {
   /** SHA-256 of the code, hex. */
   hash: text('hash').primaryKey(),

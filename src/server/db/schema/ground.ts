@@ -10,6 +10,8 @@ export const tablets = sqliteTable('tablets', {
   firstSeenMs: integer('first_seen_ms').notNull(),
   /** When a PIN was given here, or one was first chosen here; null = not yet. */
   knownSinceMs: integer('known_since_ms'),
+  /** What the studio calls it; empty = nothing. */
+  name: text('name').notNull().default(''),
   /** The form that this tablet is with a client for; null = not locked. */
   lockedForm: text('locked_form'),
   /** Wrong PINs in a row at the studio's door, and until when none is taken. */

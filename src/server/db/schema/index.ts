@@ -29,5 +29,5 @@ export type {
   StudioSettings,
   ZoneRef,
 } from './documents';
-export { recoveryCodes, sessions } from './doors';
+export { pairings, recoveryCodes, sessions } from './doors';
 export { trail } from './trail';

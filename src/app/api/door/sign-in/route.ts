@@ -28,7 +28,7 @@ export const { GET, POST, PUT, PATCH, DELETE } = route({
             : await ('code' in by ? signInByCode(db, by, tablet, at) : signInByPassphrase(db, by, tablet, at));
         if (!begun.ok) return toResponse(begun);
         noteSignIn(db, begun.value.personId, tablet);
-        return withSession(toResponse(ok({ personId: begun.value.personId })), begun.value.token);
+        return withSession(request, toResponse(ok({ personId: begun.value.personId })), begun.value.token);
       }),
     ),
 });

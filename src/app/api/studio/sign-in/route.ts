@@ -19,7 +19,7 @@ export const { GET, POST, PUT, PATCH, DELETE } = route({
             const begun = noteDone(getDb(), request, await turnOn(getDb(), turn.on, tablet, nowMs()));
             if (!begun.ok) return toResponse(begun);
             tell({ kind: 'studio' });
-            return withSession(toResponse(ok({ codes: begun.value.codes })), begun.value.token);
+            return withSession(request, toResponse(ok({ codes: begun.value.codes })), begun.value.token);
           })
         : withPerson(request, async (who, tablet) => {
             const done = await turnOff(getDb(), turn.off, who, { tablet, nowMs: nowMs() });

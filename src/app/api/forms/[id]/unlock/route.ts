@@ -21,6 +21,6 @@ export const { GET, POST, PUT, PATCH, DELETE } = route<{ id: string }>({
       if (!signsIn(getDb())) return toResponse(back);
       // whoever takes it back is at it from here on
       const token = beginAt(getDb(), back.value.personId, tablet, nowMs());
-      return withSession(toResponse(back), token);
+      return withSession(request, toResponse(back), token);
     }),
 });
