@@ -35,4 +35,16 @@ export const tabletRequest = Joi.alternatives(
   Joi.object({ name: Joi.object({ id: tabletId, name: Joi.string().trim().allow('').max(40).required() }).required() }),
 ).required();
 
+export const eraseRequest = Joi.object({
+  name: Joi.string().max(80).required(),
+  consents: Joi.object({
+    until: Joi.string()
+      .pattern(/^\d{4}-\d{2}-\d{2}$/)
+      .required(),
+    why: Joi.string().trim().min(4).max(200).required(),
+  })
+    .allow(null)
+    .required(),
+}).required();
+
 export const nothingRequest = Joi.object({}).required();

@@ -7,6 +7,7 @@ const WORDS: readonly (readonly [RegExp, string])[] = [
   [/^GET \/api\/clients\/export$/, 'All clients taken out'],
   [/^GET (\/api)?\/visits\/[\w-]+(\/case|\/record|\/incident)?$/, 'Visit looked at'],
   [/^GET (\/api)?\/form(s)?\/[\w-]+$/, 'Form looked at'],
+  [/^POST \/api\/clients\/[\w-]+\/erase$/, 'Person erased'],
   [/^POST \/api\/clients$/, 'Client added'],
   [/^POST \/api\/clients\/import/, 'Clients taken in'],
   [/^(POST|PUT) \/api\/clients\/[\w-]+\/archive$/, 'Card put away or taken out'],

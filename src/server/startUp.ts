@@ -22,6 +22,7 @@ import { dropOldPlans } from './repos/planRepo';
 import { watchPots } from './pots/watch';
 import { readStudio } from './repos/studioRepo';
 import { resumeImports } from './services/clientsCsv';
+import { endKeptConsents, sweepFile } from './services/erase';
 import { fillWorked } from './services/fillWorked';
 import { mendTimeZone } from './services/timeZone';
 import { plansAhead } from './services/plansAhead';
@@ -59,6 +60,7 @@ function care(): void {
     const today = civilDateAt(nowMs(), readStudio(db)?.timeZone ?? 'UTC');
     dropRequestsBefore(db, nowMs() - REQUESTS_KEPT_MS);
     dropOldPlans(db, nowMs() - LOOKS_KEPT_MS);
+    if (endKeptConsents(db, nowMs())) sweepFile(db);
     dropPairingsBefore(db, nowMs() - DAY_MS);
     dropSessionsBefore(db, nowMs() - ENDS_AFTER_MS);
     beside('backup.ts', ['--day', today], 'the daily backup was not made');
@@ -93,6 +95,7 @@ export function startUp(): void {
   holdDb();
   const mended = mendTimeZone(getDb());
   readInOf(getDb());
+  sweepFile(getDb(), true);
   if (mended !== null) log.warn({ mended }, 'the time zone of the studio could not be used; it is the machine’s now');
   // for the script that runs the server (scripts/serve.mjs)
   (globalThis as typeof globalThis & { strickleFast?: typeof fastRoute }).strickleFast = fastRoute;

@@ -45,6 +45,7 @@ const PLACES: readonly Place[] = [
   // cards and visits
   place('/api/clients', 'book'),
   place('/api/clients/(?:export|import)(?:/**)?', 'tables'),
+  place('/api/clients/:id/erase', 'tables'),
   place('/api/clients/:id', 'care'),
   place('/api/clients/:id/(?:patch-tests|progress|record|archive)', 'care'),
   place('/visits/**', 'care'),

@@ -6,6 +6,8 @@ import { useState } from 'react';
 import type { ClientCard } from '@/server/services/clients';
 import { sendJson } from '@/ui/sendJson';
 import { EditCard } from './EditCard.client';
+import { EraseCard } from './EraseCard.client';
+import { useMay } from '@/ui/Who.client';
 import { Fault } from '@/ui/Fault';
 import styles from './Clients.module.css';
 
@@ -13,6 +15,8 @@ import styles from './Clients.module.css';
 export function CardTools({ card }: { readonly card: ClientCard }) {
   const router = useRouter();
   const [editing, setEditing] = useState(false);
+  const [erasing, setErasing] = useState(false);
+  const mayErase = useMay('tables');
   const [fault, setFault] = useState<string | null>(null);
   const { client } = card;
   const away = client.archivedAtMs !== null;
@@ -42,7 +46,13 @@ export function CardTools({ card }: { readonly card: ClientCard }) {
           <Button>Archive</Button>
         </Popconfirm>
       )}
+      {mayErase ? (
+        <Button danger type="text" onClick={() => setErasing(true)}>
+          Erase …
+        </Button>
+      ) : null}
       <Fault text={fault} />
+      {erasing ? <EraseCard client={client} onClose={() => setErasing(false)} /> : null}
       {editing ? <EditCard card={card} onClose={() => setEditing(false)} /> : null}
     </div>
   );

@@ -30,4 +30,5 @@ export type {
   ZoneRef,
 } from './documents';
 export { pairings, recoveryCodes, sessions } from './doors';
+export { erasing, erasures } from './erasing';
 export { trail } from './trail';

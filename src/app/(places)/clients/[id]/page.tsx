@@ -1,10 +1,12 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { ErasedCardView } from '@/features/clients/ErasedCardView';
 import { DeskCardView } from '@/features/clients/DeskCardView';
 import { ClientCardView } from '@/features/clients/ClientCardView';
 import { pageRole } from '@/server/auth/guard';
 import { nowMs } from '@/server/clock';
 import { getDb } from '@/server/db/client';
+import { erasedCard } from '@/server/services/erase';
 import { loadDeskCard } from '@/server/services/atDesk';
 import { loadClientCard } from '@/server/services/clients';
 import { notePageRead } from '@/server/trail';
@@ -20,6 +22,8 @@ interface Props {
 /** `?visits=all` shows every visit, not only the latest. */
 export default async function ClientPage({ params, searchParams }: Props) {
   const [{ id }, { visits }] = await Promise.all([params, searchParams]);
+  const erased = erasedCard(getDb(), id);
+  if (erased) return <ErasedCardView erased={erased} />;
   if ((await pageRole(getDb())) === 'desk') {
     const seen = loadDeskCard(getDb(), id, nowMs());
     if (!seen.ok) notFound();
