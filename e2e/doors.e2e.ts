@@ -270,3 +270,38 @@ test('a tablet in the network: nothing before people sign in, then a short code 
     await server.kill();
   }
 });
+
+test('a person is erased: what goes and what stays is said, the name is typed, the card is a stub', async ({
+  browser,
+}) => {
+  const server = await ownServer();
+  await server.start();
+  const context = await tablet(browser);
+  const page = await context.newPage();
+  try {
+    await page.goto(`${server.base}/clients/teodora`);
+    await ready(page);
+    await page.getByRole('button', { name: 'Erase …' }).click();
+    const dialog = page.getByRole('dialog', { name: /^Erase Teodora/ });
+    await expect(dialog.getByText(/lines of the ledger stay without the name until/)).toBeVisible();
+    const erase = dialog.getByRole('button', { name: 'Erase for good' });
+    await dialog.getByLabel('The name on the card').fill('Teodora');
+    await expect(erase).toBeDisabled();
+    const name = (await dialog.getByLabel('The name on the card').getAttribute('placeholder')) ?? '';
+    await dialog.getByLabel('The name on the card').fill(name);
+    await erase.click();
+    await expect(page.getByRole('heading', { name: 'This person is erased' })).toBeVisible();
+    expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+    const asked = { headers: { 'x-search': 'teodora' } };
+    const found = await context.request.get(`${server.base}/api/clients`, asked);
+    expect(((await found.json()) as { clients: unknown[] }).clients).toEqual([]);
+    await page.goto(server.base);
+    await expect(page.getByText('Ottilie').first()).toBeVisible();
+    await expect(page.getByText(/Teodora|Erased on/)).toHaveCount(0);
+    await page.goto(`${server.base}/studio/trail`);
+    await expect(page.getByText('Person erased').first()).toBeVisible();
+  } finally {
+    await context.close();
+    await server.kill();
+  }
+});

@@ -17,9 +17,9 @@ export function DeskCardView({ card }: { readonly card: DeskCard }) {
           <p className="quiet">{[byline, phone].filter(Boolean).join(' · ')}</p>
         </div>
       </div>
-      <p className="quiet">Health notes are for those who work on skin.</p>
+      <p className={`quiet ${styles.deskSays}`}>Health notes are for those who work on skin.</p>
       <div className={styles.columns}>
-        <section>
+        <section className={styles.few}>
           <h2>Ahead</h2>
           {ahead.length === 0 ? (
             <p className="quiet">
@@ -39,10 +39,10 @@ export function DeskCardView({ card }: { readonly card: DeskCard }) {
             </ul>
           )}
         </section>
-        <section>
+        <section className={styles.few}>
           <h2>Visits</h2>
           {past.length === 0 ? <p className="quiet">None yet.</p> : null}
-          <ul>
+          <ul className={styles.plain}>
             {past.map((on) => (
               <li key={on}>{dayMonthYear(on)}</li>
             ))}

@@ -6,7 +6,7 @@ import styles from './Clients.module.css';
 /** What stands in the place of a card whose person asked to be forgotten. */
 export function ErasedCardView({ erased }: { readonly erased: Erased }) {
   return (
-    <section className={styles.page}>
+    <section className={`${styles.page} ${styles.few}`}>
       <p className={styles.crumb}>
         <Link href="/clients">Clients</Link>
       </p>
@@ -16,7 +16,7 @@ export function ErasedCardView({ erased }: { readonly erased: Erased }) {
         {erased.by === null ? '' : `, by ${erased.by}`}. Card, charts, visits, forms, messages and the record are gone.
       </p>
       <h2>What stays</h2>
-      <ul>
+      <ul className={styles.plain}>
         {erased.kept.map((k) => (
           <li key={k}>{k}</li>
         ))}

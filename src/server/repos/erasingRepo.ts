@@ -98,6 +98,15 @@ export function emptyPerson(db: DbOrTx, clientId: string, name: string, nowMs: n
   for (const table of [charts, readings, careTold, homeCare, worked, tableJournal]) {
     db.delete(table).where(inArray(table.visitId, visitIds)).run();
   }
+  const done = db
+    .select({ id: visits.bookingId })
+    .from(visits)
+    .where(and(eq(visits.clientId, clientId), eq(visits.status, 'closed'), isNotNull(visits.bookingId)));
+  db.update(bookings)
+    // what was done stands in the day as it was worked; nobody comes for the rest
+    .set({ zones: [], note: '', status: sql`case when id in ${done} then status else 'cancelled' end` })
+    .where(eq(bookings.clientId, clientId))
+    .run();
   db.update(visits)
     .set({ consult: NOTHING_SAID, planHash: null, status: 'closed', closedAtMs: sql`coalesce(closed_at_ms, ${nowMs})` })
     .where(eq(visits.clientId, clientId))
@@ -112,10 +121,6 @@ export function emptyPerson(db: DbOrTx, clientId: string, name: string, nowMs: n
         ),
       ),
     )
-    .run();
-  db.update(bookings)
-    .set({ zones: [], note: '', status: sql`case when starts_at_ms > ${nowMs} then 'cancelled' else status end` })
-    .where(eq(bookings.clientId, clientId))
     .run();
   db.update(ledgerEntries).set({ words: '' }).where(eq(ledgerEntries.clientId, clientId)).run();
   dropRequestsAbout(db, new Set(ids));

@@ -116,6 +116,8 @@ describe('erasing a person', () => {
       );
       expect([table, left]).toEqual([table, []]);
     }
+    // today's visit was not opened: nobody comes
+    expect(bookingsOfClient(open.db, 'ottilie').map((b) => b.status)).toContain('cancelled');
     expect(bookingsOfClient(open.db, 'ottilie').some((b) => b.status === 'booked' && b.startsAtMs > NOW)).toBe(false);
     const card = erasedCard(open.db, 'ottilie');
     expect(card).toMatchObject({ on: '2027-05-08', by: 'Ines' });
