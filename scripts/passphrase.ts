@@ -2,7 +2,7 @@
 // machine itself. Whoever can read the data file can do this, so nothing is proved; every session of theirs ends.
 
 import { codeHash, keep, newCodes, passphraseFault } from '../src/server/auth/secrets';
-import { openDatabase } from '../src/server/db/openDatabase';
+import { DatabaseRefused, openDatabase } from '../src/server/db/openDatabase';
 import { databaseFile } from '../src/server/env';
 import { dropSessionsOf, putCodes } from '../src/server/repos/doorRepo';
 import { updatePerson } from '../src/server/repos/houseRepo';
@@ -15,10 +15,10 @@ async function main(args: readonly string[]): Promise<void> {
   try {
     const people = readPeople(open.db);
     const person = people.find((p) => p.name.toLowerCase() === name);
-    if (!person) throw new Error(`Whose? npm run passphrase -- ${people.map((p) => p.name).join(' | ')}`);
+    if (!person) throw new DatabaseRefused(`Whose? npm run passphrase -- ${people.map((p) => p.name).join(' | ')}`);
     const passphrase = await typedPassphrase(`New passphrase for ${person.name}: `, true);
     const fault = passphraseFault(passphrase, [person.name, readStudio(open.db)?.name ?? '']);
-    if (fault !== null) throw new Error(`${fault} Nothing was changed.`);
+    if (fault !== null) throw new DatabaseRefused(`${fault} Nothing was changed.`);
     const passHash = await keep(passphrase);
     const codes = newCodes();
     open.db.transaction((tx) => {
