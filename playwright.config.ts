@@ -2,9 +2,19 @@ import { defineConfig } from '@playwright/test';
 
 // scripts/test.mjs runs two parts side by side, each with a server and data of its own; alone it is one part, all tests
 const PART = process.env['STRICKLE_PART'];
-const IN_ONE = ['chart', 'choice', 'consult', 'exam', 'first', 'frame', 'keep', 'killed', 'pots', 'studio'].map(
-  (name) => `**/${name}.e2e.ts`,
-);
+const IN_ONE = [
+  'chart',
+  'choice',
+  'consult',
+  'doors',
+  'exam',
+  'first',
+  'frame',
+  'keep',
+  'killed',
+  'pots',
+  'studio',
+].map((name) => `**/${name}.e2e.ts`);
 const PORT = PART === 'two' ? 4174 : 4173;
 const NAME = PART === undefined ? 'browser' : `browser-${PART}`;
 const SEARCH_POPUPS = ['WebUIOmniboxPopup', 'WebUIOmniboxAimPopup'];
