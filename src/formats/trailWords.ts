@@ -29,6 +29,7 @@ const WORDS: readonly (readonly [RegExp, string])[] = [
   [/^(POST|PUT) \/api\/(pots|kitchen|shelf)/, 'Pots, kitchen or shelf written'],
   [/^(POST|PUT) \/api\/practice/, 'Practice written'],
   [/^POST \/api\/studio\/sign-in$/, 'Signing in turned on or off'],
+  [/^POST \/api\/studio\/drill$/, 'Backup tried'],
   [/^POST \/api\/studio\/pin$/, 'PIN chosen or given'],
   [/^(POST|PUT) \/api\/(studio|prices|products|rules|hours|people|first)/, 'Studio changed'],
   [/^(POST|PUT) \/api\/post/, 'Message written'],

@@ -24,6 +24,7 @@ import { readStudio } from './repos/studioRepo';
 import { resumeImports } from './services/clientsCsv';
 import { endKeptConsents, sweepFile } from './services/erase';
 import { fillWorked } from './services/fillWorked';
+import { lookThroughTrail } from './trailCare';
 import { mendTimeZone } from './services/timeZone';
 import { plansAhead } from './services/plansAhead';
 
@@ -63,6 +64,7 @@ function care(): void {
     if (endKeptConsents(db, nowMs())) sweepFile(db);
     dropPairingsBefore(db, nowMs() - DAY_MS);
     dropSessionsBefore(db, nowMs() - ENDS_AFTER_MS);
+    void lookThroughTrail(db).catch(() => log.error({}, 'the trail was not looked through'));
     beside('backup.ts', ['--day', today], 'the daily backup was not made');
   } catch (error) {
     log.error({ kind: error instanceof Error ? error.name : 'unknown' }, 'the hourly care failed');

@@ -102,7 +102,12 @@ describe('the table of roles', () => {
         ...['POST /api/clients/import/look', 'POST /api/first', 'PUT /api/hours', 'PUT /api/prices'],
         ...['PUT /api/products', 'PUT /api/products/choosing', 'POST /api/products/import', 'POST /api/rules'],
         ...['GET /api/clients/an-id/erase', 'POST /api/clients/an-id/erase'],
-        ...['GET /api/studio/authority', 'POST /api/studio/pairing', 'POST /api/studio/tablets'],
+        ...[
+          'GET /api/studio/authority',
+          'POST /api/studio/drill',
+          'POST /api/studio/pairing',
+          'POST /api/studio/tablets',
+        ],
         ...['GET /api/studio', 'POST /api/studio', 'POST /api/studio/pin', 'POST /api/studio/sign-in'],
         ...['PUT /api/studio/texts', 'PUT /api/studio/ways', 'GET /api/studio/trail'],
         ...['GET /api/studio/trail/check', 'GET /api/studio/trail/csv'],

@@ -84,7 +84,7 @@ const PLACES: readonly Place[] = [
   place('/products/:id', 'read'),
   place('/api/(?:products|rules)(?:/**)?', READ_OR_HOUSE),
   place('/api/studio/(?:ways|texts)', READ_OR_HOUSE),
-  place('/api/studio(?:/(?:pin|sign-in|tablets|pairing|authority))?', 'house'),
+  place('/api/studio(?:/(?:pin|sign-in|drill|tablets|pairing|authority))?', 'house'),
   place('/first', 'house'),
   place('/api/first', 'house'),
 ];

@@ -6,6 +6,8 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { Today, TodayVisit } from '@/server/services/today';
+import type { Drilled } from '@/server/backup/drill';
+import type { HouseNeed } from '@/server/services/backupDrill';
 import type { TodayWord } from '@/server/services/todayWords';
 import { sendJson } from '@/ui/sendJson';
 import { plural, shortDateTime, timeOfDay, withDates } from '@/ui/words';
@@ -17,10 +19,12 @@ import styles from './TodayView.module.css';
 interface Props {
   readonly today: Today;
   readonly pots: readonly PotNeed[];
+  /** Of the studio itself, for its owner. */
+  readonly house: readonly HouseNeed[];
 }
 
 /** Who and what needs a word, each with its remedy one tap away. */
-export function NeedsYou({ today, pots }: Props) {
+export function NeedsYou({ today, pots, house }: Props) {
   const { visits, timeZone } = today;
   const [said, setSaid] = useState('');
   const needs = visits.filter((v) => v.words.length > 0);
@@ -34,7 +38,7 @@ export function NeedsYou({ today, pots }: Props) {
           Still planning {plural(coming, 'visit')} …
         </p>
       ) : null}
-      {needs.length === 0 && pots.length === 0 && coming === 0 ? (
+      {needs.length === 0 && pots.length + house.length === 0 && coming === 0 ? (
         <p className="quiet">Nothing. Hair, consent, cards and pots are as they should be.</p>
       ) : (
         <ul className={styles.words}>
@@ -60,6 +64,16 @@ export function NeedsYou({ today, pots }: Props) {
                 <span>{p.text}</span>
               </p>
               <PotRemedy need={p} onSaid={setSaid} />
+            </li>
+          ))}
+          {house.map((h) => (
+            <li key={h.id} data-weight={h.weight}>
+              <Flag />
+              <p>
+                <strong>{h.title}</strong>
+                <span>{withDates(h.text)}</span>
+              </p>
+              {h.id === 'trail' ? <Link href="/studio/trail">To the trail</Link> : <DrillRemedy onSaid={setSaid} />}
             </li>
           ))}
         </ul>
@@ -126,6 +140,26 @@ function PatchRemedy({ visit, startsAtMs, timeZone, onSaid }: PatchProps) {
     if (sent.ok) router.refresh();
   };
   return <Button onClick={() => void book()}>Patch test {when}</Button>;
+}
+
+/** Puts the newest backup back beside the data, as a try. */
+function DrillRemedy({ onSaid }: { readonly onSaid: (words: string) => void }) {
+  const router = useRouter();
+  const [busy, setBusy] = useState(false);
+  const tryOne = async (): Promise<void> => {
+    setBusy(true);
+    const sent = await sendJson<Drilled>('POST', '/api/studio/drill', {});
+    setBusy(false);
+    if (!sent.ok) return onSaid(sent.error.message);
+    const { name, clients, visits } = sent.value;
+    onSaid(`${name} can be put back whole: ${plural(clients, 'card')}, ${plural(visits, 'visit')}.`);
+    router.refresh();
+  };
+  return (
+    <Button loading={busy} onClick={() => void tryOne()}>
+      Try the newest
+    </Button>
+  );
 }
 
 function PotRemedy({ need, onSaid }: { readonly need: PotNeed; readonly onSaid: (words: string) => void }) {

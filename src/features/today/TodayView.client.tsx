@@ -6,6 +6,7 @@ import type { Today, TodayVisit } from '@/server/services/today';
 import type { TodayPots } from '@/server/services/todayPots';
 import { dayMonth, plural, timeOfDay, weekday } from '@/ui/words';
 import { DayRibbon, Legend } from './DayRibbon';
+import type { HouseNeed } from '@/server/services/backupDrill';
 import { NeedsYou } from './NeedsYou';
 import { potNeeds, type PotNeed } from './potDayWords';
 import { PotLanes } from './PotLanes';
@@ -50,7 +51,14 @@ function needsOf(today: Today, pots: TodayPots | null, { days, fromMs }: PotDays
   });
 }
 
-export function TodayView({ today, pots }: { readonly today: Today; readonly pots: TodayPots | null }) {
+interface Props {
+  readonly today: Today;
+  readonly pots: TodayPots | null;
+  /** What the studio itself needs, for its owner. */
+  readonly house: readonly HouseNeed[];
+}
+
+export function TodayView({ today, pots, house }: Props) {
   const { visits, date, studioName } = today;
   const ribbon = ribbonOf(visits, today.nowMs);
   const potDays = usePotDays(today, visits.length === 0 ? null : pots, ribbon.toMs);
@@ -98,7 +106,7 @@ export function TodayView({ today, pots }: { readonly today: Today; readonly pot
             {pots ? <PotLanes today={today} pots={pots} potDays={potDays} ribbon={ribbon} /> : null}
           </DayRibbon>
           <div className={styles.below}>
-            <NeedsYou today={today} pots={needsOf(today, pots, potDays)} />
+            <NeedsYou today={today} pots={needsOf(today, pots, potDays)} house={house} />
             {next ? <TrayList visit={next} timeZone={today.timeZone} /> : null}
           </div>
         </>

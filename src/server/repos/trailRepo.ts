@@ -22,6 +22,10 @@ export const insertTrail = (db: DbOrTx, row: TrailRow): void => {
   db.insert(trail).values(row).run();
 };
 
+/** When the first line was written; null where there is none. */
+export const firstLineMs = (db: DbOrTx): number | null =>
+  db.select({ atMs: trail.atMs }).from(trail).orderBy(asc(trail.seq)).limit(1).get()?.atMs ?? null;
+
 /** In their order, after one. */
 export const trailAfter = (db: DbOrTx, seq: number, most: number): TrailRow[] =>
   db.select().from(trail).where(gt(trail.seq, seq)).orderBy(asc(trail.seq)).limit(most).all();

@@ -33,6 +33,8 @@ export interface StudioSettings {
   readonly serviceMinutes?: Readonly<Record<string, number>> | undefined;
   /** Where the paste is cooked; absent = at the sea, in a usual pot. */
   readonly kitchen?: KitchenSettings | undefined;
+  /** Civil date on which a backup was last put back as a try; absent = never. */
+  readonly drilledOn?: string | undefined;
   /** True where the file has to be written anew: somebody was erased from it. */
   readonly sweepDue?: boolean | undefined;
   /** True where everybody signs in; absent = nobody does: one machine, one pair of hands. */
