@@ -85,6 +85,61 @@ describe('chooseTogether', () => {
     );
     expect(ran).toBe(400);
   });
+  it('goes by the share where that is more than the two minutes: a quarter of a dear zone, not a minute more', () => {
+    const pair = (dearer: number) =>
+      taken(chooseTogether([zoneOf('chin', [40, dearer]), zoneOf('underarm', [90, 20])])).map((t) => t.product);
+    // a pot is 4 minutes: one product for both is worth 3.9 of them here
+    expect(pair(43.9)).toEqual(['p1', 'p1']);
+    expect(pair(44.1)).toEqual(['p0', 'p1']);
+    // two zones that save 8 minutes of pots between them stay within a quarter
+    const three = (dearer: number) =>
+      taken(
+        chooseTogether([zoneOf('chin', [8, dearer]), zoneOf('underarm', [90, 8]), zoneOf('brow' as ZoneId, [90, 8])]),
+      ).map((t) => t.product);
+    expect(three(10)).toEqual(['p1', 'p1', 'p1']);
+    expect(three(10.1)).toEqual(['p0', 'p1', 'p1']);
+    expect(
+      taken(chooseTogether([zoneOf('chin', [12, 14.9]), zoneOf('underarm', [90, 8])])).map((t) => t.product),
+    ).toEqual(['p1', 'p1']);
+  });
+  it('obeys a way that is asked for, with any product, and of both together', () => {
+    const ways = [option('p0', 5), option('p0', 6, { way: 'against' }), option('p1', 5.5, { way: 'against' })];
+    const of = (force: VisitZone['force']) => {
+      const base = zoneOf('chin', [5]);
+      const [pick] = chooseTogether([{ ...base, force, match: { ...base.match, options: ways, within: ways } }]);
+      return pick && [pick.option.product.id, pick.option.way, pick.moved];
+    };
+    expect(of({ way: 'against' })).toEqual(['p1', 'against', 'by-hand']);
+    expect(of({ product: 'p0', way: 'against' })).toEqual(['p0', 'against', 'by-hand']);
+    expect(of({ product: 'p0' })).toEqual(['p0', 'with', 'by-hand']);
+    expect(of({ product: 'p1', way: 'with' })).toBeNull();
+    expect(of(undefined)).toEqual(['p0', 'with', null]);
+  });
+  it('gives each side its own where nothing suits both, and widens to the worse tier before it does', () => {
+    const side = (own: readonly Ranked[], all: readonly Ranked[], more: Partial<VisitZone>): VisitZone => {
+      const best = own[0] ?? null;
+      const match = { options: all, best, within: own, cheapest: best, decided: [], yielded: [] };
+      return { zone: 'underarm', side: 'left', stopped: false, match, ...more };
+    };
+    const [a, b] = [option('p0', 5), option('p1', 5)];
+    const apart = chooseTogether([side([a], [a], {}), side([b], [b], { side: 'right' })]);
+    expect(taken(apart).map((t) => t.product)).toEqual(['p0', 'p1']);
+    expect(apart.map((p) => p?.moved)).toEqual([null, null]);
+    // p2 stands in a worse tier on the left and is what the right has: both take it
+    const [worse, best] = [option('p2', 9, { tier: 1 }), option('p2', 6, { tier: 1 })];
+    const both = chooseTogether([side([a], [a, worse], {}), side([best], [best], { side: 'right' })]);
+    expect(taken(both).map((t) => t.product)).toEqual(['p2', 'p2']);
+    expect(both.map((p) => p?.moved)).toEqual(['both-sides', null]);
+    // not where one of them was chosen by hand
+    const force = { product: 'p0' };
+    const forced = chooseTogether([side([a], [a, worse], { force }), side([best], [best], { side: 'right' })]);
+    expect(taken(forced).map((t) => t.product)).toEqual(['p0', 'p2']);
+  });
+  it('says one pot only of a zone that gave way to it', () => {
+    const [chin, arm] = chooseTogether([zoneOf('chin', [5, 6]), zoneOf('underarm', [90, 5])]);
+    expect([chin?.moved, arm?.moved]).toEqual(['one-pot', null]);
+    expect(chin?.option.product.id).toBe('p1');
+  });
   it('comes to an end with a whole wholesaler on the shelf: 28 zones, 60 products', () => {
     const zones = Array.from({ length: 28 }, (_, z) =>
       zoneOf(
