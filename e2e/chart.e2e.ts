@@ -2,7 +2,7 @@ import { expect, test, type Locator, type Page } from '@playwright/test';
 import { sheetFor, ZONES } from '../src/core/anatomy';
 import { growthAt, growthField, type DensityPlace } from '../src/core/field';
 import { angleBetweenDeg } from '../src/core/shared';
-import { bench, keyBound, openVisit, saved, still } from './support';
+import { bench, calm, keyBound, openVisit, saved, still } from './support';
 
 /** Screen point of a place on the sheet, cm. */
 async function at(canvas: Locator, [x, y]: readonly [number, number]): Promise<{ x: number; y: number }> {
@@ -21,7 +21,10 @@ const fieldOf = (strokes: Parameters<typeof growthField>[3], size: readonly [num
 /** An act that waits behind More. */
 async function more(page: Page, name: string): Promise<void> {
   await page.getByRole('button', { name: 'More', exact: true }).click();
-  await page.getByRole('menuitem', { name }).click();
+  const item = page.getByRole('menuitem', { name });
+  await expect(item).toBeVisible();
+  await calm(page);
+  await item.click();
 }
 
 async function chart(

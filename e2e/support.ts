@@ -92,6 +92,10 @@ export const keyBound = async (page: Page, key: string): Promise<void> => {
  */
 export const still = async (page: Page): Promise<void> => {
   await expect(page.getByRole('dialog').last()).toBeVisible();
+  await calm(page);
+};
+/** The same for whatever moves. */
+export const calm = async (page: Page): Promise<void> => {
   await page.evaluate(async () => {
     const moving = document.getAnimations().filter((a) => a.effect?.getComputedTiming().iterations !== Infinity);
     await Promise.all(moving.map((a) => a.finished.catch(() => undefined)));
