@@ -7,19 +7,13 @@ import { signsIn } from './server/auth/sessions';
 import { nowMs } from './server/clock';
 import { isSecure } from './server/env';
 import { getDb } from './server/db/client';
-import { isToken, newToken, TABLET_COOKIE, tabletCookie, tabletState } from './server/tablets';
+import { isOfForm, isToken, newToken, TABLET_COOKIE, tabletCookie, tabletState } from './server/tablets';
 
 const refusal = (status: number, code: string, message: string): NextResponse =>
   NextResponse.json({ error: { code, message, details: [] } }, { status, headers: { 'cache-control': 'no-store' } });
 
 const DOOR = '/door';
 const isDoor = (pathname: string): boolean => pathname === DOOR || pathname.startsWith(`/api${DOOR}`);
-
-/** Paths of the form that a locked tablet is with a client for. */
-function isOfForm(pathname: string, formId: string): boolean {
-  const own = encodeURIComponent(formId);
-  return pathname === `/form/${own}` || pathname === `/api/forms/${own}` || pathname.startsWith(`/api/forms/${own}/`);
-}
 
 /** Under which address the tablet knows us. The outermost door has looked at the host. */
 const baseOf = (request: NextRequest): string =>

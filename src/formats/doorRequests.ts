@@ -25,6 +25,13 @@ export const mineRequest = Joi.alternatives(
   Joi.object({ endOthers: Joi.boolean().valid(true).required() }),
 ).required();
 
+export const vouchRequest = Joi.object({
+  code: Joi.string().max(60).required(),
+  zones: Joi.array().items(Joi.string().max(60).allow(null)).min(1).max(60).required(),
+  reason: Joi.string().trim().min(8).max(500).required(),
+  personId: id.required(),
+  pin: pin.required(),
+}).required();
 export const pairRequest = Joi.object({
   code: Joi.string().trim().min(1).max(20).required(),
   name: Joi.string().trim().min(1).max(40).required(),

@@ -226,13 +226,6 @@ export const pin = Joi.string()
   .pattern(/^\d{4,8}$/)
   .messages({ 'string.pattern.base': '{{#label}} must be four to eight digits' });
 export const handOverRequest = Joi.object({ personId: id.required(), newPin: pin }).required();
-export const vouchRequest = Joi.object({
-  code: Joi.string().max(60).required(),
-  zones: Joi.array().items(Joi.string().max(60).allow(null)).min(1).max(60).required(),
-  reason: Joi.string().trim().min(8).max(500).required(),
-  personId: id.required(),
-  pin: pin.required(),
-}).required();
 export const unlockRequest = Joi.object({ pin: pin.required() }).required();
 
 const formData = Joi.object({

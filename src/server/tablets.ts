@@ -49,6 +49,12 @@ export function tabletStateOf(db: Db, id: string, atMs: number): TabletState {
   return { kind: 'open' };
 }
 
+/** Paths of the form that a locked tablet is with a client for. */
+export function isOfForm(pathname: string, formId: string): boolean {
+  const own = encodeURIComponent(formId);
+  return pathname === `/form/${own}` || pathname === `/api/forms/${own}` || pathname.startsWith(`/api/forms/${own}/`);
+}
+
 /** From here on this tablet shows the form and nothing else. */
 export function lockTablet(db: Db, tablet: string, formId: string): void {
   putTablet(db, tablet, nowMs(), { lockedForm: formId, knownSinceMs: nowMs() });

@@ -31,7 +31,7 @@ export async function topBarFacts(db: Db): Promise<{
 
 /** Who has signed in, for what a page shows of itself. */
 export async function whoAtPage(db: Db): Promise<Who> {
-  if (!signsIn(db)) return { role: 'owner', name: null, restAfterMin: null, seconds: [] };
+  if (!signsIn(db)) return { role: 'owner', id: null, name: null, restAfterMin: null, seconds: [] };
   const request = await anyPageRequest();
   const who = signedIn(db, request);
   const role = roleOf(db, request);
@@ -40,7 +40,12 @@ export async function whoAtPage(db: Db): Promise<Who> {
       ? []
       : readPeople(db).filter((p) => p.pinHash !== null && may(p.role, 'override'));
   return {
-    ...{ role, name: who?.name ?? null, restAfterMin: who === null ? null : REST_AFTER_MIN[role] },
+    ...{
+      role,
+      id: who?.personId ?? null,
+      name: who?.name ?? null,
+      restAfterMin: who === null ? null : REST_AFTER_MIN[role],
+    },
     seconds: seconds.map(({ id, name }) => ({ id, name })),
   };
 }

@@ -2,6 +2,7 @@
 
 import { Dropdown } from 'antd';
 import { useRouter } from 'next/navigation';
+import { useState } from 'react';
 import { markOf } from './marks';
 import { sendJson } from './sendJson';
 import styles from './TopBar.module.css';
@@ -16,6 +17,7 @@ interface Props {
 export function AtTablet({ people, person }: Props) {
   const router = useRouter();
   const { name: signedIn } = useWho();
+  const [said, setSaid] = useState<string | null>(null);
   if (people.length === 0) return null;
   const name = people.find((p) => p.id === person)?.name;
   const choose = (id: string): void => {
@@ -39,23 +41,31 @@ export function AtTablet({ people, person }: Props) {
     ],
     onClick: ({ key }: { readonly key: string }): void => {
       if (key === 'me') return router.push('/me');
-      // the page goes whatever the server says: nothing is to be seen any more
-      void sendJson('POST', key === 'rest' ? '/api/door/rest' : '/api/door/out', {}).then(() =>
-        window.location.assign('/door'),
-      );
+      // never away from a table that is worked at, nor to a door that does not answer
+      void sendJson('POST', key === 'rest' ? '/api/door/rest' : '/api/door/out', {}).then((sent) => {
+        if (sent.ok || sent.error.code === 'signed-out') window.location.assign('/door');
+        else setSaid(sent.error.message);
+      });
     },
   };
   return (
-    <Dropdown trigger={['click']} menu={signedIn === null ? names : own}>
-      <button
-        type="button"
-        className={styles.person}
-        aria-label={name === undefined ? 'Who is here? Not said' : `At this tablet: ${name}`}
-        title={name ?? 'Who is here?'}
-        data-known={name !== undefined}
-      >
-        {person === null ? '?' : markOf(people, person)}
-      </button>
-    </Dropdown>
+    <>
+      <Dropdown trigger={['click']} menu={signedIn === null ? names : own}>
+        <button
+          type="button"
+          className={styles.person}
+          aria-label={name === undefined ? 'Who is here? Not said' : `At this tablet: ${name}`}
+          title={name ?? 'Who is here?'}
+          data-known={name !== undefined}
+        >
+          {person === null ? '?' : markOf(people, person)}
+        </button>
+      </Dropdown>
+      {said === null ? null : (
+        <p role="alert" className={styles.said}>
+          {said}
+        </p>
+      )}
+    </>
   );
 }

@@ -3,7 +3,7 @@
 import { createContext, useContext, type ReactNode } from 'react';
 import { may, neededFor, type May, type Role, type Who } from '@/core/doors';
 
-const NOBODY: Who = { role: 'owner', name: null, restAfterMin: null, seconds: [] };
+const NOBODY: Who = { role: 'owner', id: null, name: null, restAfterMin: null, seconds: [] };
 const WhoContext = createContext<Who>(NOBODY);
 
 /** Who has signed in, for what is shown; what is done is decided by the server. */

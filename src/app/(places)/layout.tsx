@@ -5,6 +5,7 @@ import { getDb } from '@/server/db/client';
 import { hasFileFault } from '@/server/fileHealth';
 import { topBarFacts } from '@/server/topBar';
 import { Fault } from '@/ui/Fault';
+import { ReadHere } from '@/ui/ReadHere.client';
 import { TopBar } from '@/ui/TopBar.client';
 
 export const dynamic = 'force-dynamic';
@@ -17,6 +18,7 @@ export default async function PlacesLayout({ children }: { readonly children: Re
         <BarPots first={pots} timeZone={bar.timeZone} />
       </TopBar>
       <OnEveryPage follows />
+      <ReadHere />
       {hasFileFault() ? (
         <Fault text="The data file is damaged in some place: what can be read goes on. Restore the last backup (see the README), or have someone do it." />
       ) : null}

@@ -62,7 +62,7 @@ describe('the table of roles', () => {
           '/api/door/rest',
           '/api/door/sign-in',
         ],
-        ...['/api/health', '/door', '/door/closed'],
+        ...['/api/calendar/an-id', '/api/health', '/door', '/door/closed'],
       ].toSorted(),
     );
   });

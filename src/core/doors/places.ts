@@ -24,6 +24,8 @@ const PLACES: readonly Place[] = [
   place('/door(?:/**)?', 'anybody'),
   place('/api/door(?:/**)?', 'anybody'),
   place('/api/health', 'anybody'),
+  // a calendar program has no session: the private address is its secret
+  place('/api/calendar/:id', 'anybody'),
   place('/me', 'signed-in'),
   place('/api/me', 'signed-in'),
   place('/api/events', 'signed-in'),
@@ -40,7 +42,6 @@ const PLACES: readonly Place[] = [
   place('/api/waiting(?:/:id)?(?:/offer)?', 'book'),
   place('/api/bookings(?:/wanted|/:id|/:id/late|/:id/tray)?', 'book'),
   place('/api/people/:id/(?:calendar|feed)', 'book'),
-  place('/api/calendar/:id', 'book'),
 
   // cards and visits
   place('/api/clients', 'book'),

@@ -40,6 +40,7 @@ export interface Who {
   /** What may be done here; everything where nobody signs in. */
   readonly role: Role;
   /** Who has signed in; null where nobody has to. */
+  readonly id: string | null;
   readonly name: string | null;
   /** Minutes without a touch after which the tablet rests; null = never. */
   readonly restAfterMin: number | null;

@@ -1,10 +1,11 @@
 'use client';
 
-import { Button, Input } from 'antd';
+import { Input } from 'antd';
 import { useState, useSyncExternalStore } from 'react';
 import type { DoorFacts } from '@/server/services/doorFacts';
 import { PinPad } from '@/ui/PinPad.client';
 import { notTaken, sendJson } from '@/ui/sendJson';
+import { DoorForm } from './DoorForm';
 import styles from './Door.module.css';
 
 interface Props {
@@ -100,12 +101,13 @@ function Stranger({ onCome }: { readonly onCome: () => void }) {
     );
   }
   return (
-    <form
-      className={styles.words}
-      onSubmit={(e) => {
-        e.preventDefault();
-        void pair();
-      }}
+    <DoorForm
+      fault={fault}
+      does="Make it known"
+      isReady={code.trim() !== '' && name.trim() !== ''}
+      onSubmit={() => void pair()}
+      other="With the passphrase"
+      onOther={() => setByCode(false)}
     >
       <label>
         Code
@@ -121,18 +123,7 @@ function Stranger({ onCome }: { readonly onCome: () => void }) {
           onChange={(e) => setName(e.target.value)}
         />
       </label>
-      {fault === null ? null : (
-        <p role="alert" className={styles.fault}>
-          {fault}
-        </p>
-      )}
-      <Button type="primary" size="large" htmlType="submit" disabled={code.trim() === '' || name.trim() === ''}>
-        Make it known
-      </Button>
-      <button type="button" className={styles.other} onClick={() => setByCode(false)}>
-        With the passphrase
-      </button>
-    </form>
+    </DoorForm>
   );
 }
 
@@ -153,12 +144,14 @@ function Passphrase({ onCome }: { readonly onCome: () => void }) {
     else setFault(notTaken(sent.error, 'Nobody has come in'));
   };
   return (
-    <form
-      className={styles.words}
-      onSubmit={(e) => {
-        e.preventDefault();
-        if (isFull && !busy) void come();
-      }}
+    <DoorForm
+      fault={fault}
+      does="Come in"
+      isReady={isFull}
+      isBusy={busy}
+      onSubmit={() => void come()}
+      other={code === null ? 'The passphrase is lost: a recovery code' : 'With the passphrase'}
+      onOther={() => setCode(code === null ? '' : null)}
     >
       <label>
         Name
@@ -192,17 +185,6 @@ function Passphrase({ onCome }: { readonly onCome: () => void }) {
           onChange={(e) => setPassphrase(e.target.value)}
         />
       </label>
-      {fault === null ? null : (
-        <p role="alert" className={styles.fault}>
-          {fault}
-        </p>
-      )}
-      <Button type="primary" size="large" htmlType="submit" disabled={!isFull} loading={busy}>
-        Come in
-      </Button>
-      <button type="button" className={styles.other} onClick={() => setCode(code === null ? '' : null)}>
-        {code === null ? 'The passphrase is lost: a recovery code' : 'With the passphrase'}
-      </button>
-    </form>
+    </DoorForm>
   );
 }

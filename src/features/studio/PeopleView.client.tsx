@@ -160,8 +160,8 @@ function PinChange({ person, acts, onDone }: PinProps) {
     />
   );
   // an owner who has signed in gives others a new one
-  const { name } = useWho();
-  const needsOld = person.hasPin && (name === null || name === person.name);
+  const { id: mine } = useWho();
+  const needsOld = person.hasPin && (mine === null || mine === person.id);
   const isFit = pin.length >= 4 && pin === again && (!needsOld || old.length >= 4);
   const keep = async (): Promise<void> => {
     const done = `The PIN of ${person.name} is changed.`;

@@ -4,10 +4,12 @@
 import 'server-only';
 import { may, mayNotWords, neededFor, type May, type Role } from '../../core/doors';
 import { signedIn } from '../acting';
+import { decoded } from '../cookies';
 import type { Db } from '../db/openDatabase';
 import { anyPageRequest } from '../pageRequest';
+import { readTablet } from '../repos/groundRepo';
+import { isOfForm, tabletOf } from '../tablets';
 import { sessionOf, signsIn, touch, type SignedIn } from './sessions';
-import { tabletOf } from '../tablets';
 
 export type Verdict =
   | { readonly kind: 'open'; readonly who: SignedIn | null }
@@ -21,14 +23,23 @@ export type Verdict =
 
 const LOOKS: readonly string[] = ['GET', 'HEAD', 'OPTIONS'];
 
+/** True of the form that this very tablet is with a client for: whoever handed it over may rest meanwhile. */
+function isClientsForm(db: Db, tablet: string | null, pathname: string): boolean {
+  const formId = tablet === null ? null : (readTablet(db, tablet)?.lockedForm ?? null);
+  return formId !== null && isOfForm(pathname, formId);
+}
+
 export function verdictOf(db: Db, request: Request, nowMs: number): Verdict {
-  const { pathname } = new URL(request.url);
+  const written = new URL(request.url).pathname;
+  // the framework reads an address so before it looks for its route
+  const pathname = decoded(written);
   // a page that the table does not know is the owner's: that it is not there
   const needs = neededFor(request.method, pathname) ?? (pathname.startsWith('/api/') ? null : 'house');
   if (needs === null) return { kind: 'nowhere' };
   if (!signsIn(db)) return { kind: 'open', who: null };
-  const who = sessionOf(db, request, tabletOf(request), nowMs);
-  if (needs === 'anybody') return { kind: 'open', who };
+  const tablet = tabletOf(request);
+  const who = sessionOf(db, request, tablet, nowMs);
+  if (needs === 'anybody' || isClientsForm(db, tablet, written)) return { kind: 'open', who };
   if (who === null) return { kind: 'signed-out' };
   if (who.rests) return { kind: 'rests' };
   if (needs !== 'signed-in' && !may(who.role, needs)) return { kind: 'not-yours', what: needs };

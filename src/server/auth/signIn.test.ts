@@ -10,7 +10,7 @@ import { appendEvents } from '../repos/journalRepo';
 import { readPerson } from '../repos/studioRepo';
 import { closedVisits } from '../repos/visitRepo';
 import { changeMine, signInByCode, signInByPassphrase, signInByPin, turnOff, turnOn } from '../services/signIn';
-import { tabletOf } from '../tablets';
+import { lockTablet, tabletOf } from '../tablets';
 import { verdictOf } from './guard';
 import { fits, keep, passphraseFault } from './secrets';
 import { beginAt, ENDS_AFTER_MS, sessionOf, signsIn, touch } from './sessions';
@@ -129,6 +129,13 @@ describe('signing in', () => {
     );
     expect(message(await signInByPin(open.db, { personId: 'ines', pin: '2468' }, idOf(TABLET), NOW))).toBe('ok');
   });
+  it('tells two of one name by what they know', async () => {
+    await turnedOn();
+    updatePerson(open.db, 'bao', { name: 'ines', passHash: await keep('other words of the sea') });
+    const by = (passphrase: string) => signInByPassphrase(open.db, { name: 'Ines', passphrase }, idOf(STRANGE), NOW);
+    expect(value(await by('other words of the sea')).personId).toBe('bao');
+    expect(value(await by(WORDS)).personId).toBe('ines');
+  });
   it('with a recovery code works once, sets a new passphrase and ends what the old one opened', async () => {
     const { token, codes } = await turnedOn();
     const [code = ''] = codes;
@@ -183,6 +190,35 @@ describe('a session', () => {
     expect(verdictOf(open.db, ask(token), NOW + 12 * MIN).kind).toBe('open');
     appendEvents(open.db, visit, [{ id: 'pull-1', atMs: NOW + 12 * MIN, kind: 'pulled', strip: 's1' }]);
     expect(verdictOf(open.db, ask(token), NOW + 12 * MIN).kind).toBe('rests');
+  });
+  it('at rest keeps the client’s form open on the tablet that was handed over, so that it is filled in and taken back', async () => {
+    const { token } = await turnedOn();
+    lockTablet(open.db, idOf(TABLET), 'form-1');
+    const later = NOW + 40 * MIN;
+    const kind = (path: string, method = 'GET', tablet = TABLET) =>
+      verdictOf(open.db, ask(token, path, tablet, method), later).kind;
+    expect(kind('/form/form-1')).toBe('open');
+    expect([kind('/api/forms/form-1', 'PUT'), kind('/api/forms/form-1/unlock', 'POST')]).toEqual(['open', 'open']);
+    expect([kind('/api/forms/form-2', 'PUT'), kind('/api/forms/form-10', 'PUT')]).toEqual(['rests', 'rests']);
+    expect(kind('/clients')).toBe('rests');
+    expect(kind('/api/forms/form-1', 'PUT', STRANGE)).toBe('signed-out');
+  });
+  it('is not asked of a calendar program, whose address is its secret', async () => {
+    await turnedOn();
+    expect(verdictOf(open.db, ask(null, '/api/calendar/abc'), NOW).kind).toBe('open');
+    expect(verdictOf(open.db, ask(null, '/api/people/ines/feed'), NOW).kind).toBe('signed-out');
+  });
+  it('is asked by the address as the framework reads it, however it is written', async () => {
+    await turnedOn();
+    await givePin('rook', '3579');
+    const token = beginAt(open.db, 'rook', idOf(TABLET), NOW);
+    const kind = (path: string) => verdictOf(open.db, ask(token, path), NOW).kind;
+    expect(kind('/api/clients/ottilie')).toBe('open');
+    for (const path of ['/api/clients/export', '/api/clients/%65xport', '/api/clients/expor%74', '/studio/%74rail']) {
+      expect([path, kind(path)]).toEqual([path, 'not-yours']);
+    }
+    expect(kind('/api/clients/../studio/trail')).toBe('not-yours');
+    expect(kind('/api//clients')).toBe('nowhere');
   });
   it('shows each role what is theirs and refuses the rest in words', async () => {
     await turnedOn();

@@ -27,10 +27,18 @@ export function newestBackup(dataFile: string): string | null {
   return files.toSorted((a, b) => statSync(b).mtimeMs - statSync(a).mtimeMs)[0] ?? null;
 }
 
+/** A machine that died in the middle of one has left a copy. */
+function dropLeftovers(folder: string): void {
+  for (const name of readdirSync(folder)) {
+    if (name.startsWith('drill-')) rmSync(join(folder, name), { recursive: true, force: true });
+  }
+}
+
 /** Throws `DatabaseRefused` where there is no backup, or it could not be put back. */
 export function drill(dataFile: string): Drilled {
   const from = newestBackup(dataFile);
   if (from === null) throw new DatabaseRefused('There is no backup yet to try: npm run backup makes one.');
+  dropLeftovers(backupFolder(dataFile));
   const folder = mkdtempSync(join(backupFolder(dataFile), 'drill-'));
   const copy = join(folder, 'studio.sqlite');
   try {

@@ -8,6 +8,9 @@ import { isSecure } from '../env';
 import { tabletOf } from '../tablets';
 import { errorResponse } from './answers';
 
+/** No tablet is closed while a table needs it. */
+export const WAX_FIRST = 'Wax is on skin: the strips first.';
+
 export function withTablet(
   request: Request,
   run: (tablet: string) => Response | Promise<Response>,

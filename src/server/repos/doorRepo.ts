@@ -42,8 +42,8 @@ export const dropSessionsOf = (db: DbOrTx, personId: string, but = ''): void => 
 export const dropSessionsOn = (db: DbOrTx, tablet: string): void => {
   quietly(db, () => db.delete(sessions).where(eq(sessions.tablet, tablet)).run());
 };
-export const dropAllSessions = (db: DbOrTx, but = ''): void => {
-  quietly(db, () => db.delete(sessions).where(ne(sessions.id, but)).run());
+export const dropAllSessions = (db: DbOrTx): void => {
+  quietly(db, () => db.delete(sessions).run());
 };
 export const dropSessionsBefore = (db: DbOrTx, atMs: number): number =>
   quietly(db, () => db.delete(sessions).where(lt(sessions.touchedMs, atMs)).run().changes);

@@ -166,7 +166,7 @@ describe('erasing a person', () => {
   it('of a large file waits with the sweeping until the next start', () => {
     const id = somebody();
     eraseClient(open.db, id, { name: 'Quillon Vastergard', consents: null }, BY);
-    open.db.run(sql`create table ballast as select randomblob(66000000) as b`);
+    open.db.run(sql`create table ballast as select randomblob(25000000) as b`);
     sweepFile(open.db);
     expect(readStudio(open.db)?.settings.sweepDue).toBe(true);
     sweepFile(open.db, true);

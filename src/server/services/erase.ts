@@ -29,7 +29,7 @@ const MONEY_YEARS = 10;
 /** A visit at whose table something was done within this is under way. */
 const AT_TABLE_MS = 6 * 3_600_000;
 /** A larger file is swept when the server starts the next time: it takes seconds. */
-const SWEEP_AT_ONCE_BYTES = 64_000_000;
+const SWEEP_AT_ONCE_BYTES = 24_000_000;
 
 export interface EraseWanted {
   /** The name as it stands on the card, typed. */

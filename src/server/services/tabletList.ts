@@ -107,7 +107,7 @@ export function tabletAct(db: Db, act: TabletAct, nowMs: number): ServiceResult<
       return ok(null);
     }
     if (!signsIn(db)) return refused('Where nobody signs in every browser of this machine is known.');
-    putTablet(db, id, nowMs, { knownSinceMs: null });
+    putTablet(db, id, nowMs, { knownSinceMs: null, lockedForm: null });
     dropSessionsOn(db, id);
     return ok(null);
   });

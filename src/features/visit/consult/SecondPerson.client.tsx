@@ -1,6 +1,6 @@
 'use client';
 
-import { Button } from 'antd';
+import { Button, Modal } from 'antd';
 import { useState } from 'react';
 import { PinPad } from '@/ui/PinPad.client';
 import { useWho } from '@/ui/Who.client';
@@ -16,27 +16,31 @@ interface Props {
 export function SecondPerson({ visitId, said, onDone }: Props) {
   const { seconds } = useWho();
   const [person, setPerson] = useState<(typeof seconds)[number] | null>(null);
-  if (person) {
-    return (
-      <PinPad
-        url={`/api/visits/${visitId}/vouch`}
-        more={{ ...said, personId: person.id }}
-        does="Go on"
-        onOpened={onDone}
-        onClose={() => setPerson(null)}
-        closeWords="Somebody else"
-      />
-    );
-  }
   return (
-    <span className={styles.why}>
-      <span>Who goes on with you?</span>
-      {seconds.map((s) => (
-        <Button key={s.id} onClick={() => setPerson(s)}>
-          {s.name}
-        </Button>
-      ))}
-      {seconds.length === 0 ? <span>Nobody with a PIN is here who may.</span> : null}
-    </span>
+    <Modal open footer={null} title={person ? `${person.name} goes on too` : 'Who goes on with you?'} onCancel={onDone}>
+      {person ? (
+        <PinPad
+          key={person.id}
+          url={`/api/visits/${visitId}/vouch`}
+          more={{ ...said, personId: person.id }}
+          does="Go on"
+          onOpened={onDone}
+          onClose={() => setPerson(null)}
+          closeWords="Somebody else"
+        />
+      ) : (
+        <>
+          <p>{said.reason}</p>
+          <div className={styles.seconds}>
+            {seconds.map((s) => (
+              <Button key={s.id} size="large" onClick={() => setPerson(s)}>
+                {s.name}
+              </Button>
+            ))}
+          </div>
+          {seconds.length === 0 ? <p>Nobody with a PIN is here who may.</p> : null}
+        </>
+      )}
+    </Modal>
   );
 }

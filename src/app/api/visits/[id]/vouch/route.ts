@@ -1,5 +1,5 @@
 import { may } from '@/core/doors';
-import { vouchRequest } from '@/formats/requests';
+import { vouchRequest } from '@/formats/doorRequests';
 import { nowMs } from '@/server/clock';
 import { getDb } from '@/server/db/client';
 import { refused } from '@/server/errors';
