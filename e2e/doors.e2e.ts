@@ -110,6 +110,10 @@ test('people sign in: by PIN here, by passphrase on another tablet; each sees wh
       'Shelf',
       'Ledger',
     ]);
+    // nothing on Today that is refused to the desk
+    await page.goto(server.base);
+    await expect(page.getByRole('heading', { name: 'Needs you' })).toBeVisible();
+    await expect(page.getByRole('button', { name: /^It is (off|set)/ })).toHaveCount(0);
     await page.goto(`${server.base}/clients/ottilie`);
     await expect(page.getByText('Health notes are for those who work on skin.')).toBeVisible();
     await expect(page.getByRole('list', { name: 'Alerts' })).toHaveCount(0);

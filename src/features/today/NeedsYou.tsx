@@ -10,6 +10,7 @@ import type { Drilled } from '@/server/backup/drill';
 import type { HouseNeed } from '@/server/services/backupDrill';
 import type { TodayWord } from '@/server/services/todayWords';
 import { sendJson } from '@/ui/sendJson';
+import { useMay } from '@/ui/Who.client';
 import { plural, shortDateTime, timeOfDay, withDates } from '@/ui/words';
 import { Flag } from './DayRibbon';
 import { OpenVisitButton } from './OpenVisitButton.client';
@@ -24,7 +25,9 @@ interface Props {
 }
 
 /** Who and what needs a word, each with its remedy one tap away. */
-export function NeedsYou({ today, pots, house }: Props) {
+export function NeedsYou({ today, pots: allPots, house }: Props) {
+  // who may not write at the pots is not asked to
+  const pots = useMay('goods') ? allPots : [];
   const { visits, timeZone } = today;
   const [said, setSaid] = useState('');
   const needs = visits.filter((v) => v.words.length > 0);
