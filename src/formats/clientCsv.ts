@@ -1,10 +1,9 @@
 // Clients as a table: one line a client, the columns of docs/formats.md. Every bad line is named with its reason;
 // whoever imports takes all of them or none.
 
-import { Readable } from 'node:stream';
-import { parse } from 'csv-parse';
 import { stringify } from 'csv-stringify/sync';
 import { isCivilDate } from '../core/shared';
+import { noPause, readRows, shielded, unshielded, type Pause } from './csvRows';
 
 export const CSV_COLUMNS = [
   'name',
@@ -58,15 +57,6 @@ const NO: readonly string[] = ['', 'no', 'false', '0'];
 
 const isColumn = (name: string): name is Column => (CSV_COLUMNS as readonly string[]).includes(name);
 
-/** A cell that a spreadsheet would take for a formula, and what the writing puts before it to make it harmless. */
-const FORMULA = /^[=+\-@\t\r\uFF1D\uFF0B\uFF0D\uFF20]/;
-const SHIELDED = /^'[=+\-@\t\r\uFF1D\uFF0B\uFF0D\uFF20']/;
-/**
- * A shield of its own goes before a text that begins like one that is shielded, so that reading gives back the text.
- */
-const shielded = (text: string): string => (FORMULA.test(text) || SHIELDED.test(text) ? `'${text}` : text);
-const unshielded = (text: string): string => (SHIELDED.test(text) ? text.slice(1) : text);
-
 function numberOf(text: string, column: string, min: number, max: number, faults: string[]): number | null {
   if (text === '') return null;
   const value = Number(text.replace(',', '.'));
@@ -116,42 +106,16 @@ function readLine(raw: Line, line: number, today: string): CsvLine {
   return { line, name: text('name'), faults, client: faults.length === 0 ? client : null };
 }
 
-/** Gives the thread away now and then; undefined where there is no need. */
-export type Pause = () => Promise<void> | undefined;
-const noPause: Pause = () => undefined;
-
-/** So many bytes are parsed at once: some milliseconds. */
-const PIECE = 4096;
-function* piecesOf(bytes: Buffer): Generator<Buffer> {
-  for (let at = 0; at < bytes.length; at += PIECE) yield bytes.subarray(at, at + PIECE);
-}
-
 /**
  * Reads a table of clients: comma or semicolon, quoted as usual, the first line naming the columns in any order; `name`
  * is needed.
  * @param pause awaited between lines; lets others have the thread now and then
  */
 export async function readClientCsv(text: string, today: string, pause: Pause = noPause): Promise<CsvRead> {
-  const csv = text.replace(/^\uFEFF/, '');
-  const fault = (text: string): CsvRead => ({ faults: [text], lines: [] });
-  const first = csv.split(/\r?\n/, 1)[0] ?? '';
-  const delimiter = first.split(';').length > first.split(',').length ? ';' : ',';
-  const rows: (readonly string[])[] = [];
-  try {
-    const parser = parse({ delimiter, skip_empty_lines: false, relax_column_count: true });
-    // rows of cells: no columns are named to the parser
-    for await (const row of Readable.from(piecesOf(Buffer.from(csv))).compose(parser) as AsyncIterable<
-      readonly string[]
-    >) {
-      rows.push(row);
-      if (rows.length > MOST_LINES + 1) break;
-      await pause();
-    }
-  } catch (error) {
-    return fault(`This is not a table that can be read: ${error instanceof Error ? error.message : 'unknown reason'}.`);
-  }
-  const [heading, ...body] = rows;
-  if (!heading) return fault('The file is empty.');
+  const fault = (message: string): CsvRead => ({ faults: [message], lines: [] });
+  const rows = await readRows(text, MOST_LINES + 1, pause);
+  if (!rows.ok) return fault(rows.error.message);
+  const [heading = [], ...body] = rows.value;
   const columns = heading.map((c) => c.trim().toLowerCase());
   const unknown = columns.filter((c) => !isColumn(c));
   if (unknown.length > 0) {

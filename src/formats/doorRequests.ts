@@ -1,7 +1,7 @@
 // What the door sends: signing in, a changed PIN, a passphrase.
 
 import Joi from 'joi';
-import { id } from './requestParts';
+import { id, version } from './requestParts';
 import { pin } from './requests';
 
 const passphrase = Joi.string().min(1).max(200).required();
@@ -55,3 +55,17 @@ export const eraseRequest = Joi.object({
 }).required();
 
 export const nothingRequest = Joi.object({}).required();
+
+/** The other card of one person. */
+export const mergeRequest = Joi.object({ goneId: id.required() }).required();
+export const partRequest = Joi.object({ mergeId: id.required() }).required();
+/** How a consent was taken back. */
+export const consentEndRequest = Joi.object({ words: Joi.string().trim().min(3).max(300).required() }).required();
+
+const years = Joi.number().integer().min(1).max(40).allow(null).required();
+const months = Joi.number().integer().min(1).max(240).allow(null).required();
+export const keepingRequest = Joi.object({ version, cardYears: years, messageMonths: months }).required();
+export const eraseDueRequest = Joi.object({
+  ids: Joi.array().items(id).min(1).max(200).unique().required(),
+  count: Joi.number().integer().required(),
+}).required();

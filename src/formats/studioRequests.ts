@@ -1,6 +1,7 @@
 // What the studio's settings and its first run send.
 
 import Joi from 'joi';
+import { MESSAGE_KINDS } from './messageTemplate';
 import { ROLES } from '../core/doors';
 import { isCivilDate } from '../core/shared';
 import { weekHours } from './deskRequests';
@@ -75,7 +76,9 @@ export const wayRequest = Joi.object({
   reason: words(160).required(),
 }).required();
 export const textRequest = Joi.object({
-  kind: Joi.string().valid('consent', 'guardian', 'care').required(),
+  kind: Joi.string()
+    .valid('consent', 'guardian', 'care', ...MESSAGE_KINDS)
+    .required(),
   words: words(4000).required(),
 }).required();
 

@@ -12,6 +12,7 @@ import { databaseFile } from './env';
 import { listen, tell } from './events';
 import { noteFileFault } from './fileHealth';
 import { fastRoute } from './http/fastRoutes';
+import { keepTerms } from './keepingCare';
 import { log } from './log';
 import { planInThreads } from './planning/planner';
 import { planThreads } from './planning/threads';
@@ -21,7 +22,7 @@ import { dropPairingsBefore, dropSessionsBefore } from './repos/doorRepo';
 import { dropOldPlans } from './repos/planRepo';
 import { watchPots } from './pots/watch';
 import { readStudio } from './repos/studioRepo';
-import { resumeImports } from './services/clientsCsv';
+import { resumeImports } from './services/imports';
 import { endKeptConsents, sweepFile } from './services/erase';
 import { fillWorked } from './services/fillWorked';
 import { lookThroughTrail } from './trailCare';
@@ -62,6 +63,7 @@ function care(): void {
     dropRequestsBefore(db, nowMs() - REQUESTS_KEPT_MS);
     dropOldPlans(db, nowMs() - LOOKS_KEPT_MS);
     if (endKeptConsents(db, nowMs())) sweepFile(db);
+    keepTerms(db);
     dropPairingsBefore(db, nowMs() - DAY_MS);
     dropSessionsBefore(db, nowMs() - ENDS_AFTER_MS);
     void lookThroughTrail(db).catch(() => log.error({}, 'the trail was not looked through'));
@@ -108,7 +110,7 @@ export function startUp(): void {
     if (owner?.kind === 'booking') tell({ kind: 'day' });
   });
   setTimeout(() => {
-    quietly('tables of clients were not taken up again', () => resumeImports(getDb()));
+    quietly('tables of clients were not taken up again', () => resumeImports(getDb(), nowMs()));
   }, FIRST_IMPORT_MS).unref();
   warmAfterChanges();
   setTimeout(watchPots, FIRST_POTS_MS).unref();

@@ -87,7 +87,8 @@ export async function notePageRead(db: Db, page: string): Promise<void> {
 const HEALTH_READS: readonly RegExp[] = [
   /^\/api\/clients\/[\w-]+$/,
   /^\/api\/clients\/[\w-]+\/(record|progress)$/,
-  /^\/api\/clients\/export$/,
+  /^\/api\/clients\/export(\/vcard)?$/,
+  /^\/api\/studio\/archive$/,
   /^\/api\/visits\/[\w-]+$/,
   /^\/api\/visits\/[\w-]+\/(case|record|incident)$/,
   /^\/api\/forms\/[\w-]+$/,

@@ -23,7 +23,7 @@ const unanswered = new Map<string, string>();
 
 /** @param requestId of the caller's own, where it keeps what it sends */
 export async function sendJson<T>(
-  method: 'POST' | 'PUT',
+  method: 'POST' | 'PUT' | 'DELETE',
   url: string,
   body: unknown,
   requestId?: string,
@@ -41,6 +41,18 @@ export async function sendJson<T>(
     });
     const answer = (await response.json()) as unknown;
     if (response.status < 500) unanswered.delete(what);
+    if (response.ok) return { ok: true, value: answer as T }; // our own route's answer
+    return { ok: false, error: (answer as { error: WireError }).error }; // the shape of src/server/http/answers.ts
+  } catch {
+    return { ok: false, error: AWAY };
+  }
+}
+
+/** A file as it is, as plain text. */
+export async function sendFile<T>(url: string, file: File): Promise<Sent<T>> {
+  try {
+    const response = await fetch(url, { method: 'POST', headers: { 'content-type': 'text/plain' }, body: file });
+    const answer = (await response.json()) as unknown;
     if (response.ok) return { ok: true, value: answer as T }; // our own route's answer
     return { ok: false, error: (answer as { error: WireError }).error }; // the shape of src/server/http/answers.ts
   } catch {

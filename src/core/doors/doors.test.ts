@@ -38,7 +38,7 @@ describe('the table of roles', () => {
   });
   it('lets the desk into no page and no route where health notes stand', () => {
     const health = [...pages, ...routes].filter((a) =>
-      /^\/(api\/)?(visits|forms?|clients\/an-id\/(record|progress|patch-tests|archive))/.test(a),
+      /^\/(api\/)?(visits|forms?|clients\/an-id\/(record|progress|patch-tests|archive|consent))/.test(a),
     );
     expect(health.length).toBeGreaterThan(25);
     for (const a of [...health, '/api/clients/an-id', '/api/clients/export']) {
@@ -76,6 +76,7 @@ describe('the table of roles', () => {
     expect(practitioner.toSorted()).toEqual([
       '/first',
       '/studio/house',
+      '/studio/keeping',
       '/studio/people',
       '/studio/services',
       '/studio/tablets',
@@ -85,7 +86,15 @@ describe('the table of roles', () => {
     expect(trainee.toSorted()).toEqual(
       [
         ...['/first', '/ledger', '/ledger/book', '/ledger/day', '/practice/exam/an-id/marks', '/practice/exam/board'],
-        ...['/prices', '/studio/house', '/studio/people', '/studio/services', '/studio/tablets', '/studio/trail'],
+        ...[
+          '/prices',
+          '/studio/house',
+          '/studio/keeping',
+          '/studio/people',
+          '/studio/services',
+          '/studio/tablets',
+          '/studio/trail',
+        ],
       ].toSorted(),
     );
   });
@@ -102,6 +111,15 @@ describe('the table of roles', () => {
         ...['POST /api/clients/import/look', 'POST /api/first', 'PUT /api/hours', 'PUT /api/prices'],
         ...['PUT /api/products', 'PUT /api/products/choosing', 'POST /api/products/import', 'POST /api/rules'],
         ...['GET /api/clients/an-id/erase', 'POST /api/clients/an-id/erase'],
+        ...['PUT /api/clients/an-id/merge', 'POST /api/clients/an-id/merge', 'POST /api/clients/an-id/part'],
+        ...['DELETE /api/clients/import/an-id', 'POST /api/clients/import/vcard', 'GET /api/clients/export/vcard'],
+        ...[
+          'POST /api/clients/import/visits',
+          'PUT /api/clients/import/visits/an-id',
+          'POST /api/clients/import/visits/an-id',
+        ],
+        ...['GET /api/studio/archive', 'POST /api/studio/archive'],
+        ...['GET /api/studio/keeping', 'PUT /api/studio/keeping', 'POST /api/studio/keeping/due'],
         ...[
           'GET /api/studio/authority',
           'POST /api/studio/drill',

@@ -46,9 +46,9 @@ const PLACES: readonly Place[] = [
   // cards and visits
   place('/api/clients', 'book'),
   place('/api/clients/(?:export|import)(?:/**)?', 'tables'),
-  place('/api/clients/:id/erase', 'tables'),
+  place('/api/clients/:id/(?:erase|merge|part)', 'tables'),
   place('/api/clients/:id', 'care'),
-  place('/api/clients/:id/(?:patch-tests|progress|record|archive)', 'care'),
+  place('/api/clients/:id/(?:patch-tests|progress|record|archive|consent)', 'care'),
   place('/visits/**', 'care'),
   place('/api/visits(?:/**)?', 'care'),
   place('/form/:id', 'care'),
@@ -74,7 +74,7 @@ const PLACES: readonly Place[] = [
   // the studio
   place('/studio/trail', 'trail'),
   place('/api/studio/trail(?:/**)?', 'trail'),
-  place('/studio/(?:people|house|services|tablets)', 'house'),
+  place('/studio/(?:people|house|services|tablets|keeping)', 'house'),
   place('/studio', 'signed-in'),
   place('/studio/(?:ways|texts)', 'read'),
   place('/prices', 'sums'),
@@ -85,7 +85,7 @@ const PLACES: readonly Place[] = [
   place('/products/:id', 'read'),
   place('/api/(?:products|rules)(?:/**)?', READ_OR_HOUSE),
   place('/api/studio/(?:ways|texts)', READ_OR_HOUSE),
-  place('/api/studio(?:/(?:pin|sign-in|drill|tablets|pairing|authority))?', 'house'),
+  place('/api/studio(?:/(?:pin|sign-in|drill|tablets|pairing|authority|keeping|archive))?(?:/due)?', 'house'),
   place('/first', 'house'),
   place('/api/first', 'house'),
 ];

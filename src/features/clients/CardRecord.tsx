@@ -125,6 +125,11 @@ export function CardRecord({ card }: { readonly card: ClientCard }) {
       </section>
       <section aria-label="Consents">
         <h2>Consents</h2>
+        {card.consentEnds.map((e) => (
+          <p key={e.id}>
+            <strong>Taken back on {day(e.atMs)}</strong> <span className="quiet">{e.words}</span>
+          </p>
+        ))}
         {card.consents.length === 0 ? (
           <p className="quiet">
             {profile.consentOn

@@ -6,7 +6,9 @@ import { useState } from 'react';
 import type { ClientCard } from '@/server/services/clients';
 import { sendJson } from '@/ui/sendJson';
 import { EditCard } from './EditCard.client';
+import { EndConsent } from './EndConsent.client';
 import { EraseCard } from './EraseCard.client';
+import { MergeCard } from './MergeCard.client';
 import { useMay } from '@/ui/Who.client';
 import { Fault } from '@/ui/Fault';
 import styles from './Clients.module.css';
@@ -16,6 +18,8 @@ export function CardTools({ card }: { readonly card: ClientCard }) {
   const router = useRouter();
   const [editing, setEditing] = useState(false);
   const [erasing, setErasing] = useState(false);
+  const [merging, setMerging] = useState(false);
+  const [ending, setEnding] = useState(false);
   const mayErase = useMay('tables');
   const [fault, setFault] = useState<string | null>(null);
   const { client } = card;
@@ -46,12 +50,24 @@ export function CardTools({ card }: { readonly card: ClientCard }) {
           <Button>Archive</Button>
         </Popconfirm>
       )}
+      {client.profile.consentOn === null ? null : (
+        <Button type="text" onClick={() => setEnding(true)}>
+          Consent taken back …
+        </Button>
+      )}
+      {mayErase && !away ? (
+        <Button type="text" onClick={() => setMerging(true)}>
+          Another card of this person …
+        </Button>
+      ) : null}
       {mayErase ? (
         <Button danger type="text" onClick={() => setErasing(true)}>
           Erase …
         </Button>
       ) : null}
       <Fault text={fault} />
+      {ending ? <EndConsent client={client} onClose={() => setEnding(false)} /> : null}
+      {merging ? <MergeCard client={client} onClose={() => setMerging(false)} /> : null}
       {erasing ? <EraseCard client={client} onClose={() => setErasing(false)} /> : null}
       {editing ? <EditCard card={card} onClose={() => setEditing(false)} /> : null}
     </div>

@@ -8,6 +8,7 @@ import { CardRecord } from './CardRecord';
 import { CardTools } from './CardTools.client';
 import { LengthThread } from './LengthThread';
 import { ProgressBoard } from './progress/ProgressBoard';
+import { TogetherWith } from './TogetherWith.client';
 import { WalkIn } from './WalkIn.client';
 import styles from './Clients.module.css';
 
@@ -47,6 +48,7 @@ export function ClientCardView({ card, progress }: { readonly card: ClientCard; 
         )}
       </div>
       <CardTools card={card} />
+      <TogetherWith clientId={client.id} all={card.together} />
       {alerts.length > 0 ? (
         <ul className={styles.cardAlerts} aria-label="Alerts">
           {alerts.map((a) => (
@@ -120,6 +122,7 @@ export function ClientCardView({ card, progress }: { readonly card: ClientCard; 
               </Link>
             ) : null}
           </section>
+          <BeforeBook card={card} />
           {notDone.length > 0 ? (
             <section>
               <h2>Put off or declined</h2>
@@ -181,6 +184,28 @@ export function ClientCardView({ card, progress }: { readonly card: ClientCard; 
           <CardRecord card={card} />
         </div>
       </div>
+    </section>
+  );
+}
+
+/** Visits of before this book, as far as they were told. */
+function BeforeBook({ card: { before, beforeCount, client } }: { readonly card: ClientCard }) {
+  if (before.length === 0) return null;
+  return (
+    <section aria-label="Before this book">
+      <h2>Before this book</h2>
+      <ul className={styles.ahead}>
+        {before.map((p) => (
+          <li key={p.id}>
+            {dayMonthYear(p.on)} <span className="quiet">{p.words}</span>
+          </li>
+        ))}
+      </ul>
+      {before.length < beforeCount ? (
+        <Link href={`/clients/${client.id}?visits=all`} className={styles.visit} prefetch={false}>
+          All {beforeCount} of before
+        </Link>
+      ) : null}
     </section>
   );
 }

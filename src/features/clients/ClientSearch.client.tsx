@@ -5,7 +5,7 @@ import Link from 'next/link';
 import { useEffect, useRef, useState } from 'react';
 import type { ClientLine } from '@/server/services/clientSearch';
 import { useMay } from '@/ui/Who.client';
-import { ImportClients } from './ImportClients.client';
+import { BringIn } from './bringIn/BringIn.client';
 import { DueWords } from './DueWords';
 import { NewClient } from './NewClient.client';
 import styles from './Clients.module.css';
@@ -64,7 +64,12 @@ export function ClientSearch({
           </Button>
           {mayTakeOut ? <Button onClick={() => setImporting(true)}>Import</Button> : null}
           <Button href="/ready">Who is ready when</Button>
-          {mayTakeOut ? <Button href="/api/clients/export">Export</Button> : null}
+          {mayTakeOut ? (
+            <>
+              <Button href="/api/clients/export">Export</Button>
+              <Button href="/api/clients/export/vcard">Address book</Button>
+            </>
+          ) : null}
         </span>
       </div>
       <Input
@@ -114,7 +119,7 @@ export function ClientSearch({
       <Checkbox checked={archived} onChange={(e) => setArchived(e.target.checked)}>
         Look among archived cards
       </Checkbox>
-      {importing ? <ImportClients onClose={() => setImporting(false)} /> : null}
+      {importing ? <BringIn onClose={() => setImporting(false)} /> : null}
       {adding ? <NewClient onClose={() => setAdding(false)} /> : null}
     </section>
   );

@@ -48,12 +48,17 @@ const ROOMS = [
   {
     href: '/studio/texts',
     name: 'Texts',
-    says: 'What clients sign and what they take home, with every version.',
+    says: 'What clients sign, take home and are written, with every version.',
   },
   {
     href: '/rules',
     name: 'Rules of the consultation',
     says: 'Who may be waxed today, where, with what; the studio’s own changes and why.',
+  },
+  {
+    href: '/studio/keeping',
+    name: 'Keeping and moving',
+    says: 'For how long cards and messages are kept; the whole studio as one file, out and in.',
   },
   {
     href: '/studio/trail',

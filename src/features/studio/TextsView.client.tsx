@@ -2,9 +2,12 @@
 
 import { Button, Input } from 'antd';
 import { useState } from 'react';
+import type { MessageKind } from '@/formats/messageTemplate';
+import type { OwnMessages } from '@/server/services/ownMessages';
 import type { OwnTexts } from '@/server/services/ownTexts';
 import { sendJson } from '@/ui/sendJson';
 import { dayMonthYearAt } from '@/ui/words';
+import { MessageForm } from './MessageForm';
 import { Said } from './Said';
 import styles from './Studio.module.css';
 
@@ -16,12 +19,18 @@ const TITLES: Readonly<Record<Text['kind'], readonly [string, string]>> = {
 };
 
 /** The studio's own words, each version kept: what was signed names the one it was. */
-export function TextsView({ first, timeZone }: { readonly first: OwnTexts; readonly timeZone: string }) {
-  const [texts, setTexts] = useState(first.texts);
+interface ViewProps {
+  readonly first: OwnTexts & OwnMessages;
+  readonly studio: string;
+  readonly timeZone: string;
+}
+
+export function TextsView({ first, studio, timeZone }: ViewProps) {
+  const [{ texts, messages }, setTexts] = useState(first);
   const [said, setSaid] = useState<{ readonly text: string; readonly bad: boolean } | null>(null);
-  const keep = async (kind: Text['kind'], words: string): Promise<void> => {
-    const sent = await sendJson<OwnTexts>('PUT', '/api/studio/texts', { kind, words });
-    if (sent.ok) setTexts(sent.value.texts);
+  const keep = async (kind: Text['kind'] | MessageKind, words: string): Promise<void> => {
+    const sent = await sendJson<OwnTexts & OwnMessages>('PUT', '/api/studio/texts', { kind, words });
+    if (sent.ok) setTexts(sent.value);
     setSaid(
       sent.ok
         ? { text: 'Kept as a new version. What was signed before keeps its own words.', bad: false }
@@ -34,6 +43,15 @@ export function TextsView({ first, timeZone }: { readonly first: OwnTexts; reado
       <Said said={said} />
       {texts.map((t) => (
         <TextForm key={`${t.kind} ${t.versions.length}`} text={t} timeZone={timeZone} onKeep={keep} />
+      ))}
+      {messages.map((m) => (
+        <MessageForm
+          key={`${m.kind} ${m.versions.length}`}
+          message={m}
+          studio={studio}
+          timeZone={timeZone}
+          onKeep={(words) => keep(m.kind, words)}
+        />
       ))}
     </section>
   );

@@ -76,13 +76,19 @@ export function NeedsYou({ today, pots: allPots, house }: Props) {
                 <strong>{h.title}</strong>
                 <span>{withDates(h.text)}</span>
               </p>
-              {h.id === 'trail' ? <Link href="/studio/trail">To the trail</Link> : <DrillRemedy onSaid={setSaid} />}
+              <HouseRemedy id={h.id} onSaid={setSaid} />
             </li>
           ))}
         </ul>
       )}
     </section>
   );
+}
+
+function HouseRemedy({ id, onSaid }: { readonly id: HouseNeed['id']; readonly onSaid: (words: string) => void }) {
+  if (id === 'trail') return <Link href="/studio/trail">To the trail</Link>;
+  if (id === 'keeping') return <Link href="/studio/keeping">Look at them</Link>;
+  return <DrillRemedy onSaid={onSaid} />;
 }
 
 interface RemedyProps {

@@ -130,14 +130,18 @@ export const clientsAfter = (
 
 const byName = prepared((db) =>
   db
-    .select({ name: clients.name, bornOn: clients.bornOn })
+    .select({ id: clients.id, name: clients.name, bornOn: clients.bornOn })
     .from(clients)
     .where(sql`${clients.name} = ${sql.placeholder('name')} collate nocase`)
     .prepare(),
 );
 /** Cards with this name, whatever its case. */
-export const namesakes = (db: DbOrTx, name: string): { readonly name: string; readonly bornOn: string | null }[] =>
-  byName(db).all({ name });
+export const namesakes = (db: DbOrTx, name: string): Namesake[] => byName(db).all({ name });
+export interface Namesake {
+  readonly id: string;
+  readonly name: string;
+  readonly bornOn: string | null;
+}
 
 export type ClientEditRow = typeof clientEdits.$inferSelect;
 export const insertEdit = (db: DbOrTx, row: typeof clientEdits.$inferInsert): void => {

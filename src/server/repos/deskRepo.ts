@@ -1,6 +1,6 @@
 // What the desk keeps beside bookings: who is away when, who waits for a place, who may read which calendar.
 
-import { and, asc, eq, gt, lt } from 'drizzle-orm';
+import { and, asc, eq, gt, lt, sql } from 'drizzle-orm';
 import type { DbOrTx } from '../db/openDatabase';
 import { absences, people, waiting } from '../db/schema';
 
@@ -35,7 +35,13 @@ export const dropImported = (db: DbOrTx, personId: string, fromMs: number): void
 
 /** Who waited longest first. */
 export const waitingClients = (db: DbOrTx): WaitingRow[] =>
-  db.select().from(waiting).orderBy(asc(waiting.createdAtMs)).all();
+  db
+    .select()
+    .from(waiting)
+    // an archived card waits for nothing
+    .where(sql`${waiting.clientId} in (select id from clients where archived_at_ms is null)`)
+    .orderBy(asc(waiting.createdAtMs))
+    .all();
 /** A client waits once: what was said before gives way. */
 export const putWaiting = (db: DbOrTx, row: WaitingRow): void => {
   const { personId, weekdays, fromMin, toMin, words } = row;

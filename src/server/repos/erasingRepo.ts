@@ -10,6 +10,7 @@ import {
   charts,
   clientEdits,
   clients,
+  consentEnds,
   consents,
   erasing,
   erasures,
@@ -18,6 +19,7 @@ import {
   ledgerEntries,
   messages,
   outlooks,
+  pastVisits,
   plans,
   readings,
   requests,
@@ -70,6 +72,7 @@ export function whileErasing(db: DbOrTx, clientId: string, run: () => void): voi
 
 export const dropConsents = (db: DbOrTx, clientId: string): void => {
   db.delete(consents).where(eq(consents.clientId, clientId)).run();
+  db.delete(consentEnds).where(eq(consentEnds.clientId, clientId)).run();
 };
 
 /** Remembered answers that name one of these. */
@@ -91,6 +94,7 @@ export function emptyPerson(db: DbOrTx, clientId: string, name: string, nowMs: n
   const visitIds = own.map((v) => v.id);
   const ids = [clientId, ...visitIds, ...booked.map((b) => b.id), ...filled.map((f) => f.id)];
   db.delete(messages).where(eq(messages.clientId, clientId)).run();
+  db.delete(pastVisits).where(eq(pastVisits.clientId, clientId)).run();
   db.delete(waiting).where(eq(waiting.clientId, clientId)).run();
   db.delete(outlooks).where(eq(outlooks.clientId, clientId)).run();
   db.delete(forms).where(eq(forms.clientId, clientId)).run();

@@ -1,7 +1,7 @@
-import { and, desc, eq, gte, inArray, isNotNull, sql } from 'drizzle-orm';
+import { and, desc, eq, gte, inArray, isNotNull, lt, sql } from 'drizzle-orm';
 import type { DbOrTx } from '../db/openDatabase';
 import { prepared } from '../db/prepared';
-import { consents, forms, messages } from '../db/schema';
+import { consentEnds, consents, forms, messages, postTexts } from '../db/schema';
 
 export type FormRow = typeof forms.$inferSelect;
 export type ConsentRow = typeof consents.$inferSelect;
@@ -44,6 +44,26 @@ export const insertConsent = (db: DbOrTx, row: typeof consents.$inferInsert): vo
 /** Latest first. */
 export const consentsOf = (db: DbOrTx, clientId: string): ConsentRow[] =>
   db.select().from(consents).where(eq(consents.clientId, clientId)).orderBy(desc(consents.atMs)).all();
+
+export type ConsentEndRow = typeof consentEnds.$inferSelect;
+export const insertConsentEnd = (db: DbOrTx, row: ConsentEndRow): void => {
+  db.insert(consentEnds).values(row).run();
+};
+/** Latest first. */
+export const consentEndsOf = (db: DbOrTx, clientId: string): ConsentEndRow[] =>
+  db.select().from(consentEnds).where(eq(consentEnds.clientId, clientId)).orderBy(desc(consentEnds.atMs)).all();
+
+/** Of the days before; true where any did. */
+export const dropMessagesBefore = (db: DbOrTx, beforeMs: number): boolean =>
+  db.delete(messages).where(lt(messages.createdAtMs, beforeMs)).run().changes > 0;
+
+export type PostTextRow = typeof postTexts.$inferSelect;
+/** Versions of a message's words, the newest first. */
+export const postTextsOf = (db: DbOrTx, kind: PostTextRow['kind']): PostTextRow[] =>
+  db.select().from(postTexts).where(eq(postTexts.kind, kind)).orderBy(desc(postTexts.seq)).all();
+export const insertPostText = (db: DbOrTx, row: typeof postTexts.$inferInsert): void => {
+  db.insert(postTexts).values(row).run();
+};
 
 export const insertMessage = (db: DbOrTx, row: typeof messages.$inferInsert): void => {
   db.insert(messages).values(row).run();

@@ -109,6 +109,12 @@ export function putOutlook(db: DbOrTx, visitId: string): void {
 export const fillOutlooks = (db: DbOrTx): void => {
   db.run(sql`insert or replace into outlooks (${COLUMNS}) ${FROM_WORKED} order by v.on_date, v.created_at_ms`);
 };
+/** Those of one client anew: whose visits they are has changed. */
+export function fillOutlooksOf(db: DbOrTx, clientId: string): void {
+  db.run(sql`delete from outlooks where client_id = ${clientId}`);
+  db.run(sql`insert or replace into outlooks (${COLUMNS}) ${FROM_WORKED} and v.client_id = ${clientId}
+    order by v.on_date, v.created_at_ms`);
+}
 
 /** The first booking ahead of each client. */
 export function bookedAhead(db: DbOrTx, nowMs: number, only?: readonly string[]): ReadonlyMap<string, number> {

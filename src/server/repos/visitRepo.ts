@@ -75,6 +75,13 @@ export const closedVisits = (db: DbOrTx, clientId: string, most = Number.MAX_SAF
       .limit(most)
       .all(),
   );
+/** Visits of a client that are not ended. */
+export const openVisitsOf = (db: DbOrTx, clientId: string): VisitRow[] =>
+  db
+    .select()
+    .from(visits)
+    .where(and(eq(visits.clientId, clientId), eq(visits.status, 'open')))
+    .all();
 /** Visits of a client that were put off or declined, latest first. */
 export const visitsNotDone = (db: DbOrTx, clientId: string): VisitRow[] =>
   readableVisits(

@@ -1,6 +1,6 @@
 import { dateInWords, yearsBetween } from '../../core/shared';
 import { FACT_WORDS } from '../../core/screening';
-import type { CardReaction } from '../db/schema';
+import type { CardReaction, ClientProfile } from '../db/schema';
 import type { ClientRow } from '../repos/clientRepo';
 import { INCIDENT_ID } from './incidentOnCard';
 
@@ -10,6 +10,14 @@ const CARD_WORD: Readonly<Partial<Record<CardReaction['what'], string>>> = { lif
 function incidentAlert({ on, what, words }: CardReaction): string {
   const [place = ''] = words.split('. ');
   return `${dateInWords(on)}: ${[CARD_WORD[what] ?? what, place].filter(Boolean).join(', ')}.`;
+}
+
+function consentAlert({ consentOn, consentEndedOn }: ClientProfile, withConsent: boolean): readonly string[] {
+  if (consentOn !== null) return [];
+  if (consentEndedOn !== undefined) {
+    return [`Consent taken back on ${dateInWords(consentEndedOn)}: nothing is done before it is given anew.`];
+  }
+  return withConsent ? ['No consent on file yet.'] : [];
 }
 
 /**
@@ -31,6 +39,6 @@ export function alertsOf(client: ClientRow, on: string, withConsent = true): rea
     ...profile.reactions.filter((r) => r.id.startsWith(INCIDENT_ID)).map(incidentAlert),
     ...(profile.sensitivity >= 4 ? ['Very reactive skin.'] : []),
     ...(profile.ingrownProne ? ['Prone to ingrown hair.'] : []),
-    ...(withConsent && profile.consentOn === null ? ['No consent on file yet.'] : []),
+    ...consentAlert(profile, withConsent),
   ];
 }

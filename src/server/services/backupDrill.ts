@@ -11,6 +11,7 @@ import { databaseFile } from '../env';
 import { notFound, refused, type ServiceResult } from '../errors';
 import { firstLineMs } from '../repos/trailRepo';
 import { readStudio, setSettings } from '../repos/studioRepo';
+import { cardsPastTerm } from '../keepingCare';
 import { trailHasFault } from '../trailCare';
 
 const EVERY_DAYS = 31;
@@ -44,7 +45,7 @@ export async function tryBackup(
 
 /** What the studio itself needs, for its owner. */
 export interface HouseNeed {
-  readonly id: 'drill' | 'trail';
+  readonly id: 'drill' | 'trail' | 'keeping';
   readonly title: string;
   readonly text: string;
   readonly weight: 'stop' | 'note';
@@ -66,6 +67,16 @@ export function houseNeeds(db: Db, nowMs: number): readonly HouseNeed[] {
             title: 'The trail is broken',
             text: 'A line was changed or taken out. It says from where on.',
             weight: 'stop' as const,
+          },
+        ]
+      : []),
+    ...(cardsPastTerm() > 0
+      ? [
+          {
+            id: 'keeping' as const,
+            title: 'Cards past their term',
+            text: `${cardsPastTerm()} of people who have not come for as long as you keep cards.`,
+            weight: 'note' as const,
           },
         ]
       : []),

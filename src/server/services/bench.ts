@@ -27,6 +27,7 @@ import { changesOf } from './consultRules';
 import { feltBefore, workedLately } from './feltBefore';
 import { homeCareHere, type HomeCareHere } from './homeCare';
 import { zonePasts, type ZonePast } from './history';
+import { waxedBefore } from './waxedBefore';
 import { lessonsOf } from './lessons';
 import { studioHold } from './studioHold';
 import { trialsOf } from './trials';
@@ -124,6 +125,7 @@ export function partsOf(
   const person = readPerson(db, visit.personId);
   if (!client || !studio || !person) return undefined;
   const pasts = zonePasts(db, client.id, visit);
+  const before = waxedBefore(db, client.id, visit.onDate);
   const lately = workedLately(db, client.id, visit);
   const worked = workedBefore(lately);
   const zones = chartsOf(db, visit.id).map((c) => ({
@@ -131,6 +133,7 @@ export function partsOf(
     side: c.side,
     data: c.data,
     past: pasts.get(zoneKey(c)),
+    workedOn: before.get(zoneKey(c)),
     worked: worked.get(zoneKey(c)),
   })); // zones are checked on the way in
   return {

@@ -12,7 +12,8 @@ import { handOver, signForm } from './clientForm';
 import { clientRecord, recordJson, type RecordHead, type RecordVisit } from './clientRecord';
 import { archiveClient, changeClient, loadClientCard } from './clients';
 import { searchClients } from './clientSearch';
-import { exportClients, importProgress, readImport, resumeImports, startImport, takeIn } from './clientsCsv';
+import { exportClients, readImport, startImport } from './clientsCsv';
+import { importProgress, resumeImports, takeIn } from './imports';
 import { openVisit } from './openVisit';
 import { patchTest } from './patchTests';
 import { recordBlocks } from './recordBlocks';
@@ -155,7 +156,7 @@ describe('the card', () => {
     const { id } = value(startImport(open.db, ready, NOW));
     expect(pathOf(startImport(open.db, ready, NOW))).toBe('csv');
     // the first part was taken in when the server stopped
-    resumeImports(open.db);
+    resumeImports(open.db, NOW);
     await Promise.all([takeIn(open.db, id), takeIn(open.db, id)]);
     await expect.poll(() => value(importProgress(open.db, id)).taken).toBe(205);
     await expect.poll(() => open.db.all(sql`select 1 from imports where csv <> ''`).length).toBe(0);

@@ -26,6 +26,7 @@ import { loadBench, partsOf } from './bench';
 import { bodyOf, chartOnSheet } from './chartOnSheet';
 import { aloneFault, judgedNow, overrideFault, vouched } from './consultRules';
 import { clientMarks, startingChart, zonePasts } from './history';
+import { waxedBefore } from './waxedBefore';
 import { zoneRefFault } from './openVisit';
 import { buildCase, slabFits } from './planCase';
 
@@ -124,9 +125,11 @@ export function setZones(
   return change(db, visitId, seen, nowMs, (visit, next) => {
     const pasts = zonePasts(db, visit.clientId, visit);
     const marks = clientMarks(db, visit.clientId, visitId);
+    const before = waxedBefore(db, visit.clientId, visit.onDate);
     const client = readClient(db, visit.clientId);
     const fresh = (z: ZoneRef): ChartData => {
-      const chart = startingChart(z.zone, pasts.get(zoneKey(z)), visit.onDate, marks.get(zoneKey(z)));
+      const key = zoneKey(z);
+      const chart = startingChart(z.zone, pasts.get(key), visit.onDate, marks.get(key), before.get(key));
       return client ? chartOnSheet(z.zone, z.side, chart, bodyOf(client)) : chart;
     };
     const kept = new Map(chartsOf(db, visitId).map((c) => [zoneKey(c), c]));

@@ -17,7 +17,17 @@ import {
   type ClientEditRow,
   type ClientRow,
 } from '../repos/clientRepo';
-import { consentsOf, formsOf, messagesOf, type ConsentRow, type FormRow, type MessageRow } from '../repos/formRepo';
+import { pastVisitsOf, type PastVisitRow } from '../repos/importRepo';
+import {
+  consentEndsOf,
+  consentsOf,
+  formsOf,
+  messagesOf,
+  type ConsentEndRow,
+  type ConsentRow,
+  type FormRow,
+  type MessageRow,
+} from '../repos/formRepo';
 import { homeCareOf } from '../repos/homeCareRepo';
 import { journalOf } from '../repos/journalRepo';
 import { peopleNames, readStudio } from '../repos/studioRepo';
@@ -37,6 +47,10 @@ export interface RecordHead {
   readonly consents: readonly ConsentRow[];
   readonly messages: readonly MessageRow[];
   readonly bookings: readonly BookingRow[];
+  /** Consents that were taken back. */
+  readonly consentEnds: readonly ConsentEndRow[];
+  /** Visits of before this book, as they were told. */
+  readonly pastVisits: readonly PastVisitRow[];
 }
 
 interface Place {
@@ -127,6 +141,8 @@ export function clientRecord(db: Db, clientId: string, nowMs: number): ServiceRe
       consents: consentsOf(db, clientId),
       messages: messagesOf(db, clientId),
       bookings: bookingsOfClient(db, clientId),
+      consentEnds: consentEndsOf(db, clientId),
+      pastVisits: pastVisitsOf(db, clientId),
     },
     visits: {
       *[Symbol.iterator]() {

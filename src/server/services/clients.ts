@@ -29,6 +29,7 @@ import type { ClientProfile, Signature } from '../db/schema';
 import { notFound, refused, stale, type ServiceResult } from '../errors';
 import { readPerson, readProducts, readStudio } from '../repos/studioRepo';
 import { alertsOf } from './alerts';
+import { cardBefore, type CardBefore } from './cardBefore';
 import { cardChanges } from './cardChanges';
 import { clientMarks, zonePasts } from './history';
 import { learnedGrowth } from './learned';
@@ -92,7 +93,7 @@ export function archiveClient(
   });
 }
 
-export interface ClientCard {
+export interface ClientCard extends CardBefore {
   readonly client: ClientRow;
   readonly alerts: readonly string[];
   /** What was remarked three times, with the zone's name. */
@@ -267,6 +268,7 @@ export function loadClientCard(db: Db, id: string, nowMs: number, all = false): 
   );
   return ok({
     client,
+    ...cardBefore(db, id, all),
     alerts: [...alertsOf(client, on), ...damagedWords(damagedVisits(db, id))],
     trials: trialsOf(db, id).map((t) => trialWords(t, (p) => p.replaceAll('-', ' '))),
     lessons: lessonsOf(db, id).map(({ zone, side, words, times }) => ({ name: placeName(zone, side), words, times })),

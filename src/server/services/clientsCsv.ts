@@ -1,17 +1,17 @@
 import 'server-only';
 import { randomUUID } from 'node:crypto';
 import { readClientCsv, writeClientCsv, type CsvClient, type CsvLine, type CsvRead } from '../../formats/clientCsv';
+import { writeVcard } from '../../formats/vcard';
 import { ok } from '../../core/shared';
 import { civilDateAt } from '../clock';
 import type { Db } from '../db/openDatabase';
-import { atomically } from '../db/atomically';
-import { notFound, refused, type ServiceResult } from '../errors';
+import { refused, type ServiceResult } from '../errors';
 import { sharedThread } from '../giveWay';
-import { log } from '../log';
 import { clientsAfter, insertClient, namesakes, type ClientRow } from '../repos/clientRepo';
-import { forgetTable, insertImport, readImportRow, setTaken, unfinishedImports } from '../repos/importRepo';
+import { insertImport, type ImportRow } from '../repos/importRepo';
 import { readStudio } from '../repos/studioRepo';
 import { EMPTY_PROFILE } from '../db/upSteps';
+import { otherImport, type ImportProgress, type LinesIn } from './tableIn';
 
 export interface ImportPreview {
   readonly faults: readonly string[];
@@ -20,12 +20,6 @@ export interface ImportPreview {
   readonly good: number;
   readonly bad: number;
 }
-export interface ImportProgress {
-  readonly id: string;
-  readonly taken: number;
-  readonly total: number;
-}
-
 /** So many bad lines are named at once. */
 const MOST_NAMED = 200;
 /** So many cards at once hold the thread for some milliseconds. */
@@ -78,58 +72,33 @@ export async function readImport(db: Db, csv: string, nowMs: number): Promise<Im
 
 /**
  * Takes a table in, every line or none: it is written down whole first, and what is written down is taken in to the end
- * ({@link takeIn}), also after a stop of the server.
+ * (`takeIn` of imports.ts), also after a stop of the server.
  */
 export function startImport(db: Db, { csv, preview }: ImportReady, nowMs: number): ServiceResult<ImportProgress> {
   const { faults, good, bad } = preview;
   if (faults.length > 0 || bad > 0) {
     return refused(`${faults[0] ?? `${bad} of ${good + bad} lines cannot be taken.`} None was imported.`, 'csv');
   }
-  if (unfinishedImports(db).length > 0) return refused('Another table is still being taken in: wait for it.', 'csv');
+  const other = otherImport(db);
+  if (other !== null) return refused(other, 'csv');
   const id = randomUUID();
-  insertImport(db, { id, csv, onDate: today(db, nowMs), total: good, taken: 0, atMs: nowMs });
-  return ok({ id, taken: 0, total: good });
-}
-
-export function importProgress(db: Db, id: string): ServiceResult<ImportProgress> {
-  const row = readImportRow(db, id);
-  return row ? ok({ id, taken: row.taken, total: row.total }) : notFound('import');
-}
-
-/** Takes in what of a table is still to be taken, some cards a time. */
-export async function takeIn(db: Db, id: string): Promise<void> {
-  const row = readImportRow(db, id);
-  if (!row) return;
-  const pause = sharedThread();
-  const { lines } = await readClientCsv(row.csv, row.onDate, pause);
-  for (let at = row.taken; at < row.total; at += TAKEN_AT_ONCE) {
-    const some = lines.slice(at, at + TAKEN_AT_ONCE);
-    const taken = atomically(db, () => {
-      // a request sent twice began it twice: whoever comes second leaves it to the first
-      if (readImportRow(db, id)?.taken !== at) return refused('This part is taken in already.', 'csv');
-      for (const l of some) if (l.client) insertClient(db, { ...cardOf(l.client), createdAtMs: row.atMs });
-      setTaken(db, id, at + some.length);
-      return ok(null);
-    });
-    if (!taken.ok) return;
-    await pause();
-  }
-  forgetTable(db, id);
-}
-
-const AGAIN_MS = 30_000;
-
-/** Takes a table in beside the requests; what a full disk, or another fault, stops is tried again. */
-export function keepTakingIn(db: Db, id: string): void {
-  takeIn(db, id).catch((error: unknown) => {
-    log.error({ kind: error instanceof Error ? error.name : 'unknown' }, 'a table of clients waits to be taken in');
-    setTimeout(() => keepTakingIn(db, id), AGAIN_MS).unref();
+  insertImport(db, {
+    ...{ id, csv, onDate: today(db, nowMs), total: good, taken: 0, atMs: nowMs },
+    ...{ kind: 'clients', state: 'taking', mapping: null },
   });
+  return ok({ id, state: 'taking', taken: 0, total: good });
 }
 
-/** Goes on with tables that a stop of the server has cut off. */
-export function resumeImports(db: Db): void {
-  for (const { id } of unfinishedImports(db)) keepTakingIn(db, id);
+/** Cards of a table that was found good. */
+export async function clientLines(row: ImportRow, pause: () => Promise<void> | undefined): Promise<LinesIn> {
+  const { lines } = await readClientCsv(row.csv, row.onDate, pause);
+  return {
+    ...{ count: row.total, atOnce: TAKEN_AT_ONCE },
+    write: (db, at) => {
+      const client = lines[at]?.client;
+      if (client) insertClient(db, { ...cardOf(client), importId: row.id, createdAtMs: row.atMs });
+    },
+  };
 }
 
 const cardOf = ({ name, byline, bornOn, phone, note, ...rest }: CsvClient) => ({
@@ -160,15 +129,25 @@ const lineOf = ({ name, byline, bornOn, phone, note, profile }: ClientRow): CsvC
 /** So many cards at once hold the thread for some milliseconds. */
 const AT_ONCE = 150;
 
-/** Every client that is not put away, in the columns of the import, some hundred lines at a time. */
-export function* exportClients(db: Db): Generator<string> {
-  yield writeClientCsv([]);
+/** Every client that is not put away, some hundred at a time. */
+function* everyClient(db: Db): Generator<readonly ClientRow[]> {
   let after: { readonly name: string; readonly id: string } | null = null;
   for (;;) {
     const rows: readonly ClientRow[] = clientsAfter(db, after, AT_ONCE);
     const last = rows.at(-1);
     if (!last) return;
-    yield writeClientCsv(rows.map(lineOf), false);
+    yield rows;
     after = last;
   }
+}
+
+/** In the columns of the import. */
+export function* exportClients(db: Db): Generator<string> {
+  yield writeClientCsv([]);
+  for (const rows of everyClient(db)) yield writeClientCsv(rows.map(lineOf), false);
+}
+
+/** As an address book. */
+export function* exportVcards(db: Db): Generator<string> {
+  for (const rows of everyClient(db)) yield rows.map(writeVcard).join('');
 }

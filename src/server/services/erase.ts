@@ -22,6 +22,7 @@ import {
   tidySearch,
   whileErasing,
 } from '../repos/erasingRepo';
+import { dropMergesOf, mergesOf } from '../repos/mergeRepo';
 import { readPerson, readStudio, setSettings } from '../repos/studioRepo';
 
 /** Books are kept for ten years after the year in which they were written: the longest common term, from memory. */
@@ -68,6 +69,9 @@ export function eraseClient(
     const client = readClient(db, clientId);
     if (!client) return notFound('client');
     if (erasureOf(db, clientId)) return refused('This person is erased already.');
+    if (mergesOf(db, clientId).some((m) => m.goneId === clientId)) {
+      return refused('This card was put together with another: erase that one, this goes with it.');
+    }
     if (wanted.name.trim() !== client.name) return refused('That is not the name on the card.', 'name');
     if (isAtTable(db, clientId, nowMs - AT_TABLE_MS)) return refused('A visit is under way: close it first.');
     const today = todayOf(db, nowMs);
@@ -76,12 +80,23 @@ export function eraseClient(
       return refused('Until when they are kept is a day ahead.', 'consents.until');
     }
     const moneyLines = moneyLinesOf(db, clientId);
+    const others = mergesOf(db, clientId).map((m) => (m.keptId === clientId ? m.goneId : m.keptId));
     // pages that are let go of are written over, not only given back
     db.run(sql`pragma secure_delete = on`);
     whileErasing(db, clientId, () => {
-      emptyPerson(db, clientId, `Erased on ${dateInWords(today)}`, nowMs);
+      const name = `Erased on ${dateInWords(today)}`;
+      emptyPerson(db, clientId, name, nowMs);
+      // cards that were put together with this one are of the same person
+      for (const id of others) {
+        emptyPerson(db, id, name, nowMs);
+        dropConsents(db, id);
+      }
+      dropMergesOf(db, [clientId, ...others]);
       if (!consents) dropConsents(db, clientId);
     });
+    for (const id of others) {
+      putErasure(db, { ...{ clientId: id, atMs: nowMs, byId, moneyLines: 0, moneyUntil: moneyUntilOf(today) } });
+    }
     putErasure(db, {
       ...{ clientId, atMs: nowMs, byId, moneyLines, moneyUntil: moneyUntilOf(today) },
       ...{ consentsUntil: consents?.until ?? null, consentsWhy: consents?.why ?? '' },

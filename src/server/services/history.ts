@@ -42,6 +42,24 @@ export function zonePasts(
   return new Map(pasts);
 }
 
+const LAPSED_DAYS = 90;
+
+/** Length and history of hair that was never charted here: as a first time, or as it grows after the last wax. */
+function unchartedHair(
+  zone: ZoneId,
+  workedOn: string | undefined,
+  on: string,
+): Pick<ChartData['hair'], 'lengthMm' | 'history'> {
+  if (workedOn === undefined) return { lengthMm: 6, history: 'first' };
+  const days = Math.max(1, daysBetween(workedOn, on));
+  const usual = { rateFactor: 1, lagShiftDays: 0 };
+  const mm = roundHalf(typicalVisibleLength(ZONES[zone].growth, 'regular', usual, days));
+  return {
+    lengthMm: Math.min(LONGEST_FORECAST_MM, Math.max(0.5, mm)),
+    history: days > LAPSED_DAYS ? 'lapsed' : 'regular',
+  };
+}
+
 const roundHalf = (mm: number): number => Math.round(mm * 2) / 2;
 const LONGEST_FORECAST_MM = 25;
 
@@ -88,6 +106,8 @@ export function startingChart(
   past: ZonePast | undefined,
   on: string,
   known: KnownMarks = past ? knownOn(past.last) : { marks: [] },
+  /** Last day on which it was worked before this book; absent = never, or nobody has said so. */
+  workedOn?: string | undefined,
 ): ChartData {
   // growth may come from a chart of another size than the marks: they move to its sheet, so that both move on together
   const onCm = past?.last.sheetCm ?? past?.last.drawnOnCm ?? known.onCm;
@@ -98,7 +118,7 @@ export function startingChart(
   if (!past) {
     return {
       v: 1,
-      hair: { lengthMm: 6, coarseness: 3, density: 3, curl: 1, history: 'first' },
+      hair: { coarseness: 3, density: 3, curl: 1, ...unchartedHair(zone, workedOn, on) },
       strokes: [],
       marks,
       ...drawnOn,
@@ -138,7 +158,7 @@ export function startingChart(
       density,
       curl,
       ...(lasting.length > 0 ? { flags: lasting } : {}),
-      history: days > 90 ? 'lapsed' : history,
+      history: days > LAPSED_DAYS ? 'lapsed' : history,
       lengthMm,
     },
     reason: past.last.product ? past.last.reason : '',

@@ -17,6 +17,7 @@ import { readPeople, readPerson, readStudio } from '../repos/studioRepo';
 import { insertVisit, lastConsult, putChart, visitOfBooking } from '../repos/visitRepo';
 import { bodyOf, chartOnSheet } from './chartOnSheet';
 import { clientMarks, startingChart, zonePasts } from './history';
+import { waxedBefore } from './waxedBefore';
 
 export interface OpenVisit {
   readonly bookingId?: string;
@@ -100,6 +101,7 @@ function opened(db: Db, request: OpenVisit, nowMs: number): ServiceResult<{ read
   const on = civilDateAt(booking?.startsAtMs ?? nowMs, studio.timeZone);
   const pasts = zonePasts(db, client.id);
   const marks = clientMarks(db, client.id);
+  const before = waxedBefore(db, client.id, on);
   const body = bodyOf(client);
   const visitId = randomUUID();
   insertVisit(db, {
@@ -113,7 +115,7 @@ function opened(db: Db, request: OpenVisit, nowMs: number): ServiceResult<{ read
     createdAtMs: nowMs,
   });
   zones.forEach((z, place) => {
-    const chart = startingChart(z.zone, pasts.get(zoneKey(z)), on, marks.get(zoneKey(z)));
+    const chart = startingChart(z.zone, pasts.get(zoneKey(z)), on, marks.get(zoneKey(z)), before.get(zoneKey(z)));
     putChart(db, visitId, z, { place, data: chartOnSheet(z.zone, z.side, chart, body), version: 1 });
   });
   return ok({ visitId });

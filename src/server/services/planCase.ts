@@ -44,6 +44,8 @@ export interface CaseParts {
     readonly side: Side;
     readonly data: ChartData;
     readonly past: ZonePast | undefined;
+    /** When it was last worked before this book. */
+    readonly workedOn?: string | undefined;
     /** Used here last time, where that went well. */
     readonly worked?: ZoneCase['worked'];
   }[];
@@ -77,19 +79,20 @@ function heatWish(data: ChartData, products: readonly Product[]): { readonly hea
 }
 
 function zoneCase(
-  { zone, side, data, past, worked }: CaseParts['zones'][number],
+  { zone, side, data, past, worked, workedOn }: CaseParts['zones'][number],
   on: string,
   products: readonly Product[],
 ): ZoneCase {
   // what was taken by hand once may have left the shelf since: then the proposal stands again
   const stocked = (id: string | null | undefined): boolean => products.some((p) => p.id === id);
+  const lastOn = past?.lastOn ?? workedOn;
   const older = (past?.past ?? []).filter((p) => p.on < on);
   return {
     zone,
     side,
     hair: {
       ...data.hair,
-      ...(past && past.lastOn <= on ? { lastWaxOn: past.lastOn } : {}),
+      ...(lastOn !== undefined && lastOn <= on ? { lastWaxOn: lastOn } : {}),
       ...(older.length > 0 ? { past: older } : {}),
     },
     ...(data.strokes.length > 0 ? { strokes: data.strokes } : {}),

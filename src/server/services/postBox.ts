@@ -5,6 +5,7 @@ import { randomUUID } from 'node:crypto';
 import MailComposer from 'nodemailer/lib/mail-composer';
 import { careBefore } from '../../core/care';
 import { addDays, ok } from '../../core/shared';
+import type { MessagePlace } from '../../formats/messageTemplate';
 import { cardTime, careLines, reminderMessage } from '../../formats/careCard';
 import { civilDateAt, instantAt } from '../clock';
 import { atomically } from '../db/atomically';
@@ -12,8 +13,9 @@ import type { Db } from '../db/openDatabase';
 import { notFound, type ServiceResult } from '../errors';
 import { bookingsBetween, clientName, readClient } from '../repos/clientRepo';
 import { insertMessage, latestMessages, readMessage, remindedBookings, type MessageRow } from '../repos/formRepo';
-import { readStudio } from '../repos/studioRepo';
+import { readPerson, readStudio } from '../repos/studioRepo';
 import { visitOfBooking } from '../repos/visitRepo';
+import { ownMessage } from './ownMessages';
 
 /** Peels and acids stop a week before: a reminder later than this comes too late for them. */
 const REMIND_DAYS = 8;
@@ -72,6 +74,18 @@ export function loadPostBox(db: Db, nowMs: number): ServiceResult<PostBox> {
   });
 }
 
+/** What the places of a message stand for at a booking, or at a place that is offered. */
+export const placesOf = (
+  db: Db,
+  at: { readonly clientId: string; readonly personId: string; readonly minutes: number },
+  when: string,
+): Record<MessagePlace, string> => ({
+  name: clientName(db, at.clientId).split(' ')[0] ?? '',
+  ...{ when, minutes: String(at.minutes), before: '' },
+  who: readPerson(db, at.personId)?.name ?? '',
+  studio: readStudio(db)?.name ?? '',
+});
+
 /** Writes the reminders that are due into the post box. */
 export function writeReminders(db: Db, nowMs: number): ServiceResult<{ readonly count: number }> {
   return atomically(db, () => {
@@ -88,9 +102,14 @@ export function writeReminders(db: Db, nowMs: number): ServiceResult<{ readonly 
         startsAtMs,
         { nowMs, timeZone, language },
       );
+      const when = cardTime(startsAtMs, timeZone, language);
+      const own = ownMessage(db, 'reminder', language, {
+        ...placesOf(db, booking, when),
+        before: before.map((l) => `${l.when}: ${l.what}`).join('\n'),
+      });
       insertMessage(db, {
         ...{ id: randomUUID(), clientId: booking.clientId, visitId: null, bookingId, kind: 'reminder' },
-        words: reminderMessage(cardTime(startsAtMs, timeZone, language), before, language),
+        words: own ?? reminderMessage(when, before, language),
         ...{ createdAtMs: nowMs, postedAtMs: nowMs },
       });
     }

@@ -10,6 +10,7 @@ import { FACT_WORDS, type FoundFact } from '../../core/screening';
 import { civilDateAt } from '../clock';
 import type { CardFact, Signature } from '../db/schema';
 import type { ClientRecord, DamagedVisit, RecordHead, RecordVisit } from './clientRecord';
+import { pastWords } from './pastWords';
 import { readWords, tableWords } from './recordWords';
 
 export type RecordBlock =
@@ -83,7 +84,7 @@ function cardBlocks({ client: { note, profile } }: RecordHead): readonly RecordB
   ];
 }
 
-function consentBlocks({ client, consents, timeZone }: RecordHead): readonly RecordBlock[] {
+function consentBlocks({ client, consents, consentEnds, timeZone }: RecordHead): readonly RecordBlock[] {
   const { consentOn } = client.profile;
   const none = consentOn ? `Noted on the card on ${consentOn}; no signature on file.` : 'None.';
   return [
@@ -96,6 +97,7 @@ function consentBlocks({ client, consents, timeZone }: RecordHead): readonly Rec
       quiet(c.words),
       { kind: 'signature', signature: c.signature },
     ]),
+    ...consentEnds.map((e) => line(`${civilDateAt(e.atMs, timeZone)}: taken back. ${e.words}`)),
   ];
 }
 
@@ -116,6 +118,8 @@ export function* recordBlocks({ head, visits }: ClientRecord): Generator<RecordB
     isEmpty = false;
   }
   if (isEmpty) yield line('None yet.');
+  if (head.pastVisits.length > 0) yield heading('Before this book, as it was told');
+  for (const p of head.pastVisits) yield line(`${p.onDate}: ${pastWords(p)}`);
   yield* tailBlocks(head);
 }
 

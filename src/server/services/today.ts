@@ -23,6 +23,7 @@ import { changesOf } from './consultRules';
 import { feltBefore, workedLately } from './feltBefore';
 import { knownProducts } from './knownProducts';
 import { clientMarks, startingChart, zonePasts } from './history';
+import { waxedBefore } from './waxedBefore';
 import { studioHold } from './studioHold';
 import { workedBefore } from './workedBefore';
 import { startingConsult } from './openVisit';
@@ -86,12 +87,14 @@ function partsAhead(
   const on = civilDateAt(booking.startsAtMs, studio.timeZone);
   const pasts = zonePasts(db, client.id);
   const marks = clientMarks(db, client.id);
+  const before = waxedBefore(db, client.id, on);
   const lately = workedLately(db, client.id);
   const worked = workedBefore(lately);
   const zones = booking.zones.map((z) => ({
     ...z,
-    data: startingChart(z.zone, pasts.get(zoneKey(z)), on, marks.get(zoneKey(z))),
+    data: startingChart(z.zone, pasts.get(zoneKey(z)), on, marks.get(zoneKey(z)), before.get(zoneKey(z))),
     past: pasts.get(zoneKey(z)),
+    workedOn: before.get(zoneKey(z)),
     worked: worked.get(zoneKey(z)),
   }));
   // before the client is there, consent is not the question: what is on file is asked for in words

@@ -19,6 +19,8 @@ import { busyOf, minuteAt, workedOn } from './freeTime';
 import { readyList, type ReadyLine } from './outlook';
 import { takenBy } from './placeTaken';
 import { zonesInWords } from './zonesInWords';
+import { ownMessage } from './ownMessages';
+import { placesOf } from './postBox';
 
 export interface NewWaiting {
   readonly clientId: string;
@@ -151,7 +153,8 @@ export function offerPlace(
     if (why !== null) return refused(`That time ${why}.`, 'startsAtMs');
     const { language } = client.profile;
     const when = cardTime(offer.startsAtMs, readStudio(db)?.timeZone ?? 'UTC', language);
-    const words = careCatalogue(language).post.offer(when, person.name, offer.minutes);
+    const own = ownMessage(db, 'offer', language, placesOf(db, { ...offer, clientId }, when));
+    const words = own ?? careCatalogue(language).post.offer(when, person.name, offer.minutes);
     const id = randomUUID();
     insertMessage(db, { id, clientId, visitId: null, kind: 'offer', words, createdAtMs: nowMs, postedAtMs: nowMs });
     return ok({ id });

@@ -1,45 +1,52 @@
 'use client';
 
-import { Alert, Button, Modal, Progress } from 'antd';
+import { Alert, Button } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import type { ImportPreview, ImportProgress } from '@/server/services/clientsCsv';
-import { getJson, sendJson } from '@/ui/sendJson';
+import type { FromVcards } from '@/formats/vcard';
+import type { ImportPreview } from '@/server/services/clientsCsv';
+import type { ImportProgress } from '@/server/services/tableIn';
+import { sendJson } from '@/ui/sendJson';
 import { plural } from '@/ui/words';
-import styles from './Clients.module.css';
+import styles from '../Clients.module.css';
+import { followed } from './follow';
+import { BadLines, OnItsWay } from './Parts';
 
-const ASK_EVERY_MS = 250;
-/** Without a card taken in for so many asks nothing is moving: half a minute. */
-const MOST_IDLE = 120;
+const WRITTEN_DOWN = 'The server does not go on just now. The table is written down there: it is taken in to the end.';
 
-/** Asks how far it is until all is taken in; null where the server does not answer any more, or nothing moves. */
-async function followed(begun: ImportProgress, say: (p: ImportProgress) => void): Promise<ImportProgress | null> {
-  let at = begun;
-  for (let idle = 0; at.taken < at.total && idle < MOST_IDLE; idle++) {
-    say(at);
-    await new Promise((r) => setTimeout(r, ASK_EVERY_MS));
-    const asked = await getJson<ImportProgress>(`/api/clients/import/${begun.id}`);
-    if (!asked.ok) return null;
-    if (asked.value.taken > at.taken) idle = 0;
-    at = asked.value;
-  }
-  return at.taken < at.total ? null : at;
+interface Props {
+  /** A table, or an address book, which comes to one. */
+  readonly kind: 'table' | 'vcard';
+  readonly onClose: () => void;
 }
 
 /** Clients in from a table: looked at first, every bad line with its reason; then all of them or none. */
-export function ImportClients({ onClose }: { readonly onClose: () => void }) {
+export function FromTable({ kind, onClose }: Props) {
   const router = useRouter();
   const [csv, setCsv] = useState('');
   const [preview, setPreview] = useState<ImportPreview | null>(null);
+  const [nameless, setNameless] = useState(0);
   const [progress, setProgress] = useState<ImportProgress | null>(null);
   const [fault, setFault] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   const look = async (text: string): Promise<void> => {
-    setBusy(true);
+    setCsv(text);
     const sent = await sendJson<ImportPreview>('POST', '/api/clients/import/look', { csv: text });
-    setBusy(false);
     setFault(sent.ok ? null : sent.error.message);
     setPreview(sent.ok ? sent.value : null);
+  };
+  const lookAtCards = async (text: string): Promise<void> => {
+    const sent = await sendJson<FromVcards>('POST', '/api/clients/import/vcard', { csv: text });
+    if (!sent.ok) return setFault(sent.error.message);
+    setNameless(sent.value.nameless);
+    await look(sent.value.csv);
+  };
+  const read = async (file: File | undefined): Promise<void> => {
+    if (!file) return;
+    setBusy(true);
+    const text = await file.text();
+    await (kind === 'vcard' ? lookAtCards(text) : look(text));
+    setBusy(false);
   };
   const takeIn = async (): Promise<void> => {
     setBusy(true);
@@ -47,89 +54,58 @@ export function ImportClients({ onClose }: { readonly onClose: () => void }) {
     const done = begun.ok ? await followed(begun.value, setProgress) : null;
     setBusy(false);
     setProgress(null);
+    if (done?.state === 'left') return setFault('Given up: nothing of it was kept.');
     if (begun.ok && done) {
       router.refresh();
-      onClose();
-      return;
+      return onClose();
     }
-    setFault(
-      begun.ok
-        ? 'The server does not go on just now. The table is written down there: it is taken in to the end.'
-        : begun.error.message,
-    );
+    setFault(begun.ok ? WRITTEN_DOWN : begun.error.message);
   };
-  const read = (file: File | undefined): void => {
-    if (!file) return;
-    void file.text().then((text) => {
-      setCsv(text);
-      return look(text);
-    });
+  const giveUp = (): void => {
+    if (progress) void sendJson('DELETE', `/api/clients/import/${progress.id}`, {});
   };
   const ready = preview !== null && preview.faults.length === 0 && preview.bad === 0 && preview.good > 0;
   return (
-    <Modal
-      open
-      width={720}
-      title="Clients from a table"
-      onCancel={onClose}
-      destroyOnHidden
-      footer={[
-        <Button key="no" onClick={onClose}>
-          Leave it
-        </Button>,
-        <Button key="yes" type="primary" disabled={!ready} loading={busy} onClick={() => void takeIn()}>
-          {ready ? `Take in ${plural(preview.good, 'client')}` : 'Take them in'}
-        </Button>,
-      ]}
-    >
-      <div className={styles.form}>
-        <p>
-          A CSV file; the first line names the columns, <strong>name</strong> is needed:{' '}
-          <code>
-            name, known_by, born_on, phone, note, sensitivity, skin, ingrown_prone, stature_cm, mass_kg, consent_on
-          </code>
+    <div className={styles.form}>
+      {kind === 'table' ? (
+        <Columns />
+      ) : (
+        <p>An address book (.vcf): names, telephones and birthdays come in, notes not.</p>
+      )}
+      <label>
+        File
+        <input
+          type="file"
+          accept={kind === 'vcard' ? '.vcf,text/vcard' : '.csv,text/csv,text/plain'}
+          onChange={(e) => void read(e.target.files?.[0])}
+        />
+      </label>
+      {fault ? <Alert type="error" role="alert" title={fault} /> : null}
+      {preview?.faults.map((f) => (
+        <Alert key={f} type="error" role="alert" title={`${f} None was imported.`} />
+      ))}
+      {preview && preview.faults.length === 0 ? (
+        <p role="status">
+          {plural(preview.good, 'line')} good, {preview.bad} bad.
+          {nameless > 0 ? ` ${plural(nameless, 'card')} without a name left out.` : ''}
+          {preview.bad > 0 ? ' Mend the file and choose it again: all lines are taken in, or none.' : ''}
         </p>
-        <label>
-          File
-          <input type="file" accept=".csv,text/csv,text/plain" onChange={(e) => read(e.target.files?.[0])} />
-        </label>
-        {fault ? <Alert type="error" role="alert" title={fault} /> : null}
-        {preview?.faults.map((f) => (
-          <Alert key={f} type="error" role="alert" title={`${f} None was imported.`} />
-        ))}
-        {preview && preview.faults.length === 0 ? (
-          <p role="status">
-            {plural(preview.good, 'line')} good, {preview.bad} bad.
-            {preview.bad > 0 ? ' Mend the file and choose it again: all lines are taken in, or none.' : ''}
-          </p>
-        ) : null}
-        {progress ? (
-          <Progress
-            percent={Math.floor((100 * progress.taken) / progress.total)}
-            format={() => `${progress.taken} of ${progress.total}`}
-          />
-        ) : null}
-        <BadLines preview={preview} />
+      ) : null}
+      {progress ? <OnItsWay at={progress} onGiveUp={giveUp} /> : null}
+      <BadLines preview={preview} />
+      <div className={styles.ends}>
+        <Button onClick={onClose}>{progress ? 'Go on without looking' : 'Leave it'}</Button>
+        <Button type="primary" disabled={!ready} loading={busy} onClick={() => void takeIn()}>
+          {ready ? `Take in ${plural(preview.good, 'client')}` : 'Take them in'}
+        </Button>
       </div>
-    </Modal>
+    </div>
   );
 }
 
-function BadLines({ preview }: { readonly preview: ImportPreview | null }) {
-  if (!preview || preview.lines.length === 0) return null;
-  const more = preview.bad - preview.lines.length;
-  return (
-    <ul className={styles.bad} aria-label="Bad lines">
-      {preview.lines.map((l) => (
-        <li key={l.line}>
-          <strong>
-            Line {l.line}
-            {l.name ? `, ${l.name}` : ''}
-          </strong>{' '}
-          {l.faults.join(' ')}
-        </li>
-      ))}
-      {more > 0 ? <li>and {plural(more, 'line')} more.</li> : null}
-    </ul>
-  );
-}
+const Columns = () => (
+  <p>
+    A CSV file; the first line names the columns, <strong>name</strong> is needed:{' '}
+    <code>name, known_by, born_on, phone, note, sensitivity, skin, ingrown_prone, stature_cm, mass_kg, consent_on</code>
+  </p>
+);

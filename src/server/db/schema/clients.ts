@@ -20,9 +20,17 @@ export const clients = sqliteTable(
     createdAtMs: integer('created_at_ms').notNull(),
     /** Put away: no longer found by default; the record stays whole. */
     archivedAtMs: integer('archived_at_ms'),
+    /** The table that it came in with; null = made here. */
+    importId: text('import_id'),
     version: integer('version').notNull().default(1),
   },
-  (t) => [index('clients_name').on(t.name), check('clients_named', sql`length(trim(${t.name})) > 0`)],
+  (t) => [
+    index('clients_name').on(t.name),
+    index('clients_import')
+      .on(t.importId)
+      .where(sql`import_id is not null`),
+    check('clients_named', sql`length(trim(${t.name})) > 0`),
+  ],
 );
 
 export const bookings = sqliteTable(

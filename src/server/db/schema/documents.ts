@@ -39,6 +39,8 @@ export interface StudioSettings {
   readonly sweepDue?: boolean | undefined;
   /** True where everybody signs in; absent = nobody does: one machine, one pair of hands. */
   readonly signsIn?: boolean | undefined;
+  /** For how long what is no longer needed is kept; absent = nobody has said so: for good. */
+  readonly keeping?: KeepingSettings | undefined;
   /** How far the first run has come; absent = it is over. */
   readonly firstRun?: FirstRunSaid | undefined;
   /** Services that a person does, by their id; absent = all. */
@@ -52,6 +54,13 @@ export interface StudioSettings {
   readonly firstWeekday?: number | undefined;
   /** How the studio tells that hard wax is ready. */
   readonly readySign: 'no-thread' | 'no-dent' | 'taps-hard' | 'no-catch';
+}
+
+export interface KeepingSettings {
+  /** A card whose person has not come for so many years is named to be erased; null = never. */
+  readonly cardYears: number | null;
+  /** A message in the post box goes by itself after so many months; null = never. */
+  readonly messageMonths: number | null;
 }
 
 /** Steps of the first run that were taken, and the client of the fifth. */
@@ -143,11 +152,31 @@ export interface ClientProfile {
   readonly patchTests: readonly PatchTest[];
   readonly consentOn: string | null;
   readonly guardianConsentOn: string | null;
+  /** Day on which consent was last taken back; counts where none was given since. */
+  readonly consentEndedOn?: string | undefined;
   readonly blackout: readonly { readonly from: string; readonly to: string; readonly why: string }[];
   /** Days of the cycle that the client would rather avoid; absent = no such wish. */
   readonly avoid?: AvoidedDays | undefined;
   /** Language of what they take home (BCP 47); absent = English. */
   readonly language?: string | undefined;
+}
+
+/** What it takes to part two cards again: which rows came over, and how both cards were. */
+export interface MergeUndo {
+  readonly v: 1;
+  /** Ids (or numbers) of the rows that came over, by table. */
+  readonly moved: Readonly<Record<string, readonly (string | number)[]>>;
+  readonly kept: CardBefore;
+  readonly gone: CardBefore;
+}
+export interface CardBefore {
+  readonly name: string;
+  readonly byline: string;
+  readonly bornOn: string | null;
+  readonly phone: string;
+  readonly note: string;
+  readonly profile: ClientProfile;
+  readonly archivedAtMs: number | null;
 }
 
 export interface ZoneRef {

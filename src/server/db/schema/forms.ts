@@ -5,6 +5,7 @@ import { check, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-cor
 import { json } from '../json';
 import { bookings, clients } from './clients';
 import type { FormData, Signature } from './documents';
+import { people } from './studio';
 import { visits } from './visits';
 
 export const forms = sqliteTable(
@@ -58,6 +59,32 @@ export const consents = sqliteTable(
     check('consents_signer', sql`${t.signedBy} in ('client', 'guardian')`),
   ],
 );
+
+/** A consent that was taken back: nothing signed before it counts any more; what was signed stays as it was. */
+export const consentEnds = sqliteTable(
+  'consent_ends',
+  {
+    id: text('id').primaryKey(),
+    clientId: text('client_id')
+      .notNull()
+      .references(() => clients.id),
+    atMs: integer('at_ms').notNull(),
+    byId: text('by_id').references(() => people.id),
+    /** How it was said: by hand, by phone, in a letter. */
+    words: text('words').notNull(),
+  },
+  (t) => [index('consent_ends_client').on(t.clientId, t.atMs)],
+);
+
+/** The studio's own words of a message, each version as it was; the last one counts. Append-only (drizzle/0027). */
+export const postTexts = sqliteTable('post_texts', {
+  seq: integer('seq').primaryKey({ autoIncrement: true }),
+  kind: text('kind', { enum: ['reminder', 'offer'] }).notNull(),
+  /** With places to fill in braces; empty = the shipped words again. */
+  words: text('words').notNull(),
+  personId: text('person_id').references(() => people.id),
+  atMs: integer('at_ms').notNull(),
+});
 
 export const messages = sqliteTable(
   'messages',

@@ -1,6 +1,7 @@
 // What the server remembers of tablets and requests.
 
 import { integer, index, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import type { PastMapping } from '../../../formats/pastCsv';
 import { json } from '../json';
 
 /** A browser that has been here, by the hash of its lasting cookie. */
@@ -19,9 +20,19 @@ export const tablets = sqliteTable('tablets', {
   pinWaitUntilMs: integer('pin_wait_until_ms').notNull().default(0),
 });
 
-/** Tables of clients that are taken in some cards a time: what is written here is taken in to the end. */
+/**
+ * Tables that are taken in some lines a time: what is begun here is taken in to the end, or taken out again to the end.
+ */
 export const imports = sqliteTable('imports', {
   id: text('id').primaryKey(),
+  kind: text('kind', { enum: ['clients', 'visits'] })
+    .notNull()
+    .default('clients'),
+  /** `read`: looked at only; `leaving`: given up, its cards and visits go again. */
+  state: text('state', { enum: ['read', 'taking', 'taken', 'leaving'] })
+    .notNull()
+    .default('taking'),
+  mapping: json<PastMapping | null>()('mapping'),
   /** Empty once all is taken. */
   csv: text('csv').notNull(),
   /** Civil date on which it was read. */

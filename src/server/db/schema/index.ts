@@ -1,7 +1,8 @@
 export { studio, people, products, services, ruleChanges, studioTexts, wayChanges } from './studio';
 export { absences, clients, bookings, clientEdits, waiting } from './clients';
 export { visits, charts, outlooks, plans, tableJournal, readings, careTold, homeCare, worked } from './visits';
-export { forms, consents, messages } from './forms';
+export { forms, consents, consentEnds, messages, postTexts } from './forms';
+export { merges, pastVisits } from './elsewhere';
 export { imports, requests, tablets } from './ground';
 export { pots, potNotes, potHeats } from './pots';
 export { batches, batchNotes } from './kitchen';
@@ -10,6 +11,7 @@ export { ledgerClosings, ledgerEntries, visitParts } from './ledger';
 export { shelfItems, shelfLots, shelfMoves, visitUses } from './shelf';
 export type {
   Agreed,
+  CardBefore,
   CardFact,
   CardReaction,
   ChartData,
@@ -20,7 +22,9 @@ export type {
   ConsultOverride,
   FormData,
   JudgedBy,
+  KeepingSettings,
   KitchenSettings,
+  MergeUndo,
   PatchTest,
   Reading,
   Signature,

@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import { TextsView } from '@/features/studio/TextsView.client';
 import { getDb } from '@/server/db/client';
 import { readStudio } from '@/server/repos/studioRepo';
+import { loadMessageTexts } from '@/server/services/ownMessages';
 import { loadTexts } from '@/server/services/ownTexts';
 import { NoStudio } from '@/ui/NoStudio';
 
@@ -10,6 +11,8 @@ export const dynamic = 'force-dynamic';
 
 export default function Page() {
   const texts = loadTexts(getDb());
-  const timeZone = readStudio(getDb())?.timeZone;
-  return texts.ok && timeZone !== undefined ? <TextsView first={texts.value} timeZone={timeZone} /> : <NoStudio />;
+  const studio = readStudio(getDb());
+  if (!texts.ok || !studio) return <NoStudio />;
+  const first = { ...texts.value, ...loadMessageTexts(getDb()) };
+  return <TextsView first={first} studio={studio.name} timeZone={studio.timeZone} />;
 }

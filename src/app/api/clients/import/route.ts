@@ -3,13 +3,9 @@ import { nowMs } from '@/server/clock';
 import { getDb } from '@/server/db/client';
 import { route } from '@/server/http/route';
 import { write } from '@/server/http/write';
-import {
-  keepTakingIn,
-  readImport,
-  startImport,
-  type ImportProgress,
-  type ImportReady,
-} from '@/server/services/clientsCsv';
+import { readImport, startImport, type ImportReady } from '@/server/services/clientsCsv';
+import { keepTakingIn } from '@/server/services/imports';
+import type { ImportProgress } from '@/server/services/tableIn';
 
 /** Begins to take a table of clients in; how far it is: `GET /api/clients/import/ID`. */
 export const { GET, POST, PUT, PATCH, DELETE } = route({
