@@ -17,6 +17,7 @@ import { compareWithMilp } from './milp';
 import { benchStudio } from './studio';
 import { benchSearch } from './search';
 import { chain } from './chain';
+import { benchBringIn } from './bringIn';
 import { benchForecast } from './forecast';
 
 const film = SHIPPED_PRODUCTS[0];
@@ -297,3 +298,4 @@ if (existsSync('.next/BUILD_ID') && existsSync('/usr/bin/chromium')) {
 const studioAt = process.argv.indexOf('--studio');
 if (studioAt > 0) await benchStudio(process.argv[studioAt + 1] ?? '');
 if (process.argv.includes('--milp')) await compareWithMilp(200, seededRandom(3), randomTask);
+if (process.argv.includes('--bring-in')) await benchBringIn();

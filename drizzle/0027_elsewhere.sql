@@ -9,6 +9,12 @@ CREATE TABLE `consent_ends` (
 );
 --> statement-breakpoint
 CREATE INDEX `consent_ends_client` ON `consent_ends` (`client_id`,`at_ms`);--> statement-breakpoint
+CREATE TABLE `import_texts` (
+	`import_id` text PRIMARY KEY NOT NULL,
+	`csv` text NOT NULL,
+	FOREIGN KEY (`import_id`) REFERENCES `imports`(`id`) ON UPDATE no action ON DELETE no action
+);
+--> statement-breakpoint
 CREATE TABLE `merges` (
 	`id` text PRIMARY KEY NOT NULL,
 	`kept_id` text NOT NULL,
@@ -56,6 +62,9 @@ CREATE INDEX `clients_import` ON `clients` (`import_id`) WHERE import_id is not 
 ALTER TABLE `imports` ADD `kind` text DEFAULT 'clients' NOT NULL;--> statement-breakpoint
 ALTER TABLE `imports` ADD `state` text DEFAULT 'taking' NOT NULL;--> statement-breakpoint
 ALTER TABLE `imports` ADD `mapping` text;--> statement-breakpoint
+INSERT INTO `import_texts` (`import_id`, `csv`) SELECT `id`, `csv` FROM `imports` WHERE `csv` <> '';--> statement-breakpoint
+ALTER TABLE `imports` DROP COLUMN `csv`;
+--> statement-breakpoint
 UPDATE `imports` SET `state` = 'taken' WHERE `taken` >= `total`;
 --> statement-breakpoint
 -- Cards that are put together or parted carry their rows over: only in that transaction does `erasing` have a row.

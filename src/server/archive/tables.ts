@@ -10,6 +10,7 @@ const STAY = [
   'tablets',
   'requests',
   'imports',
+  'import_texts',
   'erasing',
   '__drizzle_migrations',
 ];

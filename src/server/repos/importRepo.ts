@@ -3,17 +3,25 @@
 import { and, asc, count, desc, eq, inArray, lt, sql } from 'drizzle-orm';
 import type { DbOrTx } from '../db/openDatabase';
 import { prepared } from '../db/prepared';
-import { clients, imports, pastVisits } from '../db/schema';
+import { clients, imports, importTexts, pastVisits } from '../db/schema';
 import type { PastMapping } from '../../formats/pastCsv';
 
-export type ImportRow = typeof imports.$inferSelect;
+type ImportHead = typeof imports.$inferSelect;
+/** With the table itself; empty once all is taken. */
+export type ImportRow = ImportHead & { readonly csv: string };
 export type PastVisitRow = typeof pastVisits.$inferSelect;
 
-export const insertImport = (db: DbOrTx, row: ImportRow): void => {
+export const insertImport = (db: DbOrTx, { csv, ...row }: ImportRow): void => {
   db.insert(imports).values(row).run();
+  db.insert(importTexts).values({ importId: row.id, csv }).run();
 };
-export const readImportRow = (db: DbOrTx, id: string): ImportRow | undefined =>
+export const readImport = (db: DbOrTx, id: string): ImportHead | undefined =>
   db.select().from(imports).where(eq(imports.id, id)).get();
+export function readImportRow(db: DbOrTx, id: string): ImportRow | undefined {
+  const row = readImport(db, id);
+  const found = db.select().from(importTexts).where(eq(importTexts.importId, id)).get();
+  return row && { ...row, csv: found?.csv ?? '' };
+}
 /** Begun and not ended: on their way in, or out again. */
 export const unfinishedImports = (db: DbOrTx): { readonly id: string }[] =>
   db
@@ -32,16 +40,21 @@ export const beginLeaving = (db: DbOrTx, id: string): void => {
 };
 /** Once all is taken the cards stand by themselves. */
 export const forgetTable = (db: DbOrTx, id: string): void => {
-  db.update(imports).set({ csv: '', state: 'taken' }).where(eq(imports.id, id)).run();
+  db.delete(importTexts).where(eq(importTexts.importId, id)).run();
+  db.update(imports).set({ state: 'taken' }).where(eq(imports.id, id)).run();
 };
 export const dropImport = (db: DbOrTx, id: string): void => {
+  db.delete(importTexts).where(eq(importTexts.importId, id)).run();
   db.delete(imports).where(eq(imports.id, id)).run();
 };
 /** Tables that somebody looked at and left. */
 export const dropReadBefore = (db: DbOrTx, beforeMs: number): void => {
-  db.delete(imports)
+  const old = db
+    .select({ id: imports.id })
+    .from(imports)
     .where(and(eq(imports.state, 'read'), lt(imports.atMs, beforeMs)))
-    .run();
+    .all();
+  for (const { id } of old) dropImport(db, id);
 };
 
 const putPast = prepared((db) => {

@@ -159,7 +159,7 @@ describe('the card', () => {
     resumeImports(open.db, NOW);
     await Promise.all([takeIn(open.db, id), takeIn(open.db, id)]);
     await expect.poll(() => value(importProgress(open.db, id)).taken).toBe(205);
-    await expect.poll(() => open.db.all(sql`select 1 from imports where csv <> ''`).length).toBe(0);
+    await expect.poll(() => open.db.all(sql`select 1 from import_texts`).length).toBe(0);
     const there = open.db.all<{ name: string }>(sql`select name from clients where name like 'Stopped %'`);
     expect(there.map((c) => c.name).sort()).toEqual([...names].sort());
   });

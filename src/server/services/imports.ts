@@ -16,6 +16,7 @@ import {
   dropSomePast,
   forgetTable,
   keepUsedCards,
+  readImport,
   readImportRow,
   setTaken,
   unfinishedImports,
@@ -29,7 +30,7 @@ const linesOf = (db: Db, row: ImportRow, pause: () => Promise<void> | undefined)
   row.kind === 'visits' ? pastLines(db, row, pause) : clientLines(row, pause);
 
 export function importProgress(db: Db, id: string): ServiceResult<ImportProgress> {
-  const row = readImportRow(db, id);
+  const row = readImport(db, id);
   return row ? ok({ id, state: row.state, taken: row.taken, total: row.total }) : notFound('import');
 }
 
@@ -43,7 +44,7 @@ export async function takeIn(db: Db, id: string): Promise<void> {
   for (let at = row.taken; at < lines.count; at += lines.atOnce) {
     const end = Math.min(lines.count, at + lines.atOnce);
     const taken = atomically(db, () => {
-      const now = readImportRow(db, id);
+      const now = readImport(db, id);
       // a request sent twice began it twice: whoever comes second leaves it to the first; so does who was given up
       if (now?.state !== 'taking' || now.taken !== at) return refused('This part is taken in already.', 'csv');
       for (let k = at; k < end; k++) lines.write(db, k);
@@ -53,7 +54,7 @@ export async function takeIn(db: Db, id: string): Promise<void> {
     if (!taken.ok) return;
     await pause();
   }
-  forgetTable(db, id);
+  db.transaction((tx) => forgetTable(tx, id));
 }
 
 /** So many rows at once go in some milliseconds. */
@@ -72,7 +73,7 @@ async function takeOut(db: Db, id: string): Promise<void> {
 /** Gives a table up: what of it is in already goes out again. A table that is in wholly stays. */
 export function giveUpImport(db: Db, id: string): ServiceResult<ImportProgress> {
   return atomically(db, (): ServiceResult<ImportProgress> => {
-    const row = readImportRow(db, id);
+    const row = readImport(db, id);
     if (!row) return notFound('import');
     if (row.state === 'taken') return refused('All of it is taken in already.', 'id');
     if (row.state === 'read') {

@@ -24,7 +24,15 @@ import { EMPTY_PROFILE } from '../db/upSteps';
 import { notFound, refused, type ServiceResult } from '../errors';
 import { sharedThread } from '../giveWay';
 import { insertClient, namesakes } from '../repos/clientRepo';
-import { beginTaking, insertImport, insertPast, pastOnDay, readImportRow, type ImportRow } from '../repos/importRepo';
+import {
+  beginTaking,
+  insertImport,
+  insertPast,
+  pastOnDay,
+  readImport,
+  readImportRow,
+  type ImportRow,
+} from '../repos/importRepo';
 import { readServices, readStudio } from '../repos/studioRepo';
 import { otherImport, type ImportProgress, type LinesIn } from './tableIn';
 
@@ -43,10 +51,11 @@ export async function putDownPast(
   if (guess.rows === 0) return refused('There is no visit in it. None was imported.', 'csv');
   if (rows.value.length > MOST_PAST + 1) return refused(`More than ${MOST_PAST} visits at once.`, 'csv');
   const id = randomUUID();
-  insertImport(db, {
+  const put = {
     ...{ id, csv, onDate: today, total: guess.rows, taken: 0, atMs: nowMs },
-    ...{ kind: 'visits', state: 'read', mapping: null },
-  });
+    ...{ kind: 'visits' as const, state: 'read' as const, mapping: null },
+  };
+  db.transaction((tx) => insertImport(tx, put));
   return ok({ id, ...guess });
 }
 
@@ -184,14 +193,14 @@ export function startPast(
   return atomically(db, () => {
     const other = otherImport(db);
     if (other !== null) return refused(other, 'csv');
-    if (readImportRow(db, id)?.state !== 'read') return notFound('import');
+    if (readImport(db, id)?.state !== 'read') return notFound('import');
     beginTaking(db, id, mapping, good);
     return ok({ id, state: 'taking', taken: 0, total: good });
   });
 }
 
 /** So many visits at once hold the thread for some milliseconds. */
-const TAKEN_AT_ONCE = 100;
+const TAKEN_AT_ONCE = 40;
 
 /** Lines of a table that was found good, with the cards they belong to. */
 export async function pastLines(db: Db, row: ImportRow, pause: Pause): Promise<LinesIn> {

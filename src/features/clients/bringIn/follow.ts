@@ -2,8 +2,8 @@ import type { ImportProgress } from '@/server/services/tableIn';
 import { getJson } from '@/ui/sendJson';
 
 const ASK_EVERY_MS = 250;
-/** Without a line taken in for so many asks nothing is moving: half a minute. */
-const MOST_IDLE = 120;
+/** Without a line taken in for so many asks nothing is moving: two minutes; a large table is looked through once more. */
+const MOST_IDLE = 480;
 
 /**
  * Asks how far it is until all is taken in, or out again where it was given up; null where the server does not answer

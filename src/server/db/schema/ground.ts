@@ -33,13 +33,19 @@ export const imports = sqliteTable('imports', {
     .notNull()
     .default('taking'),
   mapping: json<PastMapping | null>()('mapping'),
-  /** Empty once all is taken. */
-  csv: text('csv').notNull(),
   /** Civil date on which it was read. */
   onDate: text('on_date').notNull(),
   total: integer('total').notNull(),
   taken: integer('taken').notNull(),
   atMs: integer('at_ms').notNull(),
+});
+
+/** The table itself, apart: how far it is changes a hundred times a second, and a row is written whole. */
+export const importTexts = sqliteTable('import_texts', {
+  importId: text('import_id')
+    .primaryKey()
+    .references(() => imports.id),
+  csv: text('csv').notNull(),
 });
 
 /** Writes that were done, by the id that the tablet made for them: sent twice, they are done once. */

@@ -3,7 +3,7 @@ export { absences, clients, bookings, clientEdits, waiting } from './clients';
 export { visits, charts, outlooks, plans, tableJournal, readings, careTold, homeCare, worked } from './visits';
 export { forms, consents, consentEnds, messages, postTexts } from './forms';
 export { merges, pastVisits } from './elsewhere';
-export { imports, requests, tablets } from './ground';
+export { imports, importTexts, requests, tablets } from './ground';
 export { pots, potNotes, potHeats } from './pots';
 export { batches, batchNotes } from './kitchen';
 export { drillAnswers, examBoards, examEvents, exams, practiceStrips } from './practice';
