@@ -59,6 +59,8 @@ export default defineConfig({
     // what is not there by then does not come: the test fails in a minute, not in four
     actionTimeout: 60_000,
     trace: 'off',
+    // what a tablet keeps is looked at where it is the point (outage.e2e.ts); elsewhere every page is the server's
+    serviceWorkers: 'block',
     hasTouch: true,
     storageState: {
       // the same tablet throughout: known before the first PIN is chosen

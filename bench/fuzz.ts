@@ -1,20 +1,20 @@
 // Every route asked in every odd way: methods, hosts, origins, cookies, broken addresses, bodies that are no JSON, of
 // the wrong shape, deep, long, with numbers and words that no field takes. Seeded, bounded, to this machine only.
-// Nothing may answer 5xx, hang, or write behind a refusal. `node --import tsx bench/fuzz.ts [COUNT]`.
+// Nothing may answer 5xx, hang, or write behind a refusal. `node --import tsx bench/fuzz.ts [COUNT] [--network]`; with
+// `--network` everybody signs in and all of it comes by HTTPS from a second device.
 
 import { spawn } from 'node:child_process';
 import { readdirSync } from 'node:fs';
-import { request as ask } from 'node:http';
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, relative, sep } from 'node:path';
 import { seededRandom, type Random } from '../src/core/shared';
+import { askAt, comeInByNetwork, type Door } from './throughDoor';
 
 const PORT = 4178;
 const HOST = `127.0.0.1:${PORT}`;
 const TABLET = 'strickle-tablet=the-tablet-of-the-fuzzing-0123456789abc';
 const AT_ONCE = 8;
-const LONGEST_MS = 30_000;
 const APP = join('src', 'app');
 
 /** Paths of all routes and pages, their parameters as `[name]`. */
@@ -133,8 +133,8 @@ function bodyOf(random: Random, good: readonly string[]): string {
   return JSON.stringify(oddObject(random));
 }
 
-function headersOf(random: Random): Record<string, string> {
-  const headers: Record<string, string> = { host: HOST, cookie: TABLET, 'content-type': 'application/json' };
+function headersOf(random: Random, { host, cookie }: Door): Record<string, string> {
+  const headers: Record<string, string> = { host, cookie, 'content-type': 'application/json' };
   const kind = random.whole(0, 24);
   if (kind === 0) headers['host'] = 'evil.example:4178';
   if (kind === 1) headers['origin'] = 'null';
@@ -153,63 +153,45 @@ function headersOf(random: Random): Record<string, string> {
   return headers;
 }
 
-function send({ method, path, headers, body }: Asked): Promise<number> {
-  return new Promise((resolve) => {
-    const timer = setTimeout(() => {
-      sent.destroy();
-      resolve(-1);
-    }, LONGEST_MS);
-    const end = (status: number): void => {
-      clearTimeout(timer);
-      resolve(status);
-    };
-    const sent = ask({ host: '127.0.0.1', port: PORT, method, path, headers }, (answer) => {
-      // a stream of events never ends: its head is the answer
-      if (answer.headers['content-type']?.includes('event-stream')) {
-        sent.destroy();
-        end(answer.statusCode ?? 0);
-        return;
-      }
-      answer.resume();
-      answer.on('end', () => end(answer.statusCode ?? 0));
-      answer.on('error', () => end(answer.statusCode ?? 0));
-    });
-    sent.on('error', () => end(0));
-    sent.end(body ?? undefined);
-  });
+const pause = (ms: number): Promise<void> => new Promise((r) => setTimeout(r, ms));
+/** Too much at once is told to wait: the same is asked again, so that every request is really looked at. */
+async function send(door: Door, asked: Asked): Promise<number> {
+  for (;;) {
+    const { status } = await askAt(door, asked);
+    if (status !== 429) return status;
+    await pause(150);
+  }
 }
 
-export async function fuzz(count: number): Promise<number> {
+export async function fuzz(count: number, byNetwork: boolean): Promise<number> {
+  let door: Door = { host: HOST, isSecure: false, cookie: TABLET };
   const env = { ...process.env, STRICKLE_DB: join(mkdtempSync(join(tmpdir(), 'strickle-fuzz-')), 'studio.sqlite') };
-  const child = spawn(process.execPath, ['scripts/run.mjs', 'demo', '--port', String(PORT)], {
-    env: { ...env, STRICKLE_CARE: 'off' },
-    stdio: 'ignore',
-    detached: true,
-  });
-  const get = (path: string): Promise<Response> => fetch(`http://${HOST}${path}`, { headers: { cookie: TABLET } });
+  const child = spawn(
+    process.execPath,
+    ['scripts/run.mjs', 'demo', '--port', String(PORT), ...(byNetwork ? ['--lan'] : [])],
+    {
+      env: { ...env, STRICKLE_CARE: 'off' },
+      stdio: 'ignore',
+      detached: true,
+    },
+  );
+  const json = async <T>(method: string, path: string, body: object | null): Promise<T> => {
+    const headers = { origin: `${door.isSecure ? 'https' : 'http'}://${door.host}` };
+    const asked = { method, path, headers, body: body && JSON.stringify(body) };
+    return JSON.parse((await askAt(door, asked)).text) as T; // our own routes
+  };
   try {
     for (let k = 0; k < 1500; k++) {
-      if (
-        await get('/api/health').then(
-          (r) => r.ok,
-          () => false,
-        )
-      ) {
-        break;
-      }
-      await new Promise((r) => setTimeout(r, 200));
+      if ((await askAt(door, { method: 'GET', path: '/api/health' })).status === 200) break;
+      await pause(200);
     }
-    const made = await fetch(`http://${HOST}/api/visits`, {
-      method: 'POST',
-      headers: { cookie: TABLET, 'content-type': 'application/json' },
-      body: JSON.stringify({ bookingId: 'demo-booking-ottilie' }),
-    });
-    const { visitId } = (await made.json()) as { visitId: string };
-    const bench = (await (await get(`/api/visits/${visitId}?plan=wait`)).json()) as {
+    if (byNetwork) door = await comeInByNetwork(door);
+    const { visitId } = await json<{ visitId: string }>('POST', '/api/visits', { bookingId: 'demo-booking-ottilie' });
+    const bench = await json<{
       visit: { version: number; consult: unknown };
       zones: { zone: string; side: string; data: unknown }[];
       planHash: string;
-    };
+    }>('GET', `/api/visits/${visitId}?plan=wait`, null);
     const good = [
       { version: bench.visit.version, consult: bench.visit.consult },
       { version: bench.visit.version, data: bench.zones[0]?.data },
@@ -244,10 +226,10 @@ export async function fuzz(count: number): Promise<number> {
         const asked: Asked = {
           method,
           path: pathOf(),
-          headers: headersOf(random),
+          headers: headersOf(random, door),
           body: method === 'GET' || method === 'HEAD' || method === 'TRACE' ? null : bodyOf(random, good),
         };
-        const status = await send(asked);
+        const status = await send(door, asked);
         const kind = status < 0 ? 'hung' : `${Math.floor(status / 100)}xx`;
         counts.set(kind, (counts.get(kind) ?? 0) + 1);
         if (status < 0 || status >= 500) {
@@ -271,5 +253,6 @@ export async function fuzz(count: number): Promise<number> {
 }
 
 if (process.argv[1]?.endsWith('fuzz.ts')) {
-  process.exitCode = (await fuzz(Number(process.argv[2] ?? 13_500))) === 0 ? 0 : 1;
+  const [count = '13500'] = process.argv.slice(2).filter((a) => !a.startsWith('--'));
+  process.exitCode = (await fuzz(Number(count), process.argv.includes('--network'))) === 0 ? 0 : 1;
 }

@@ -1,6 +1,7 @@
 // Kill −9 again and again: in a stream of acts of eight writers, and inside close, put-off, sign, import and backup.
 // What was acknowledged must be there once and in order; what was not must be there whole or not at all. Bounded, to
-// this machine only. `node --import tsx bench/kill.ts [STREAMS] [INSIDE]`, 50 and 100 if not said.
+// this machine only. `node --import tsx bench/kill.ts [STREAMS] [INSIDE] [--network]`, 50 and 100 if not said; with
+// `--network` everybody signs in and all of it comes by HTTPS from a second device.
 
 import { spawn, type ChildProcess } from 'node:child_process';
 import { copyFileSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
@@ -9,24 +10,34 @@ import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import { seededRandom } from '../src/core/shared';
 import { answered, signing } from '../src/demo/formForTests';
+import { askAt, comeInByNetwork, type Door } from './throughDoor';
 
 const PORT = 4179;
-const BASE = `http://127.0.0.1:${PORT}`;
 const TABLET = 'strickle-tablet=the-tablet-of-the-killing-0123456789ab';
-const headers = { cookie: TABLET, 'content-type': 'application/json' };
+const byNetwork = process.argv.includes('--network');
+let door: Door = { host: `127.0.0.1:${PORT}`, isSecure: false, cookie: TABLET };
 const WRITERS = 8;
 const random = seededRandom(9);
 const folder = mkdtempSync(join(tmpdir(), 'strickle-kill-'));
 const file = join(folder, 'studio.sqlite');
 const pause = (ms: number): Promise<void> => new Promise((r) => setTimeout(r, ms));
 
-const get = (path: string): Promise<Response> => fetch(BASE + path, { headers });
-const post = (path: string, body: unknown, id?: string): Promise<Response> =>
-  fetch(BASE + path, {
-    method: 'POST',
-    headers: id === undefined ? headers : { ...headers, 'x-request-id': id },
-    body: JSON.stringify(body),
-  });
+/** Too much at once is told to wait; a line that broke is thrown, as by `fetch`. */
+async function ask(method: string, path: string, body: unknown = null, id?: string) {
+  const headers = {
+    origin: `${door.isSecure ? 'https' : 'http'}://${door.host}`,
+    ...(id === undefined ? {} : { 'x-request-id': id }),
+  };
+  for (;;) {
+    const asked = { method, path, headers, body: body === null ? null : JSON.stringify(body) };
+    const { status, text } = await askAt(door, asked);
+    if (status <= 0) throw new Error('the line broke');
+    if (status !== 429) return { ok: status < 300, json: () => JSON.parse(text) as unknown };
+    await pause(150);
+  }
+}
+const get = (path: string) => ask('GET', path);
+const post = (path: string, body: unknown, id?: string) => ask('POST', path, body, id);
 
 const PIN = '2468';
 /** The last form that this tablet was handed over with: until its PIN is given it does nothing else. */
@@ -34,16 +45,18 @@ let withClient: string | null = null;
 let child: ChildProcess | null = null;
 async function start(): Promise<void> {
   const env = { ...process.env, STRICKLE_DB: file, STRICKLE_CARE: 'off' };
-  child = spawn(process.execPath, ['scripts/run.mjs', 'demo', '--port', String(PORT)], {
-    env,
-    stdio: 'ignore',
-    detached: true,
-  });
+  child = spawn(
+    process.execPath,
+    ['scripts/run.mjs', 'demo', '--port', String(PORT), ...(byNetwork ? ['--lan'] : [])],
+    {
+      env,
+      stdio: 'ignore',
+      detached: true,
+    },
+  );
   for (let k = 0; k < 1500; k++) {
-    const up = await get('/api/health').then(
-      (r) => r.ok,
-      () => false,
-    );
+    const here = { host: `127.0.0.1:${PORT}`, isSecure: false, cookie: TABLET };
+    const up = (await askAt(here, { method: 'GET', path: '/api/health' }, 2_000)).status === 200;
     if (up) {
       if (withClient !== null) await post(`/api/forms/${withClient}/unlock`, { pin: PIN });
       return;
@@ -76,8 +89,8 @@ interface Bench {
 }
 async function opened(): Promise<Bench> {
   const zones = [{ zone: 'underarm', side: 'left' }];
-  const { visitId } = (await (await post('/api/visits', { clientId: 'ottilie', zones })).json()) as { visitId: string };
-  return (await (await get(`/api/visits/${visitId}?plan=wait`)).json()) as Bench;
+  const { visitId } = (await post('/api/visits', { clientId: 'ottilie', zones })).json() as { visitId: string };
+  return (await get(`/api/visits/${visitId}?plan=wait`)).json() as Bench;
 }
 
 let bad = 0;
@@ -153,7 +166,7 @@ const CASES: readonly Inside[] = [
   async () => {
     const { visit } = await opened();
     const body = { personId: 'ines', ...(withClient === null ? { newPin: PIN } : {}) };
-    const { formId } = (await (await post(`/api/visits/${visit.id}/form`, body)).json()) as { formId: string };
+    const { formId } = (await post(`/api/visits/${visit.id}/form`, body)).json() as { formId: string };
     withClient = formId;
     const before = count(CONSENTS);
     const signed = (): boolean =>
@@ -213,8 +226,12 @@ async function inside(round: number): Promise<void> {
   if (!whole()) fault(`round ${round}: the file is damaged`);
 }
 
-const [streams, insides] = [Number(process.argv[2] ?? 50), Number(process.argv[3] ?? 100)];
+const [streams = 50, insides = 100] = process.argv
+  .slice(2)
+  .filter((a) => !a.startsWith('--'))
+  .map(Number);
 await start();
+if (byNetwork) door = await comeInByNetwork(door);
 await kill();
 copyFileSync(file, `${file}.first`);
 let acts = 0;

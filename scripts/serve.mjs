@@ -9,6 +9,7 @@ import { dirname, join } from 'node:path';
 import next from 'next';
 import { MOST_BYTES, turnedAway } from './doors.mjs';
 import { certificate, lanNames } from './lan.mjs';
+import { limitByMachine } from './limits.mjs';
 
 const [port, mode] = [Number(process.argv[2]), process.argv[3]];
 const HOST = '127.0.0.1';
@@ -59,7 +60,7 @@ function answer(request, response, lan) {
   delete request.headers['x-strickle-tls'];
   if (lan) request.headers['x-strickle-tls'] = 'yes';
   const asked = { method: request.method ?? '', url: request.url ?? '', headers: request.headers };
-  const away = turnedAway(asked, port, lan) ?? (lan ? closedToLan() : null);
+  const away = turnedAway(asked, port, lan) ?? (lan ? (closedToLan() ?? tooMuch(request)) : null);
   if (away) return refuse(response, away);
   // set by src/server/startUp.ts: what a table sends many times a second goes without the framework between
   const fast = globalThis.strickleFast?.(request.method, (request.url ?? '').split('?')[0]);
@@ -67,6 +68,11 @@ function answer(request, response, lan) {
   const answering = fast ? answerFast(request, response, fast) : handle(request, response);
   Promise.resolve(answering).catch(() => response.destroy());
 }
+
+const limited = limitByMachine();
+/** Machines of the network are limited; the parts of a page that never change are not counted. */
+const tooMuch = (request) =>
+  (request.url ?? '').startsWith('/_next/') ? null : limited(request.socket.remoteAddress ?? '', Date.now());
 
 /** Without people who sign in nothing is served beyond this machine. Set by src/server/startUp.ts. */
 const closedToLan = () =>

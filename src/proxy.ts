@@ -7,6 +7,7 @@ import { signsIn } from './server/auth/sessions';
 import { nowMs } from './server/clock';
 import { isSecure } from './server/env';
 import { getDb } from './server/db/client';
+import { noteRefused } from './server/trail';
 import { isOfForm, isToken, newToken, TABLET_COOKIE, tabletCookie, tabletState } from './server/tablets';
 
 const refusal = (status: number, code: string, message: string): NextResponse =>
@@ -46,6 +47,7 @@ function byPerson(request: NextRequest, isApi: boolean, goTo: (path: string) => 
     const isIn = verdict.who === null ? !signsIn(getDb()) : !verdict.who.rests;
     return pathname === DOOR && isIn ? goTo('/') : null;
   }
+  if (verdict.kind === 'not-yours') noteRefused(getDb(), request, `${request.method} ${pathname}`);
   const { status, code, message } = refusalOf(verdict) ?? { status: 403, code: 'not-yours', message: '' };
   if (isApi) return refusal(status, code, message);
   if (verdict.kind === 'not-yours') {
@@ -102,4 +104,6 @@ export function proxy(request: NextRequest): NextResponse {
   return response;
 }
 
-export const config = { matcher: ['/((?!_next/|icon.svg|api/health).*)'] };
+export const config = {
+  matcher: ['/((?!_next/|icon.svg|icon-192.png|icon-512.png|manifest.webmanifest|sw.js|api/health).*)'],
+};

@@ -69,3 +69,6 @@ export const eraseDueRequest = Joi.object({
   ids: Joi.array().items(id).min(1).max(200).unique().required(),
   count: Joi.number().integer().required(),
 }).required();
+
+/** A file that came in pieces, by its id. */
+export const uploadRequest = Joi.object({ upload: id.required() }).required();

@@ -76,11 +76,13 @@ describe('words of a table', () => {
     expect(keys('lip and chin')).toBe('chin/middle upper-lip/middle');
     expect(keys('Underarms + upper lip')).toBe('underarm/left underarm/right upper-lip/middle');
     expect(keys('Nape')).toBe('nape/middle');
+    expect(keys('Upper lip, nape, hard wax')).toBe('nape/middle upper-lip/middle');
   });
   it('stay words where any part of them is not known', () => {
     expect(keys('Holiday special')).toBeNull();
     expect(keys('Underarm and a massage')).toBeNull();
     expect(keys('')).toBeNull();
+    expect(keys('hard wax')).toBeNull();
   });
   it('say what it was worked with, or nothing where they say two things', () => {
     expect(['Hot wax bikini', 'sugaring', 'Strip wax legs', 'Wax'].map(familyIn)).toEqual([

@@ -9,6 +9,17 @@ const WORDS: readonly (readonly [RegExp, string])[] = [
   [/^GET (\/api)?\/form(s)?\/[\w-]+$/, 'Form looked at'],
   [/^POST \/api\/clients\/[\w-]+\/erase$/, 'Person erased'],
   [/^POST \/api\/clients$/, 'Client added'],
+  [/^DELETE \/api\/clients\/import/, 'Table given up'],
+  [/^POST \/api\/clients\/import\/visits$/, 'Table of past visits put down'],
+  [/^POST \/api\/clients\/import\/visits\/[\w-]+$/, 'Past visits taken in'],
+  [/^GET \/api\/clients\/export\/vcard$/, 'Address book taken out'],
+  [/^POST \/api\/clients\/[\w-]+\/merge$/, 'Two cards put together'],
+  [/^POST \/api\/clients\/[\w-]+\/part$/, 'Two cards parted'],
+  [/^POST \/api\/clients\/[\w-]+\/consent$/, 'Consent taken back'],
+  [/^GET \/api\/studio\/archive$/, 'The whole studio taken out'],
+  [/^POST \/api\/studio\/archive$/, 'A studio brought in'],
+  [/^PUT \/api\/studio\/keeping$/, 'Terms of keeping changed'],
+  [/^POST \/api\/studio\/keeping\/due$/, 'Cards past their term erased'],
   [/^POST \/api\/clients\/import/, 'Clients taken in'],
   [/^(POST|PUT) \/api\/clients\/[\w-]+\/archive$/, 'Card put away or taken out'],
   [/^(POST|PUT) \/api\/clients\/[\w-]+\/patch-tests$/, 'Patch test noted'],
@@ -43,4 +54,8 @@ const WORDS: readonly (readonly [RegExp, string])[] = [
 ];
 
 /** @param what method and path, as `POST /api/clients/saoirse` */
-export const trailWords = (what: string): string => WORDS.find(([r]) => r.test(what))?.[1] ?? what;
+export function trailWords(what: string): string {
+  const [, refused] = /^REFUSED (.+)$/.exec(what) ?? [];
+  if (refused !== undefined) return `Refused: ${trailWords(refused)}`;
+  return WORDS.find(([r]) => r.test(what))?.[1] ?? what;
+}

@@ -60,6 +60,9 @@ const plain = (text: string): string =>
     .replaceAll(/ +/g, ' ')
     .trim();
 
+/** Without words that name no place; empty = it names none. */
+const bare = (words: string): string => plain(plain(words).replaceAll(FILLER, ' '));
+
 /** A reader that knows the studio's own services beside the zones; it remembers what it has read. */
 export function zoneReader(services: readonly NamedZones[]): (words: string) => NamedZones['zones'] | null {
   const byName = new Map<string, NamedZones['zones']>();
@@ -75,7 +78,7 @@ export function zoneReader(services: readonly NamedZones[]): (words: string) => 
   return (words) => {
     const known = read.get(words);
     if (known !== undefined) return known;
-    const found = zonesOf(words, (w) => place(plain(w)) ?? place(plain(plain(w).replaceAll(FILLER, ' '))));
+    const found = zonesOf(words, (w) => place(plain(w)) ?? place(bare(w)));
     read.set(words, found);
     return found;
   };
@@ -85,7 +88,8 @@ export function zoneReader(services: readonly NamedZones[]): (words: string) => 
 function zonesOf(words: string, place: (words: string) => NamedZones['zones'] | undefined): NamedZones['zones'] | null {
   const whole = place(words);
   if (whole) return whole;
-  const parts = words.split(/[,;+/&|]|\band\b/i).filter((p) => p.trim() !== '');
+  // a part like `hard wax` says with what, not where
+  const parts = words.split(/[,;+/&|]|\band\b/i).filter((p) => bare(p) !== '' || /\d/.test(p));
   const found = parts.map(place);
   if (parts.length === 0 || found.some((f) => f === undefined)) return null;
   const byKey = new Map(found.flatMap((f) => f ?? []).map((z) => [zoneKey(z), z]));

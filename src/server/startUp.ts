@@ -26,6 +26,7 @@ import { resumeImports } from './services/imports';
 import { endKeptConsents, sweepFile } from './services/erase';
 import { fillWorked } from './services/fillWorked';
 import { lookThroughTrail } from './trailCare';
+import { dropOldUploads } from './uploads';
 import { mendTimeZone } from './services/timeZone';
 import { plansAhead } from './services/plansAhead';
 
@@ -64,6 +65,7 @@ function care(): void {
     dropOldPlans(db, nowMs() - LOOKS_KEPT_MS);
     if (endKeptConsents(db, nowMs())) sweepFile(db);
     keepTerms(db);
+    dropOldUploads(nowMs());
     dropPairingsBefore(db, nowMs() - DAY_MS);
     dropSessionsBefore(db, nowMs() - ENDS_AFTER_MS);
     void lookThroughTrail(db).catch(() => log.error({}, 'the trail was not looked through'));

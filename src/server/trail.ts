@@ -63,7 +63,10 @@ const ONE_LOOK_MS = 10 * 60_000;
 const MOST_LOOKS = 2000;
 const looks = new Map<string, number>();
 
-/** A look at health notes. It must not keep anybody from them: a line that cannot be written is logged. */
+/**
+ * A look at health notes, or one that was refused. It must not keep anybody from them: a line that cannot be written is
+ * logged.
+ */
 export function noteRead(db: Db, request: Request, what: string): void {
   const line = byRequest(db, request);
   const key = [line.personId, line.tablet, what].join(' ');
@@ -75,6 +78,11 @@ export function noteRead(db: Db, request: Request, what: string): void {
   } catch (error) {
     log.error({ kind: error instanceof Error ? error.name : 'unknown' }, 'a look was not noted');
   }
+}
+
+/** Somebody asked for what they may not, or could not prove who they are: one line for the same within ten minutes. */
+export function noteRefused(db: Db, request: Request, what: string): void {
+  noteRead(db, request, `REFUSED ${what}`);
 }
 
 /** The same for a page. */

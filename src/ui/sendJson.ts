@@ -48,22 +48,13 @@ export async function sendJson<T>(
   }
 }
 
-/** A file as it is, as plain text. */
-export async function sendFile<T>(url: string, file: File): Promise<Sent<T>> {
-  try {
-    const response = await fetch(url, { method: 'POST', headers: { 'content-type': 'text/plain' }, body: file });
-    const answer = (await response.json()) as unknown;
-    if (response.ok) return { ok: true, value: answer as T }; // our own route's answer
-    return { ok: false, error: (answer as { error: WireError }).error }; // the shape of src/server/http/answers.ts
-  } catch {
-    return { ok: false, error: AWAY };
-  }
-}
-
 /** The same for what is only asked. */
-export async function getJson<T>(url: string): Promise<Sent<T>> {
+export const getJson = <T>(url: string): Promise<Sent<T>> => getAnswer(url);
+
+/** What an address answers, whatever was sent to it. */
+export async function getAnswer<T>(url: string, init?: RequestInit): Promise<Sent<T>> {
   try {
-    const response = await fetch(url);
+    const response = await fetch(url, init);
     const answer = (await response.json()) as unknown;
     if (response.ok) return { ok: true, value: answer as T }; // our own route's answer
     return { ok: false, error: (answer as { error: WireError }).error }; // the shape of src/server/http/answers.ts
@@ -85,5 +76,5 @@ export function notTaken({ code, message, details }: WireError, nothing = 'Nothi
 }
 
 /** Errors that pass by themselves; everything else is an answer. */
-const PASSING = ['away', 'internal', 'busy', 'no-room', 'locked', 'unknown-tablet', 'signed-out'];
+const PASSING = ['away', 'internal', 'busy', 'no-room', 'locked', 'unknown-tablet', 'signed-out', 'too-many'];
 export const isPassing = (error: WireError): boolean => PASSING.includes(error.code);

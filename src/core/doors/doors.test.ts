@@ -118,6 +118,7 @@ describe('the table of roles', () => {
           'PUT /api/clients/import/visits/an-id',
           'POST /api/clients/import/visits/an-id',
         ],
+        ...['PUT /api/uploads/an-id', 'DELETE /api/uploads/an-id'],
         ...['GET /api/studio/archive', 'POST /api/studio/archive'],
         ...['GET /api/studio/keeping', 'PUT /api/studio/keeping', 'POST /api/studio/keeping/due'],
         ...[

@@ -46,6 +46,7 @@ const PLACES: readonly Place[] = [
   // cards and visits
   place('/api/clients', 'book'),
   place('/api/clients/(?:export|import)(?:/**)?', 'tables'),
+  place('/api/uploads/:id', 'tables'),
   place('/api/clients/:id/(?:erase|merge|part)', 'tables'),
   place('/api/clients/:id', 'care'),
   place('/api/clients/:id/(?:patch-tests|progress|record|archive|consent)', 'care'),

@@ -107,10 +107,13 @@ export function MergeCard({ client, onClose }: Props) {
                 .map((t) => ` · ${t}`)
                 .join('')}
             </p>
-            <p>
-              Visits, bookings, consents, messages and money of that card come over to this one. What either card warns
-              of stays; the more sensitive skin counts. The other card is archived, and the two can be parted again.
-            </p>
+            {other.fault === null ? (
+              <p>
+                Visits, bookings, consents, messages and money of that card come over to this one. What either card
+                warns of stays; the more sensitive skin counts. The other card is archived, and the two can be parted
+                again.
+              </p>
+            ) : null}
           </>
         ) : null}
         {fault === null ? null : <p role="alert">{fault}</p>}

@@ -1,7 +1,8 @@
 'use client';
 
 import { Input } from 'antd';
-import { useState, useSyncExternalStore } from 'react';
+import { useEffect, useState, useSyncExternalStore } from 'react';
+import { forgetKept } from '@/features/kept/keptPages';
 import type { DoorFacts } from '@/server/services/doorFacts';
 import { PinPad } from '@/ui/PinPad.client';
 import { notTaken, sendJson } from '@/ui/sendJson';
@@ -20,6 +21,8 @@ export function SignInView({ studioName, facts, back }: Props) {
   const { isKnown, people, wasHere } = facts;
   const [person, setPerson] = useState(people.find((p) => p.id === wasHere) ?? null);
   const [byWords, setByWords] = useState(!isKnown || people.length === 0);
+  // whoever was here before leaves no health notes on the tablet
+  useEffect(() => void forgetKept(), []);
   // the whole page anew: what it may show is decided by the server
   const come = (): void => window.location.assign(back);
   const otherWay = (

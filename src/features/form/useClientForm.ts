@@ -4,7 +4,8 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import type { FormData } from '@/server/db/schema';
 import type { ClientForm } from '@/server/services/clientForm';
 import { sendJson, type Sent } from '@/ui/sendJson';
-import { keepInBox, readBox } from './formBox';
+import { isKept } from '@/features/kept/isKept';
+import { keepCopy, keepInBox, readBox, readCopy } from './formBox';
 
 export type FormSync = 'saved' | 'saving' | 'waiting';
 const RETRY_MS = 2500;
@@ -69,13 +70,15 @@ export function useClientForm(form: ClientForm): ClientFormApi {
       setData(next);
       latest.current = next;
       keepInBox(form.id, next);
+      keepCopy(form.id, next);
       void pump();
     },
     [form.id, pump],
   );
 
   useEffect(() => {
-    const left = form.state === 'filling' ? readBox(form.id) : null;
+    const kept = readBox(form.id) ?? (isKept() ? readCopy(form.id) : null);
+    const left = form.state === 'filling' ? kept : null;
     // what the tablet kept is laid over the page once it stands: the server's page does not know of it
     if (left) queueMicrotask(() => change(left));
     const awake = (): void => void pump();
@@ -93,6 +96,7 @@ export function useClientForm(form: ClientForm): ClientFormApi {
       if (sent.ok) {
         latest.current = null;
         keepInBox(form.id, null);
+        keepCopy(form.id, null);
       }
       return sent;
     },
@@ -101,6 +105,7 @@ export function useClientForm(form: ClientForm): ClientFormApi {
   const forget = useCallback((): void => {
     latest.current = null;
     keepInBox(form.id, null);
+    keepCopy(form.id, null);
   }, [form.id]);
   return { data, sync, change, finish, forget };
 }

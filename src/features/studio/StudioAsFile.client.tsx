@@ -4,7 +4,7 @@ import { Alert, Button } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { BroughtIn } from '@/server/services/archiveBeside';
-import { sendFile } from '@/ui/sendJson';
+import { sendFile } from '@/ui/sendFile';
 import { plural } from '@/ui/words';
 import styles from './Studio.module.css';
 

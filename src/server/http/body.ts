@@ -4,10 +4,10 @@ import 'server-only';
 
 export const MAX_BODY_BYTES = 2_000_000;
 
-/** The text of a body, or null where it is longer than the limit: what lies beyond is not read. */
-export async function limitedText(request: Request, mostBytes = MAX_BODY_BYTES): Promise<string | null> {
+/** The bytes of a body, or null where it is longer than the limit: what lies beyond is not read. */
+export async function limitedBytes(request: Request, mostBytes = MAX_BODY_BYTES): Promise<Buffer | null> {
   if (Number(request.headers.get('content-length') ?? 0) > mostBytes) return null;
-  if (!request.body) return '';
+  if (!request.body) return Buffer.alloc(0);
   const reader = request.body.getReader();
   const chunks: Uint8Array[] = [];
   let size = 0;
@@ -21,5 +21,9 @@ export async function limitedText(request: Request, mostBytes = MAX_BODY_BYTES):
     }
     chunks.push(value);
   }
-  return Buffer.concat(chunks).toString('utf8');
+  return Buffer.concat(chunks);
 }
+
+/** The same as text. */
+export const limitedText = async (request: Request, mostBytes = MAX_BODY_BYTES): Promise<string | null> =>
+  (await limitedBytes(request, mostBytes))?.toString('utf8') ?? null;

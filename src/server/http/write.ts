@@ -25,14 +25,11 @@ const ID = /^[A-Za-z0-9_-]{8,64}$/;
 
 type Read = { readonly text: string } | { readonly refusal: Response };
 
-const readText = (request: Request): Promise<Read> => longText(request);
-
-/** The text of a write as it was sent, of a file for instance. */
-export async function longText(request: Request, mostBytes?: number): Promise<Read> {
+async function readText(request: Request): Promise<Read> {
   if (isForeign(request)) {
     return { refusal: errorResponse(403, 'foreign-origin', 'Only this studio may write here.') };
   }
-  const text = await limitedText(request, mostBytes);
+  const text = await limitedText(request);
   if (text === null) return { refusal: errorResponse(413, 'too-large', 'The request is too large.') };
   return { text };
 }

@@ -2,15 +2,13 @@
 
 import 'server-only';
 import { execFile, spawn } from 'node:child_process';
-import { createWriteStream, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { Readable } from 'node:stream';
-import type { ReadableStream as NodeStream } from 'node:stream/web';
-import { pipeline } from 'node:stream/promises';
 import { ok } from '../../core/shared';
 import { databaseFile } from '../env';
 import { refused, type ServiceResult } from '../errors';
 import { log } from '../log';
+import { dropUpload, uploadAt } from '../uploads';
 
 const flags = (script: string): readonly string[] => [
   '--import',
@@ -41,20 +39,8 @@ export interface BroughtIn {
   readonly visits: number;
 }
 
-/** The largest archive that is taken. */
-const MOST_BYTES = 4_000_000_000;
 const MOST_MS = 30 * 60_000;
 let isUnderWay = false;
-
-async function put(body: ReadableStream<Uint8Array>, file: string): Promise<void> {
-  let size = 0;
-  const source = Readable.fromWeb(body as NodeStream<Uint8Array>);
-  source.on('data', (chunk: Uint8Array) => {
-    size += chunk.byteLength;
-    if (size > MOST_BYTES) source.destroy(new Error('too large'));
-  });
-  await pipeline(source, createWriteStream(file, { mode: 0o600 }));
-}
 
 function run(file: string): Promise<ServiceResult<BroughtIn>> {
   return new Promise((resolve) => {
@@ -68,17 +54,16 @@ function run(file: string): Promise<ServiceResult<BroughtIn>> {
   });
 }
 
-/** Brings an archive into this studio, which is still empty. */
-export async function bringInBeside(request: Request): Promise<ServiceResult<BroughtIn>> {
-  if (!request.body) return refused('There is no file.', 'file');
-  if (isUnderWay) return refused('An archive is being brought in already.', 'file');
+/** Brings an archive, which came in pieces, into this studio, which is still empty. */
+export async function bringInBeside(upload: string): Promise<ServiceResult<BroughtIn>> {
+  if (isUnderWay) return refused('An archive is being brought in already.', 'upload');
+  const at = uploadAt(upload);
+  if (!at.ok) return at;
   isUnderWay = true;
-  const file = `${databaseFile()}.archive`;
   try {
-    await put(request.body, file);
-    return await run(file);
+    return await run(at.value);
   } finally {
-    rmSync(file, { force: true });
+    dropUpload(upload);
     isUnderWay = false;
   }
 }

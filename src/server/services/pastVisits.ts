@@ -3,6 +3,8 @@
 
 import 'server-only';
 import { randomUUID } from 'node:crypto';
+import { statSync } from 'node:fs';
+import { readFile } from 'node:fs/promises';
 import { currencyDigits } from '../../core/ledger';
 import { ok } from '../../core/shared';
 import {
@@ -34,6 +36,7 @@ import {
   type ImportRow,
 } from '../repos/importRepo';
 import { readServices, readStudio } from '../repos/studioRepo';
+import { dropUpload, uploadAt } from '../uploads';
 import { otherImport, type ImportProgress, type LinesIn } from './tableIn';
 
 type Pause = () => Promise<void> | undefined;
@@ -57,6 +60,21 @@ export async function putDownPast(
   };
   db.transaction((tx) => insertImport(tx, put));
   return ok({ id, ...guess });
+}
+
+/** A quarter of a million visits. */
+const MOST_BYTES = 48_000_000;
+
+/** The same of a file that came in pieces. */
+export async function putDownFile(db: Db, upload: string, nowMs: number): ReturnType<typeof putDownPast> {
+  const at = uploadAt(upload);
+  if (!at.ok) return at;
+  try {
+    if (statSync(at.value).size > MOST_BYTES) return refused('The table is too large. None was imported.', 'upload');
+    return await putDownPast(db, await readFile(at.value, 'utf8'), nowMs);
+  } finally {
+    dropUpload(upload);
+  }
 }
 
 /** Where a line belongs: a card that is there, or a new one, by a number of this table. */

@@ -1,5 +1,6 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { KeptHere } from '@/features/kept/KeptHere.client';
 import { ClientFormView } from '@/features/form/ClientFormView.client';
 import { getDb } from '@/server/db/client';
 import { notePageRead } from '@/server/trail';
@@ -13,5 +14,10 @@ export default async function FormPage({ params }: { readonly params: Promise<{ 
   const form = loadForm(getDb(), id);
   if (!form.ok) notFound();
   await notePageRead(getDb(), `/form/${id}`);
-  return <ClientFormView form={form.value} />;
+  return (
+    <>
+      <KeptHere />
+      <ClientFormView form={form.value} />
+    </>
+  );
 }

@@ -1,5 +1,6 @@
 import { notFound } from 'next/navigation';
 import type { ReactNode } from 'react';
+import { KeptHere } from '@/features/kept/KeptHere.client';
 import { BenchProvider } from '@/features/visit/BenchContext.client';
 import { BarPots } from '@/features/live/BarPots.client';
 import { OnEveryPage } from '@/features/live/OnEveryPage.client';
@@ -30,6 +31,7 @@ export default async function VisitLayout({ children, params }: Props) {
         <BarPots first={pots} timeZone={bar.timeZone} />
       </TopBar>
       <OnEveryPage />
+      <KeptHere />
       <BenchFrame>{children}</BenchFrame>
     </BenchProvider>
   );

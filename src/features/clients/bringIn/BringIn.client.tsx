@@ -18,9 +18,19 @@ const FROM: readonly { readonly value: From; readonly label: string }[] = [
 export function BringIn({ onClose }: { readonly onClose: () => void }) {
   const [from, setFrom] = useState<From>('table');
   return (
-    <Modal open width={820} title="Bring in from a file" onCancel={onClose} destroyOnHidden footer={null}>
+    <Modal
+      open
+      width={1000}
+      style={{ top: 24 }}
+      title="Bring in what was kept elsewhere"
+      onCancel={onClose}
+      destroyOnHidden
+      footer={null}
+    >
       <div className={styles.form}>
-        <Segmented aria-label="What to bring in" options={[...FROM]} value={from} onChange={setFrom} />
+        <div className={styles.wide}>
+          <Segmented aria-label="What to bring in" options={[...FROM]} value={from} onChange={setFrom} />
+        </div>
         {from === 'visits' ? <FromPast onClose={onClose} /> : <FromTable key={from} kind={from} onClose={onClose} />}
       </div>
     </Modal>

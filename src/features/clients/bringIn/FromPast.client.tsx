@@ -6,7 +6,8 @@ import { useEffect, useState } from 'react';
 import type { PastGuess, PastMapping } from '@/formats/pastCsv';
 import type { PastLook } from '@/server/services/pastVisits';
 import type { ImportProgress } from '@/server/services/tableIn';
-import { sendFile, sendJson } from '@/ui/sendJson';
+import { sendFile } from '@/ui/sendFile';
+import { sendJson } from '@/ui/sendJson';
 import { plural } from '@/ui/words';
 import styles from '../Clients.module.css';
 import { followed } from './follow';
@@ -97,7 +98,7 @@ export function FromPast({ onClose }: { readonly onClose: () => void }) {
         A CSV file of any programme, a line a visit. It stands on the card as it was told; when a zone was last worked
         is reckoned with from then on.
       </p>
-      <label>
+      <label className={styles.inlineLabel}>
         File
         <input type="file" accept=".csv,text/csv,text/plain" onChange={(e) => void read(e.target.files?.[0])} />
       </label>

@@ -72,7 +72,7 @@ export function FromTable({ kind, onClose }: Props) {
       ) : (
         <p>An address book (.vcf): names, telephones and birthdays come in, notes not.</p>
       )}
-      <label>
+      <label className={styles.inlineLabel}>
         File
         <input
           type="file"

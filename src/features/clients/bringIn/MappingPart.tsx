@@ -66,34 +66,40 @@ export function MappingPart({ table, mapping, onChange }: Props) {
       {columns.on === undefined ? null : (
         <div className={styles.row}>
           <span>Dates are written</span>
-          <Segmented
-            aria-label="Dates are written"
-            options={DATE_STYLES.map((value) => ({ value, label: DATE_WORDS[value] }))}
-            value={dates}
-            onChange={(to) => onChange({ ...mapping, dates: to })}
-          />
+          <div className={styles.wide}>
+            <Segmented
+              aria-label="Dates are written"
+              options={DATE_STYLES.map((value) => ({ value, label: DATE_WORDS[value] }))}
+              value={dates}
+              onChange={(to) => onChange({ ...mapping, dates: to })}
+            />
+          </div>
         </div>
       )}
       {columns.minutes === undefined ? null : (
         <div className={styles.row}>
           <span>Times without a unit are</span>
-          <Segmented
-            aria-label="Times without a unit are"
-            options={TIME_UNITS.map((value) => ({ value, label: value === 'min' ? 'minutes' : 'hours' }))}
-            value={times}
-            onChange={(to) => onChange({ ...mapping, times: to })}
-          />
+          <div className={styles.wide}>
+            <Segmented
+              aria-label="Times without a unit are"
+              options={TIME_UNITS.map((value) => ({ value, label: value === 'min' ? 'minutes' : 'hours' }))}
+              value={times}
+              onChange={(to) => onChange({ ...mapping, times: to })}
+            />
+          </div>
         </div>
       )}
       {columns.length === undefined ? null : (
         <div className={styles.row}>
           <span>Lengths without a unit are</span>
-          <Segmented
-            aria-label="Lengths without a unit are"
-            options={[...LENGTH_UNITS]}
-            value={lengths}
-            onChange={(to) => onChange({ ...mapping, lengths: to })}
-          />
+          <div className={styles.wide}>
+            <Segmented
+              aria-label="Lengths without a unit are"
+              options={[...LENGTH_UNITS]}
+              value={lengths}
+              onChange={(to) => onChange({ ...mapping, lengths: to })}
+            />
+          </div>
         </div>
       )}
     </>

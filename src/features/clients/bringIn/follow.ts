@@ -2,7 +2,7 @@ import type { ImportProgress } from '@/server/services/tableIn';
 import { getJson } from '@/ui/sendJson';
 
 const ASK_EVERY_MS = 250;
-/** Without a line taken in for so many asks nothing is moving: two minutes; a large table is looked through once more. */
+/** Without a line taken in for so many asks nothing is moving: a large table is looked through for a minute. */
 const MOST_IDLE = 480;
 
 /**

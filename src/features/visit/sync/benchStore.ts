@@ -5,8 +5,10 @@ import type { TableEvent } from '@/core/hands';
 import { onLive, type LiveEvent } from '@/features/live/liveEvents';
 import type { ChartData, Consult, Reading, ZoneRef } from '@/server/db/schema';
 import type { Bench, BenchZone } from '@/server/services/bench';
+import { isKept } from '@/features/kept/isKept';
 import { emptyBox, type Box, type Refused, type WaitingDoc } from './box';
 import { syncControl } from './control';
+import { keepBench, keptBench } from './keptBench';
 import { disputedDocs, syncWord, type ActsTaken, type SyncWord } from './reduce';
 import { takeOver, workOn } from './store';
 
@@ -19,6 +21,7 @@ export interface SyncShown {
 }
 
 const LOOK_AGAIN_MS = 2500;
+const KEEP_AFTER_MS = 400;
 
 const sameZone = (a: ZoneRef, b: ZoneRef): boolean => a.zone === b.zone && a.side === b.side;
 const dataOf = (doc: WaitingDoc | undefined): unknown => (doc?.next ?? doc?.sent)?.data;
@@ -103,10 +106,29 @@ export function benchStore(first: Bench): BenchStore {
   let said: SyncShown = { sync: 'saved', refused: [], disputed: [] };
   const listeners = new Set<() => void>();
   const tell = (): void => listeners.forEach((l) => l());
+  let keeping: ReturnType<typeof setTimeout> | null = null;
+  /** For a page that is loaded anew while the server is away: many acts are kept at once. */
+  const keep = (): void => {
+    keeping ??= setTimeout(() => {
+      keeping = null;
+      void keepBench(server);
+    }, KEEP_AFTER_MS);
+  };
+  /** What this tablet knew last is more than the kept page tells, and less than the server does. */
+  const lastKnown = async (): Promise<void> => {
+    const known = await keptBench(id);
+    if (known && known.visit.version >= server.visit.version && known.journalAt >= server.journalAt) {
+      server = known;
+      control.dispatch({ kind: 'seen', version: known.visit.version, journalAt: known.journalAt });
+      tell();
+    }
+    void look();
+  };
 
   const take = (fresh: Bench): void => {
     if (!isNewer(fresh, server)) return;
     server = withLaterActs(overLast(fresh, server), server);
+    keep();
     control.dispatch({ kind: 'seen', version: fresh.visit.version, journalAt: server.journalAt });
     tell();
     if (fresh.planComing) void look('?plan=wait');
@@ -118,6 +140,7 @@ export function benchStore(first: Bench): BenchStore {
       entries.map((e) => e.event),
     );
     server = { ...server, journal, journalAt: Math.max(server.journalAt, ...entries.map((e) => e.seq)) };
+    keep();
     control.dispatch({ kind: 'seen', version: server.visit.version, journalAt: server.journalAt });
     tell();
   };
@@ -208,6 +231,8 @@ export function benchStore(first: Bench): BenchStore {
         ([box]) => control.dispatch({ kind: 'found', box: box ?? null }),
         () => control.dispatch({ kind: 'found', box: null }),
       );
+      if (isKept()) void lastKnown();
+      else keep();
       if (server.planComing) void look('?plan=wait');
       return () => ends.forEach((end) => end());
     },

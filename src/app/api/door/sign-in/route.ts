@@ -14,7 +14,7 @@ import {
   type ByPassphrase,
   type ByPin,
 } from '@/server/services/signIn';
-import { noteSignIn } from '@/server/trail';
+import { noteRefused, noteSignIn } from '@/server/trail';
 
 /** Not one transaction: a wrong try is counted although refused. */
 export const { GET, POST, PUT, PATCH, DELETE } = route({
@@ -26,7 +26,10 @@ export const { GET, POST, PUT, PATCH, DELETE } = route({
           'pin' in by
             ? await signInByPin(db, by, tablet, at)
             : await ('code' in by ? signInByCode(db, by, tablet, at) : signInByPassphrase(db, by, tablet, at));
-        if (!begun.ok) return toResponse(begun);
+        if (!begun.ok) {
+          noteRefused(db, request, 'POST /api/door/sign-in');
+          return toResponse(begun);
+        }
         noteSignIn(db, begun.value.personId, tablet);
         return withSession(request, toResponse(ok({ personId: begun.value.personId })), begun.value.token);
       }),

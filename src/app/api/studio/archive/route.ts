@@ -1,9 +1,10 @@
+import { uploadRequest } from '@/formats/doorRequests';
 import { nowMs } from '@/server/clock';
 import { getDb } from '@/server/db/client';
 import { tell } from '@/server/events';
-import { errorResponse, fileResponse, toResponse } from '@/server/http/answers';
-import { isForeign } from '@/server/http/foreign';
+import { fileResponse, toResponse } from '@/server/http/answers';
 import { route } from '@/server/http/route';
+import { ask } from '@/server/http/write';
 import { archiveStream, bringInBeside } from '@/server/services/archiveBeside';
 import { noteDone } from '@/server/trail';
 
@@ -14,13 +15,13 @@ const nameOf = (atMs: number): string => `studio-${new Date(atMs).toISOString().
 /** GET: the whole studio as one file. POST: such a file into a studio that is still empty. */
 export const { GET, POST, PUT, PATCH, DELETE } = route({
   GET: () => fileResponse(archiveStream(), 'application/zip', nameOf(nowMs())),
-  POST: async (request) => {
-    if (isForeign(request)) return errorResponse(403, 'foreign-origin', 'Only this studio may write here.');
-    const done = noteDone(getDb(), request, await bringInBeside(request));
-    if (done.ok) {
-      tell({ kind: 'studio' });
-      tell({ kind: 'day' });
-    }
-    return toResponse(done);
-  },
+  POST: (request) =>
+    ask<{ upload: string }>(request, uploadRequest, async ({ upload }) => {
+      const done = noteDone(getDb(), request, await bringInBeside(upload));
+      if (done.ok) {
+        tell({ kind: 'studio' });
+        tell({ kind: 'day' });
+      }
+      return toResponse(done);
+    }),
 });
