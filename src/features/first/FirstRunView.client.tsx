@@ -1,5 +1,6 @@
 'use client';
 
+import Link from 'next/link';
 import { Button, Input, Select } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
@@ -153,6 +154,11 @@ export function FirstRunView({ first, today }: Props) {
       <aside className={styles.left}>
         <h2>{first.done.includes('name') ? first.studioName : 'A new studio'}</h2>
         <p className="quiet">opened today</p>
+        {first.done.length === 0 ? (
+          <p>
+            <Link href="/studio/keeping">Bring a studio from another machine</Link>
+          </p>
+        ) : null}
         {first.done.includes('you') ? (
           <>
             <h3>{first.person.name}</h3>
