@@ -10,7 +10,7 @@ import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import { seededRandom } from '../src/core/shared';
 import { answered, signing } from '../src/demo/formForTests';
-import { askAt, comeInByNetwork, type Door } from './throughDoor';
+import { askAt, comeInByNetwork, cookiesAfter, type Door } from './throughDoor';
 
 const PORT = 4179;
 const TABLET = 'strickle-tablet=the-tablet-of-the-killing-0123456789ab';
@@ -30,8 +30,11 @@ async function ask(method: string, path: string, body: unknown = null, id?: stri
   };
   for (;;) {
     const asked = { method, path, headers, body: body === null ? null : JSON.stringify(body) };
-    const { status, text } = await askAt(door, asked);
+    const answer = await askAt(door, asked);
+    const { status, text } = answer;
     if (status <= 0) throw new Error('the line broke');
+    // whoever takes a tablet back from a client has signed in there anew
+    door.cookie = cookiesAfter(door.cookie, answer);
     if (status !== 429) return { ok: status < 300, json: () => JSON.parse(text) as unknown };
     await pause(150);
   }

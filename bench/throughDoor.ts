@@ -64,8 +64,16 @@ export function askAt(
   });
 }
 
-const cookieOf = ({ headers }: Answer, name: string): string =>
-  (headers['set-cookie'] ?? []).find((c) => c.startsWith(`${name}=`))?.split(';')[0] ?? '';
+/** The cookies of a device after an answer that may have set some of them. */
+export function cookiesAfter(cookie: string, { headers }: Answer): string {
+  const known = new Map(cookie.split('; ').map((c) => [c.split('=')[0] ?? '', c]));
+  for (const set of headers['set-cookie'] ?? []) {
+    const [pair = ''] = set.split(';');
+    known.set(pair.split('=')[0] ?? '', pair);
+  }
+  known.delete('');
+  return [...known.values()].join('; ');
+}
 
 /** Turns signing in on at the machine itself, then comes in as Ines from another device of the network. */
 export async function comeInByNetwork(here: Door): Promise<Door> {
@@ -82,6 +90,6 @@ export async function comeInByNetwork(here: Door): Promise<Door> {
   const there: Door = { host: `${ip}:${port}`, isSecure: true, cookie: '' };
   const begun = await json('/api/door/sign-in', { name: 'Ines', passphrase: WORDS }, there);
   if (begun.status !== 200) throw new Error(`nobody came in: ${begun.status} ${begun.text}`);
-  there.cookie = ['strickle-tablet', 'strickle-session'].map((n) => cookieOf(begun, n)).join('; ');
+  there.cookie = cookiesAfter('', begun);
   return there;
 }
