@@ -253,6 +253,22 @@ test('a tablet in the network: nothing before people sign in, then a short code 
       ['strickle-tablet', true, true],
     ]);
 
+    // with a client it is locked as one at the machine itself: every other door leads back, only the PIN opens
+    const send = (path: string, data: object) => there.request.post(lan + path, { data, headers: { origin: lan } });
+    const visit = (await (await send('/api/visits', { bookingId: 'demo-booking-ottilie' })).json()) as {
+      visitId: string;
+    };
+    const handed = await send(`/api/visits/${visit.visitId}/form`, { personId: 'ines' });
+    const { formId } = (await handed.json()) as { formId: string };
+    expect((await there.request.get(`${lan}/api/clients`)).status()).toBe(423);
+    await other.goto(`${lan}/clients/ottilie`);
+    await expect(other).toHaveURL(`${lan}/form/${formId}`);
+    expect((await here.request.get(`${server.base}/api/clients`)).status()).toBe(200);
+    expect((await send(`/api/forms/${formId}/unlock`, { pin: '1111' })).status()).toBe(422);
+    expect((await there.request.get(`${lan}/api/clients`)).status()).toBe(423);
+    expect((await send(`/api/forms/${formId}/unlock`, { pin: '2468' })).status()).toBe(200);
+    expect((await there.request.get(`${lan}/api/clients`)).status()).toBe(200);
+
     // used once; listed, and forgotten
     await expect(
       (

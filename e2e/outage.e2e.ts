@@ -15,6 +15,14 @@ const isKept = (page: Page, path: string): Promise<boolean> =>
   }, path);
 const keptThere = (page: Page): Promise<void> =>
   expect.poll(() => isKept(page, new URL(page.url()).pathname)).toBe(true);
+/** Ottilie's visit of today, opened from Today. */
+async function openedVisit(page: Page, base: string): Promise<string> {
+  await page.goto(`${base}/`);
+  await ready(page);
+  await page.getByRole('button', { name: 'Ottilie Brandvik' }).first().click();
+  await expect(page).toHaveURL(/\/consult$/);
+  return page.url().split('/').at(-2) ?? '';
+}
 const SAYS = 'The server does not answer. This is what this tablet has kept';
 
 test('a table that is loaded anew during an outage stands as it stood, goes on, and all of it arrives', async ({
@@ -24,11 +32,7 @@ test('a table that is loaded anew during an outage stands as it stood, goes on, 
   const { base } = server;
   try {
     await server.start();
-    await page.goto(`${base}/`);
-    await ready(page);
-    await page.getByRole('button', { name: 'Ottilie Brandvik' }).first().click();
-    await expect(page).toHaveURL(/\/consult$/);
-    const visitId = page.url().split('/').at(-2) ?? '';
+    const visitId = await openedVisit(page, base);
     const kinds = async (): Promise<readonly string[]> =>
       ((await (await page.request.get(`${base}/api/visits/${visitId}`)).json()) as ServerBench).journal
         .map((e) => e.kind)
@@ -75,11 +79,7 @@ test('a client’s form that is loaded anew during an outage holds every answer 
   const { base } = server;
   try {
     await server.start();
-    await page.goto(`${base}/`);
-    await ready(page);
-    await page.getByRole('button', { name: 'Ottilie Brandvik' }).first().click();
-    await expect(page).toHaveURL(/\/consult$/);
-    const visitId = page.url().split('/').at(-2) ?? '';
+    const visitId = await openedVisit(page, base);
     const origin = { headers: { origin: base } };
     const handed = await page.request.post(`${base}/api/visits/${visitId}/form`, {
       ...origin,

@@ -47,13 +47,15 @@ export const moneyLinesOf = (db: DbOrTx, clientId: string): number =>
   db.select({ n: count() }).from(ledgerEntries).where(eq(ledgerEntries.clientId, clientId)).get()?.n ?? 0;
 export const consentsCount = (db: DbOrTx, clientId: string): number =>
   db.select({ n: count() }).from(consents).where(eq(consents.clientId, clientId)).get()?.n ?? 0;
-/** Visits that are open and at whose table something was done since then. */
-export const isAtTable = (db: DbOrTx, clientId: string, sinceMs: number): boolean =>
+/** A visit at whose table something was done within this is under way. */
+const AT_TABLE_MS = 6 * 3_600_000;
+/** True where a visit of this client is open and something was done at its table lately. */
+export const isAtTable = (db: DbOrTx, clientId: string, nowMs: number): boolean =>
   db
     .select({ id: visits.id })
     .from(visits)
     .innerJoin(tableJournal, eq(tableJournal.visitId, visits.id))
-    .where(and(eq(visits.clientId, clientId), eq(visits.status, 'open'), gte(tableJournal.atMs, sinceMs)))
+    .where(and(eq(visits.clientId, clientId), eq(visits.status, 'open'), gte(tableJournal.atMs, nowMs - AT_TABLE_MS)))
     .get() !== undefined;
 
 const NOTHING_SAID: Consult = {

@@ -14,9 +14,6 @@ import { insertConsentEnd } from '../repos/formRepo';
 import { readStudio } from '../repos/studioRepo';
 import { openVisitsOf, updateVisit } from '../repos/visitRepo';
 
-/** A visit at whose table something was done within this is under way. */
-const AT_TABLE_MS = 6 * 3_600_000;
-
 export function endConsent(
   db: Db,
   clientId: string,
@@ -28,7 +25,7 @@ export function endConsent(
     if (!client) return notFound('client');
     if (erasureOf(db, clientId)) return refused('This person is erased already.');
     if (client.profile.consentOn === null) return refused('There is no consent on the card to take back.', 'words');
-    if (isAtTable(db, clientId, nowMs - AT_TABLE_MS)) {
+    if (isAtTable(db, clientId, nowMs)) {
       return refused('A visit is under way: stop, close it under Return, then write this down.', 'words');
     }
     const on = civilDateAt(nowMs, readStudio(db)?.timeZone ?? 'UTC');

@@ -27,8 +27,6 @@ import { readPerson, readStudio, setSettings } from '../repos/studioRepo';
 
 /** Books are kept for ten years after the year in which they were written: the longest common term, from memory. */
 const MONEY_YEARS = 10;
-/** A visit at whose table something was done within this is under way. */
-const AT_TABLE_MS = 6 * 3_600_000;
 /** A larger file is swept when the server starts the next time: it takes seconds. */
 const SWEEP_AT_ONCE_BYTES = 24_000_000;
 
@@ -73,7 +71,7 @@ export function eraseClient(
       return refused('This card was put together with another: erase that one, this goes with it.');
     }
     if (wanted.name.trim() !== client.name) return refused('That is not the name on the card.', 'name');
-    if (isAtTable(db, clientId, nowMs - AT_TABLE_MS)) return refused('A visit is under way: close it first.');
+    if (isAtTable(db, clientId, nowMs)) return refused('A visit is under way: close it first.');
     const today = todayOf(db, nowMs);
     const { consents } = wanted;
     if (consents && (!isCivilDate(consents.until) || consents.until <= today)) {

@@ -15,8 +15,6 @@ import { peopleNames, readStudio } from '../repos/studioRepo';
 import { visitCount } from '../repos/visitRepo';
 import { mergedCard } from './mergedCard';
 
-/** A visit at whose table something was done within this is under way. */
-const AT_TABLE_MS = 6 * 3_600_000;
 const LONGEST_NOTE = 4000;
 
 const beforeOf = ({ name, byline, bornOn, phone, note, profile, archivedAtMs }: ClientRow): CardBefore => ({
@@ -43,7 +41,7 @@ function mergeFault(db: Db, kept: ClientRow, gone: ClientRow, nowMs: number): st
   if (kept.bornOn !== null && gone.bornOn !== null && kept.bornOn !== gone.bornOn) {
     return 'Their days of birth differ: two people, or one of them is mistyped. Mend that first.';
   }
-  if ([kept, gone].some((c) => isAtTable(db, c.id, nowMs - AT_TABLE_MS))) {
+  if ([kept, gone].some((c) => isAtTable(db, c.id, nowMs))) {
     return 'A visit is under way: close it first.';
   }
   const { note } = mergedCard(beforeOf(kept), beforeOf(gone));
@@ -127,7 +125,7 @@ export function partCards(
     const { keptId, goneId, undo } = merge;
     const [kept, gone] = [readClient(db, keptId), readClient(db, goneId)];
     if (!kept || !gone) return notFound('client');
-    if (isAtTable(db, keptId, nowMs - AT_TABLE_MS)) return refused('A visit is under way: close it first.', 'mergeId');
+    if (isAtTable(db, keptId, nowMs)) return refused('A visit is under way: close it first.', 'mergeId');
     whileErasing(db, keptId, () => carryRows(db, undo.moved, keptId, goneId));
     const changedSince = fieldsOf(kept) !== fieldsOf(mergedCard(undo.kept, undo.gone));
     if (!changedSince) mustWrite(updateClient(db, keptId, kept.version, undo.kept), 'the card that was kept');
