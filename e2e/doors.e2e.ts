@@ -131,6 +131,15 @@ test('people sign in: by PIN here, by passphrase on another tablet; each sees wh
     await other.goto(`${server.base}/studio/trail`);
     await expect(other.getByText('Signed out').first()).toBeVisible();
     await expect(other.getByText('Signed in').first()).toBeVisible();
+    // what was refused stands there too
+    await expect(other.getByText(/^Refused: /).first()).toBeVisible();
+
+    // whatever was typed, right or wrong, and whoever was looked at: nothing of it is in the log
+    const said = server.said().replaceAll(server.base, '');
+    expect(said).toContain('Strickle is at');
+    for (const secret of [WORDS, 'not the right one', 'new words from the shore', code, '2468', '1111', 'Ottilie']) {
+      expect([secret, said.includes(secret)]).toEqual([secret, false]);
+    }
   } finally {
     await Promise.all([here.close(), there.close()]);
     await server.kill();

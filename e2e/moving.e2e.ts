@@ -49,6 +49,26 @@ test('past visits come in: columns matched, dates said, bad lines named, then on
   await expect(dialog).toBeHidden();
 });
 
+test('a table of clients of another programme is matched to the columns of the card', async ({ page }) => {
+  await page.goto('/clients');
+  await ready(page);
+  await page.getByRole('button', { name: 'Import' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Bring in what was kept elsewhere' });
+  const lines = 'First name;Last name;Birthday;Height\nTamsin;Orchard;03/04/1990;1,70\n';
+  await dialog.getByLabel('File').setInputFiles(csv(lines));
+  await expect(dialog.getByText('These dates can be read in more than one way')).toBeVisible();
+  await expect(dialog.getByRole('button', { name: 'Take them in' })).toBeDisabled();
+  await dialog.getByText('month, day, year', { exact: true }).click();
+  await expect(dialog.getByText('1 line good, 0 bad.')).toBeVisible();
+  await dialog.getByText('cm', { exact: true }).click();
+  await expect(dialog.getByLabel('Bad lines')).toContainText('Line 2, Tamsin Orchard');
+  await dialog.getByText('m', { exact: true }).click();
+  await dialog.getByRole('button', { name: 'Take in 1 client' }).click();
+  await expect(dialog).toBeHidden();
+  await card(page, /Tamsin Orchard/);
+  await expect(page.getByText('born 4 Mar 1990')).toBeVisible();
+});
+
 test('two cards of one person are made one and parted again; an address book comes in and goes out', async ({
   page,
 }) => {

@@ -1,7 +1,7 @@
 // A server of a test's own, on its own data, that can be killed as a machine dies and started again.
 
 import { spawn, type ChildProcess } from 'node:child_process';
-import { mkdtempSync } from 'node:fs';
+import { mkdtempSync, openSync, readFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -27,6 +27,8 @@ const isUp = (base: string): Promise<boolean> =>
 
 export interface OwnServer {
   readonly base: string;
+  /** What it has printed and logged so far. */
+  readonly said: () => string;
   readonly start: () => Promise<void>;
   /** Kill −9, and waits until nothing answers. */
   readonly kill: () => Promise<void>;
@@ -44,16 +46,21 @@ export async function ownServer(mode: 'demo' | 'start' = 'demo', ...flags: reado
     ...process.env,
     STRICKLE_DB: join(folder, 'studio.sqlite'),
     STRICKLE_CARE: 'off',
+    // everything that there is to be logged
+    STRICKLE_LOG: 'trace',
     STRICKLE_DEMO_SENSOR: 'off',
   };
+  const saidIn = join(folder, 'said.log');
+  const said = openSync(saidIn, 'a');
   let child: ChildProcess | null = null;
   return {
     base,
+    said: () => readFileSync(saidIn, 'utf8'),
     start: async () => {
       child = spawn(process.execPath, ['scripts/run.mjs', mode, '--port', String(port), ...flags], {
         env,
         detached: true,
-        stdio: 'ignore',
+        stdio: ['ignore', said, said],
       });
       for (let k = 0; k < 600; k++) {
         if (await isUp(base)) return;

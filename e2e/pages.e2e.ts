@@ -18,6 +18,7 @@ test('every page passes axe and has no sideways scroll at 360 px', async ({ page
     '/studio/services',
     '/studio/ways',
     '/studio/texts',
+    '/studio/keeping',
     '/ledger',
     '/ledger/day',
     '/ledger/book',

@@ -1,6 +1,7 @@
 // Joi schemas of what the browser sends. Unknown fields are refused; nothing is converted.
 
 import Joi from 'joi';
+import { CLIENT_FIELDS, MASS_UNITS, STATURE_UNITS } from './clientTable';
 import { PAST_FIELDS } from './pastCsv';
 import { DATE_STYLES, LENGTH_UNITS, TIME_UNITS } from './tableGuess';
 import { CARE_LANGUAGES } from '../core/care';
@@ -307,6 +308,22 @@ export const pastMappingRequest = Joi.object({
   times: Joi.string()
     .valid(...TIME_UNITS)
     .required(),
+}).required();
+/** A table of clients, and which of its columns hold what. */
+export const clientColumnsRequest = Joi.object({
+  csv: Joi.string().allow('').max(2_000_000).required(),
+  mapping: Joi.object({
+    columns: Joi.object({ ...Object.fromEntries(CLIENT_FIELDS.map((f) => [f, column])), name: column.required() }),
+    dates: Joi.string()
+      .valid(...DATE_STYLES)
+      .required(),
+    statures: Joi.string()
+      .valid(...STATURE_UNITS)
+      .required(),
+    masses: Joi.string()
+      .valid(...MASS_UNITS)
+      .required(),
+  }),
 }).required();
 export const patchTestRequest = Joi.object({
   lay: Joi.object({ product: Joi.string().max(60).required(), place: Joi.string().trim().min(2).max(120).required() }),

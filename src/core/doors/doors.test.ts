@@ -112,7 +112,12 @@ describe('the table of roles', () => {
         ...['PUT /api/products', 'PUT /api/products/choosing', 'POST /api/products/import', 'POST /api/rules'],
         ...['GET /api/clients/an-id/erase', 'POST /api/clients/an-id/erase'],
         ...['PUT /api/clients/an-id/merge', 'POST /api/clients/an-id/merge', 'POST /api/clients/an-id/part'],
-        ...['DELETE /api/clients/import/an-id', 'POST /api/clients/import/vcard', 'GET /api/clients/export/vcard'],
+        ...[
+          'DELETE /api/clients/import/an-id',
+          'POST /api/clients/import/vcard',
+          'POST /api/clients/import/columns',
+          'GET /api/clients/export/vcard',
+        ],
         ...[
           'POST /api/clients/import/visits',
           'PUT /api/clients/import/visits/an-id',

@@ -1,6 +1,8 @@
 import 'server-only';
 import { randomUUID } from 'node:crypto';
 import { readClientCsv, writeClientCsv, type CsvClient, type CsvLine, type CsvRead } from '../../formats/clientCsv';
+import { asOurTable, guessClients, type ClientGuess, type ClientMapping } from '../../formats/clientTable';
+import { readRows } from '../../formats/csvRows';
 import { writeVcard } from '../../formats/vcard';
 import { ok } from '../../core/shared';
 import { civilDateAt } from '../clock';
@@ -24,6 +26,9 @@ export interface ImportPreview {
 const MOST_NAMED = 200;
 /** So many cards at once hold the thread for some milliseconds. */
 const TAKEN_AT_ONCE = 40;
+
+/** One more than is taken: that there are too many is said by the reading itself. */
+const MOST_ROWS = 20_002;
 
 const sameAs = (name: string, bornOn: string | null): string => `${name.trim().toLowerCase()}|${bornOn ?? ''}`;
 
@@ -55,6 +60,21 @@ async function read(db: Db, csv: string, nowMs: number): Promise<CsvRead> {
     lines.push(fault === null ? l : { ...l, client: null, faults: [fault] });
   }
   return { faults: table.faults, lines };
+}
+
+/** What the columns of a table hold; with a mapping also the table as ours. */
+export interface Matched extends ClientGuess {
+  readonly csv: string | null;
+}
+export async function matchColumns(
+  db: Db,
+  csv: string,
+  mapping: ClientMapping | undefined,
+  nowMs: number,
+): Promise<ServiceResult<Matched>> {
+  const rows = await readRows(csv, MOST_ROWS, sharedThread());
+  if (!rows.ok) return refused(`${rows.error.message} None was imported.`, 'csv');
+  return ok({ ...guessClients(rows.value, today(db, nowMs)), csv: mapping ? asOurTable(rows.value, mapping) : null });
 }
 
 export interface ImportReady {

@@ -14,6 +14,8 @@ import { EMPTY_PROFILE } from '../db/upSteps';
 import { changeClient } from './clients';
 import { clientRecord } from './clientRecord';
 import { endKeptConsents, eraseClient, erasedCard, lookAtErasing, sweepFile } from './erase';
+import { endConsent } from './consentEnds';
+import { mergeCards } from './merge';
 import { openVisit } from './openVisit';
 
 const NOW = Date.UTC(2027, 4, 8, 8, 0);
@@ -65,6 +67,12 @@ function somebody(): string {
   expect(message(changeClient(open.db, id, { version: 1, ...note }, 'ines', NOW - DAY_MS))).toBe('ok');
   const visit = openVisit(open.db, { clientId: id, personId: 'ines', zones: [{ zone: 'chin', side: 'middle' }] }, NOW);
   if (!visit.ok) throw new Error(visit.error.message);
+  open.db.run(sql`insert into past_visits (id, client_id, on_date, zones, what, words, import_id)
+    values ('past', ${id}, '2026-01-01', '[]', 'xerophyte-edit', 'zyzzyva-note', 'table')`);
+  const again = { id: 'another-card', name: 'Quillon Vastergard', phone: '07700 900 871' };
+  insertClient(open.db, { ...again, profile: EMPTY_PROFILE, createdAtMs: NOW - DAY_MS });
+  expect(message(mergeCards(open.db, id, again.id, { ...BY, nowMs: NOW - DAY_MS }))).toBe('ok');
+  expect(message(endConsent(open.db, id, { words: 'ytterbium-consent' }, { ...BY, nowMs: NOW - DAY_MS }))).toBe('ok');
   appendEvents(open.db, visit.value.visitId, [
     { id: 'lay-zyzzyva-note', atMs: NOW - DAY_MS, kind: 'laid', strip: 'zyzzyva-note' },
   ]);

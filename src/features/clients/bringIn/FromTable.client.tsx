@@ -2,17 +2,26 @@
 
 import { Alert, Button } from 'antd';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
+import type { ClientGuess, ClientMapping } from '@/formats/clientTable';
 import type { FromVcards } from '@/formats/vcard';
-import type { ImportPreview } from '@/server/services/clientsCsv';
+import type { ImportPreview, Matched } from '@/server/services/clientsCsv';
 import type { ImportProgress } from '@/server/services/tableIn';
 import { sendJson } from '@/ui/sendJson';
 import { plural } from '@/ui/words';
 import styles from '../Clients.module.css';
+import { begunWith, ClientColumns, isWhole, type OpenClients } from './ClientColumns';
 import { followed } from './follow';
 import { BadLines, OnItsWay } from './Parts';
 
 const WRITTEN_DOWN = 'The server does not go on just now. The table is written down there: it is taken in to the end.';
+
+/** A table whose headings are not ours, as its columns are matched so far. */
+interface Foreign {
+  readonly text: string;
+  readonly table: ClientGuess;
+  readonly mapping: OpenClients;
+}
 
 interface Props {
   /** A table, or an address book, which comes to one. */
@@ -26,14 +35,40 @@ export function FromTable({ kind, onClose }: Props) {
   const [csv, setCsv] = useState('');
   const [preview, setPreview] = useState<ImportPreview | null>(null);
   const [nameless, setNameless] = useState(0);
+  const [foreign, setForeign] = useState<Foreign | null>(null);
   const [progress, setProgress] = useState<ImportProgress | null>(null);
   const [fault, setFault] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
+  const asked = useRef(0);
   const look = async (text: string): Promise<void> => {
     setCsv(text);
     const sent = await sendJson<ImportPreview>('POST', '/api/clients/import/look', { csv: text });
     setFault(sent.ok ? null : sent.error.message);
     setPreview(sent.ok ? sent.value : null);
+  };
+  const ofOurs = async (text: string, mapping?: ClientMapping): Promise<Matched | null> => {
+    const sent = await sendJson<Matched>('POST', '/api/clients/import/columns', { csv: text, mapping });
+    if (!sent.ok) setFault(sent.error.message);
+    return sent.ok ? sent.value : null;
+  };
+  const lookAtTable = async (text: string): Promise<void> => {
+    setForeign(null);
+    setPreview(null);
+    setFault(null);
+    const matched = await ofOurs(text);
+    if (!matched) return;
+    if (matched.isOurs) return look(text);
+    await mapped({ text, table: matched, mapping: begunWith(matched) });
+  };
+  /** A table of another programme, brought into our columns as they are matched now. */
+  const mapped = async (as: Foreign): Promise<void> => {
+    setForeign(as);
+    setPreview(null);
+    if (!isWhole(as.mapping)) return;
+    const mine = ++asked.current;
+    const matched = await ofOurs(as.text, as.mapping);
+    // of many changes the last one counts
+    if (matched?.csv && mine === asked.current) await look(matched.csv);
   };
   const lookAtCards = async (text: string): Promise<void> => {
     const sent = await sendJson<FromVcards>('POST', '/api/clients/import/vcard', { csv: text });
@@ -45,7 +80,7 @@ export function FromTable({ kind, onClose }: Props) {
     if (!file) return;
     setBusy(true);
     const text = await file.text();
-    await (kind === 'vcard' ? lookAtCards(text) : look(text));
+    await (kind === 'vcard' ? lookAtCards(text) : lookAtTable(text));
     setBusy(false);
   };
   const takeIn = async (): Promise<void> => {
@@ -80,6 +115,9 @@ export function FromTable({ kind, onClose }: Props) {
           onChange={(e) => void read(e.target.files?.[0])}
         />
       </label>
+      {foreign && !progress ? (
+        <ClientColumns {...foreign} onChange={(mapping) => void mapped({ ...foreign, mapping })} />
+      ) : null}
       {fault ? <Alert type="error" role="alert" title={fault} /> : null}
       {preview?.faults.map((f) => (
         <Alert key={f} type="error" role="alert" title={`${f} None was imported.`} />
@@ -105,7 +143,8 @@ export function FromTable({ kind, onClose }: Props) {
 
 const Columns = () => (
   <p>
-    A CSV file; the first line names the columns, <strong>name</strong> is needed:{' '}
+    A CSV file of any programme: its columns are matched to those of the card. With our own columns it comes in as it
+    is:{' '}
     <code>name, known_by, born_on, phone, note, sensitivity, skin, ingrown_prone, stature_cm, mass_kg, consent_on</code>
   </p>
 );

@@ -1,14 +1,6 @@
-import { Alert, Segmented, Select } from 'antd';
-import {
-  DATE_WORDS,
-  FIELD_NAMES,
-  PAST_FIELDS,
-  type PastField,
-  type PastGuess,
-  type PastMapping,
-} from '@/formats/pastCsv';
-import { DATE_STYLES, LENGTH_UNITS, TIME_UNITS, type DateStyle } from '@/formats/tableGuess';
-import styles from '../Clients.module.css';
+import { FIELD_NAMES, PAST_FIELDS, type PastGuess, type PastMapping } from '@/formats/pastCsv';
+import { LENGTH_UNITS, TIME_UNITS, type DateStyle } from '@/formats/tableGuess';
+import { Choice, ColumnsPart, DatesPart } from './ColumnsPart';
 
 type Open = Omit<PastMapping, 'dates'> & { readonly dates: DateStyle | null };
 
@@ -18,89 +10,34 @@ interface Props {
   readonly onChange: (mapping: Open) => void;
 }
 
-const NONE = -1;
-const MOST_LETTERS = 28;
-const cut = (text: string): string => (text.length > MOST_LETTERS ? `${text.slice(0, MOST_LETTERS)} …` : text);
-
-/** The heading of a column with its first cell, so that one sees what it is. */
-const optionsOf = ({ headings, sample }: PastGuess) => [
-  { value: NONE, label: 'not in this table' },
-  ...headings.map((h, value) => ({ value, label: `${h || `column ${value + 1}`}: ${cut(sample[0]?.[value] ?? '')}` })),
-];
-
-/** Which column holds what, how the dates are written, in which units. */
+/** Which column of a table of visits holds what, how the dates are written, in which units. */
 export function MappingPart({ table, mapping, onChange }: Props) {
   const { columns, dates, lengths, times } = mapping;
-  const options = optionsOf(table);
-  const put = (field: PastField, at: number): void => {
-    const rest = Object.fromEntries(Object.entries(columns).filter(([f]) => f !== field));
-    onChange({ ...mapping, columns: at === NONE ? rest : { ...rest, [field]: at } });
-  };
-  const isDoubtful = columns.on !== undefined && dates === null;
+  const set = (more: Partial<Open>): void => onChange({ ...mapping, ...more });
   return (
     <>
-      <div className={styles.mapping}>
-        {PAST_FIELDS.map((field) => (
-          <label key={field}>
-            {FIELD_NAMES[field]}
-            <Select
-              aria-label={FIELD_NAMES[field]}
-              value={columns[field] ?? NONE}
-              options={options}
-              onChange={(at) => put(field, at)}
-            />
-          </label>
-        ))}
-      </div>
-      {isDoubtful ? (
-        <Alert
-          type="warning"
-          role="alert"
-          title={
-            table.dates.length > 1
-              ? 'These dates can be read in more than one way: say which is right.'
-              : 'No date of this column can be read: choose the right column, or say how its dates are written.'
-          }
-        />
-      ) : null}
+      <ColumnsPart
+        {...{ fields: PAST_FIELDS, names: FIELD_NAMES, headings: table.headings, sample: table.sample, columns }}
+        onChange={(to) => set({ columns: to })}
+      />
       {columns.on === undefined ? null : (
-        <div className={styles.row}>
-          <span>Dates are written</span>
-          <div className={styles.wide}>
-            <Segmented
-              aria-label="Dates are written"
-              options={DATE_STYLES.map((value) => ({ value, label: DATE_WORDS[value] }))}
-              value={dates}
-              onChange={(to) => onChange({ ...mapping, dates: to })}
-            />
-          </div>
-        </div>
+        <DatesPart fit={table.dates} value={dates} onChange={(to) => set({ dates: to })} />
       )}
       {columns.minutes === undefined ? null : (
-        <div className={styles.row}>
-          <span>Times without a unit are</span>
-          <div className={styles.wide}>
-            <Segmented
-              aria-label="Times without a unit are"
-              options={TIME_UNITS.map((value) => ({ value, label: value === 'min' ? 'minutes' : 'hours' }))}
-              value={times}
-              onChange={(to) => onChange({ ...mapping, times: to })}
-            />
-          </div>
-        </div>
+        <Choice
+          words="Times without a unit are"
+          options={TIME_UNITS.map((value) => ({ value, label: value === 'min' ? 'minutes' : 'hours' }))}
+          value={times}
+          onChange={(to) => set({ times: to })}
+        />
       )}
       {columns.length === undefined ? null : (
-        <div className={styles.row}>
-          <span>Lengths without a unit are</span>
-          <div className={styles.wide}>
-            <Segmented
-              aria-label="Lengths without a unit are"
-              options={[...LENGTH_UNITS]}
-              value={lengths}
-              onChange={(to) => onChange({ ...mapping, lengths: to })}
-            />
-          </div>
-        </div>
+        <Choice
+          words="Lengths without a unit are"
+          options={LENGTH_UNITS.map((value) => ({ value, label: value }))}
+          value={lengths}
+          onChange={(to) => set({ lengths: to })}
+        />
       )}
     </>
   );
