@@ -39,6 +39,11 @@ describe('a file in pieces', () => {
     expect(putPiece('file-no-5', 0, bytes('x'))).toMatchObject({ ok: false });
     dropUpload('file-no-1');
     expect(putPiece('file-no-5', 0, bytes('x'))).toMatchObject({ ok: true });
+    // one that was left a while ago gives way
+    const left = uploadAt('file-no-2');
+    if (left.ok) utimesSync(left.value, new Date(Date.now() - 900_000), new Date(Date.now() - 900_000));
+    expect(putPiece('file-no-6', 0, bytes('x'))).toMatchObject({ ok: true });
+    expect(uploadAt('file-no-2')).toMatchObject({ ok: false });
   });
   it('goes after a day where nobody used it', () => {
     putPiece(ID, 0, bytes('x'));

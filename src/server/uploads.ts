@@ -13,6 +13,8 @@ const MOST_BYTES = 4_000_000_000;
 /** So many may lie there at once. */
 const MOST_FILES = 4;
 const KEPT_MS = 24 * 3_600_000;
+/** One that nobody has gone on with for so long gives way to another. */
+const LEFT_MS = 10 * 60_000;
 const ID = /^[A-Za-z0-9_-]{8,64}$/;
 
 const folder = (): string => join(dirname(databaseFile()), 'uploads');
@@ -34,6 +36,7 @@ export function putPiece(id: string, at: number, bytes: Uint8Array): ServiceResu
   if (at < size) return refused(`The file is there up to ${size}: go on from there.`, 'at');
   if (size + bytes.length > MOST_BYTES) return refused('The file is too large.', 'file');
   mkdirSync(folder(), { recursive: true, mode: 0o700 });
+  if (!existsSync(file) && readdirSync(folder()).length >= MOST_FILES) dropUploadsBefore(Date.now() - LEFT_MS);
   if (!existsSync(file) && readdirSync(folder()).length >= MOST_FILES) {
     return refused('Other files are on their way: wait for them.', 'file');
   }
@@ -53,10 +56,12 @@ export function dropUpload(id: string): void {
   if (ID.test(id)) rmSync(fileOf(id), { force: true });
 }
 
-/** Those that nobody used. */
-export function dropOldUploads(nowMs: number): void {
+function dropUploadsBefore(beforeMs: number): void {
   if (!existsSync(folder())) return;
   for (const name of readdirSync(folder())) {
-    if (statSync(fileOf(name)).mtimeMs < nowMs - KEPT_MS) rmSync(fileOf(name), { force: true });
+    if (statSync(fileOf(name)).mtimeMs < beforeMs) rmSync(fileOf(name), { force: true });
   }
 }
+
+/** Those that nobody used. */
+export const dropOldUploads = (nowMs: number): void => dropUploadsBefore(nowMs - KEPT_MS);

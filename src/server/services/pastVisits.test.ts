@@ -8,11 +8,13 @@ import type { PastMapping } from '../../formats/pastCsv';
 import type { OpenDatabase } from '../db/openDatabase';
 import { EMPTY_PROFILE } from '../db/upSteps';
 import { insertClient, readClient } from '../repos/clientRepo';
-import { chartsOf } from '../repos/visitRepo';
+import { chartsOf, readVisit } from '../repos/visitRepo';
+import { partsOf } from './bench';
 import { clientRecord } from './clientRecord';
 import { loadClientCard } from './clients';
 import { giveUpImport, importProgress, resumeImports, takeIn } from './imports';
 import { openVisit } from './openVisit';
+import { buildCase } from './planCase';
 import { lookAtPast, putDownPast, startPast } from './pastVisits';
 import { recordBlocks } from './recordBlocks';
 
@@ -78,6 +80,10 @@ describe('a table of past visits', () => {
     expect(underarm?.hair.lengthMm).toBeGreaterThan(2);
     expect(underarm?.hair.lengthMm).toBeLessThan(9);
     expect(underarm?.confirmed).toBe(false);
+    // and the plan is told of it, of that zone alone
+    const visit = readVisit(open.db, visitId);
+    const parts = visit && partsOf(open.db, visit)?.parts;
+    expect(parts && buildCase(parts).zones.map((z) => z.hair.lastWaxOn)).toEqual(['2027-04-10', undefined]);
   });
   it('is refused whole where a line is bad, is there already, or could be of two people', async () => {
     nell();
