@@ -6,7 +6,8 @@ import { CSV_COLUMNS } from './clientCsv';
 import { unshielded } from './csvRows';
 import { dateIn, datesOf, numberIn, type DateStyle } from './tableGuess';
 
-export const CLIENT_FIELDS = [...CSV_COLUMNS, 'surname'] as const;
+const [NAME, ...OTHERS] = CSV_COLUMNS;
+export const CLIENT_FIELDS = [NAME, 'surname', ...OTHERS] as const;
 export type ClientField = (typeof CLIENT_FIELDS)[number];
 export const STATURE_UNITS = ['cm', 'm', 'in'] as const;
 export type StatureUnit = (typeof STATURE_UNITS)[number];
