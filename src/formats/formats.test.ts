@@ -1,3 +1,4 @@
+import { importRequest } from './importRequests';
 import { describe, expect, it } from 'vitest';
 import {
   archiveRequest,
@@ -8,7 +9,6 @@ import {
   consultRequest,
   formRequest,
   handOverRequest,
-  importRequest,
   newClientRequest,
   openVisitRequest,
   patchTestRequest,

@@ -1,9 +1,6 @@
 // Joi schemas of what the browser sends. Unknown fields are refused; nothing is converted.
 
 import Joi from 'joi';
-import { CLIENT_FIELDS, MASS_UNITS, STATURE_UNITS } from './clientTable';
-import { PAST_FIELDS } from './pastCsv';
-import { DATE_STYLES, LENGTH_UNITS, TIME_UNITS } from './tableGuess';
 import { CARE_LANGUAGES } from '../core/care';
 import { FIGURES } from '../core/anatomy';
 import { FIRST_CHOICES } from '../core/matching';
@@ -288,43 +285,6 @@ export const putOffRequest = Joi.object({
 }).required();
 
 export const ruleRequest = ruleChangeSchema.required();
-export const importRequest = Joi.object({
-  csv: Joi.string().allow('').max(2_000_000).required(),
-}).required();
-const column = Joi.number().integer().min(0).max(500);
-/** Which columns of a table of past visits hold what. */
-export const pastMappingRequest = Joi.object({
-  columns: Joi.object({
-    ...Object.fromEntries(PAST_FIELDS.map((f) => [f, column])),
-    client: column.required(),
-    on: column.required(),
-  }).required(),
-  dates: Joi.string()
-    .valid(...DATE_STYLES)
-    .required(),
-  lengths: Joi.string()
-    .valid(...LENGTH_UNITS)
-    .required(),
-  times: Joi.string()
-    .valid(...TIME_UNITS)
-    .required(),
-}).required();
-/** A table of clients, and which of its columns hold what. */
-export const clientColumnsRequest = Joi.object({
-  csv: Joi.string().allow('').max(2_000_000).required(),
-  mapping: Joi.object({
-    columns: Joi.object({ ...Object.fromEntries(CLIENT_FIELDS.map((f) => [f, column])), name: column.required() }),
-    dates: Joi.string()
-      .valid(...DATE_STYLES)
-      .required(),
-    statures: Joi.string()
-      .valid(...STATURE_UNITS)
-      .required(),
-    masses: Joi.string()
-      .valid(...MASS_UNITS)
-      .required(),
-  }),
-}).required();
 export const patchTestRequest = Joi.object({
   lay: Joi.object({ product: Joi.string().max(60).required(), place: Joi.string().trim().min(2).max(120).required() }),
   read: Joi.object({ id: id.required(), result: Joi.string().valid('calm', 'reacted').required() }),

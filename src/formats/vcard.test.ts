@@ -9,12 +9,19 @@ const clientsIn = async (text: string) =>
 describe('an address book', () => {
   it('of a telephone comes in with names, numbers and birthdays, its notes left out', async () => {
     // the shape of RFC 6350, section 3 (folded line, escaped comma), and of RFC 2426
+    const book = (...lines: readonly string[]): string => ['BEGIN:VCARD', ...lines, 'END:VCARD', ''].join('\r\n');
     const text = [
-      'BEGIN:VCARD\r\nVERSION:4.0\r\nN:Ashgrove;Nell;;;\r\nFN:Nell Ash\r\n grove\r\nTEL;VALUE=uri;TYPE="voice,home":tel:+44-20-555-0101\r\nBDAY:19900531\r\nNOTE:a diabetic\r\nEND:VCARD',
-      'BEGIN:VCARD\r\nVERSION:3.0\r\nN:Vane;Otto;;;\r\nTEL;TYPE=CELL:020 555 0102\r\nBDAY:1988-04-05T00:00:00Z\r\nNICKNAME:rows\\, on Sundays\r\nEND:VCARD\r\n',
-      'BEGIN:VCARD\r\nVERSION:3.0\r\nTEL:1\r\nEND:VCARD\r\n',
-      'BEGIN:VCARD\r\nthis is no card\r\nEND:VCARD\r\n',
-    ].join('\r\n');
+      book(
+        ...['VERSION:4.0', 'N:Ashgrove;Nell;;;', 'FN:Nell Ash', ' grove'],
+        ...['TEL;VALUE=uri;TYPE="voice,home":tel:+44-20-555-0101', 'BDAY:19900531', 'NOTE:a diabetic'],
+      ),
+      book(
+        ...['VERSION:3.0', 'N:Vane;Otto;;;', 'TEL;TYPE=CELL:020 555 0102', 'BDAY:1988-04-05T00:00:00Z'],
+        'NICKNAME:rows\\, on Sundays',
+      ),
+      book('VERSION:3.0', 'TEL:1'),
+      book('this is no card'),
+    ].join('');
     expect(clientsOfVcards(text).nameless).toBe(2);
     expect(await clientsIn(text)).toEqual([
       expect.objectContaining({ name: 'Nell Ashgrove', bornOn: '1990-05-31', phone: 'tel:+44-20-555-0101', note: '' }),

@@ -4,7 +4,7 @@ import { Button, Input, Select } from 'antd';
 import Link from 'next/link';
 import { useState } from 'react';
 import type { Keeping } from '@/server/services/keeping';
-import { notTaken, sendJson } from '@/ui/sendJson';
+import { getJson, notTaken, sendJson } from '@/ui/sendJson';
 import { dayMonthYear, plural } from '@/ui/words';
 import { Said } from './Said';
 import { StudioAsFile } from './StudioAsFile.client';
@@ -89,12 +89,10 @@ function Due({ all, onDone, onSaid }: DueProps) {
     setBusy(false);
     setTyped('');
     if (!sent.ok) return onSaid({ text: notTaken(sent.error), bad: true });
-    const left = count - sent.value.erased;
-    onDone({ ...all, due: due.slice(sent.value.erased), count: left });
-    onSaid({
-      text: `${plural(sent.value.erased, 'card')} erased.${left > due.length ? ' Open this page again for the rest.' : ''}`,
-      bad: false,
-    });
+    // one at whose table something is under way stays: what is left is asked, not reckoned
+    const left = await getJson<Keeping>('/api/studio/keeping');
+    if (left.ok) onDone(left.value);
+    onSaid({ text: `${plural(sent.value.erased, 'card')} erased.`, bad: false });
   };
   return (
     <section aria-label="Past their term" className={styles.text}>

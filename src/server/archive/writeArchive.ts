@@ -51,7 +51,8 @@ const CSV: Readonly<Record<string, string>> = {
       round(v.table_min) as minutes, coalesce(v.ended_as, v.status) as ended
     from visits v join clients c on c.id = v.client_id order by v.on_date, v.id`,
   'past-visits.csv': `select c.name as client, c.born_on as born, p.on_date as date, p.what as what,
-      p.product as product, p.minutes as minutes, p.length_mm as "length mm", p.words as note
+      p.product as product, p.minutes as minutes, p.length_mm as "length mm",
+      p.paid_minor as "paid, minor units", p.words as note
     from past_visits p join clients c on c.id = p.client_id order by p.on_date, p.id`,
 };
 

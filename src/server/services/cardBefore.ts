@@ -5,6 +5,7 @@ import 'server-only';
 import type { Db } from '../db/openDatabase';
 import { consentEndsOf } from '../repos/formRepo';
 import { pastVisitCount, pastVisitsOf } from '../repos/importRepo';
+import { readStudio } from '../repos/studioRepo';
 import { togetherWith, type Together } from './merge';
 import { pastWords } from './pastWords';
 
@@ -21,7 +22,7 @@ const MOST_SHOWN = 12;
 /** @param all every visit of before, not only the latest */
 export const cardBefore = (db: Db, clientId: string, all: boolean): CardBefore => ({
   before: pastVisitsOf(db, clientId, all ? undefined : MOST_SHOWN).map((p) => ({
-    ...{ id: p.id, on: p.onDate, words: pastWords(p) },
+    ...{ id: p.id, on: p.onDate, words: pastWords(p, readStudio(db)?.currency ?? 'EUR') },
   })),
   beforeCount: pastVisitCount(db, clientId),
   consentEnds: consentEndsOf(db, clientId).map(({ id, atMs, words }) => ({ id, atMs, words })),

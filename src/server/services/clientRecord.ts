@@ -41,6 +41,7 @@ export interface RecordHead {
   readonly studio: string;
   /** IANA zone of the studio: its days are meant wherever an instant is given. */
   readonly timeZone: string;
+  readonly currency: string;
   readonly exportedAt: string;
   readonly client: ClientRow;
   readonly edits: readonly (Omit<ClientEditRow, 'personId'> & { readonly by: string })[];
@@ -124,14 +125,14 @@ export function clientRecord(db: Db, clientId: string, nowMs: number): ServiceRe
   const client = readClient(db, clientId);
   if (!client) return notFound('client');
   const names = peopleNames(db);
-  const { name = '', timeZone = 'UTC' } = readStudio(db) ?? {};
+  const { name = '', timeZone = 'UTC', currency = 'EUR' } = readStudio(db) ?? {};
   const visits = visitHeads(db, clientId);
   return ok({
     head: {
       format: 'strickle-client-record',
       version: 1,
       studio: name,
-      timeZone,
+      ...{ timeZone, currency },
       exportedAt: new Date(nowMs).toISOString(),
       client,
       edits: editsOf(db, clientId).map(({ personId, ...e }) => ({

@@ -145,11 +145,27 @@ describe('two cards of one person', () => {
     expect(open.db.all(sql`select 1 from merges`)).toEqual([]);
     expect(message(mergeCards(open.db, 'marit', 'ottilie', BY))).toContain('erased');
   });
+  it('warn of a fact as the card that warns more: longer, in more places, cleared only where both say so', () => {
+    const cleared = { by: 'Dr Hale', on: '2027-01-02' };
+    const standing = (id: string, lastOn: string, zone: string, more: object): void => {
+      const facts = JSON.stringify([{ fact: 'retinoid', lastOn, zones: [zone], since: lastOn, ...more }]);
+      open.db.run(sql`update clients set profile = json_set(profile, '$.standing', json(${facts})) where id = ${id}`);
+    };
+    second();
+    standing('ottilie', '2027-01-01', 'chin', { clearance: cleared });
+    standing('ottilie-again', '2027-05-01', 'upper-lip', {});
+    value(mergeCards(open.db, 'ottilie', 'ottilie-again', BY));
+    expect(card('ottilie').profile.standing).toEqual([
+      { fact: 'retinoid', lastOn: '2027-05-01', since: '2027-01-01', zones: ['chin', 'upper-lip'] },
+    ]);
+  });
   it('count a consent that was taken back on either', () => {
-    second({ consentEndedOn: '2027-05-01' });
+    second({ consentEndedOn: '2027-05-01', guardianConsentOn: '2027-03-01' });
     value(changeConsent('2027-04-01'));
     value(mergeCards(open.db, 'ottilie', 'ottilie-again', BY));
-    expect(card('ottilie').profile).toMatchObject({ consentOn: null, consentEndedOn: '2027-05-01' });
+    expect(card('ottilie').profile).toMatchObject({
+      ...{ consentOn: null, consentEndedOn: '2027-05-01', guardianConsentOn: null },
+    });
   });
   const changeConsent = (consentOn: string) => {
     const { name, byline, bornOn, phone, note, profile, version } = card('ottilie');

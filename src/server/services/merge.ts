@@ -16,6 +16,7 @@ import { visitCount } from '../repos/visitRepo';
 import { mergedCard } from './mergedCard';
 
 const LONGEST_NOTE = 4000;
+const LONGEST_PHONE = 60;
 
 const beforeOf = ({ name, byline, bornOn, phone, note, profile, archivedAtMs }: ClientRow): CardBefore => ({
   ...{ name, byline, bornOn, phone, note, archivedAtMs },
@@ -44,7 +45,8 @@ function mergeFault(db: Db, kept: ClientRow, gone: ClientRow, nowMs: number): st
   if ([kept, gone].some((c) => isAtTable(db, c.id, nowMs))) {
     return 'A visit is under way: close it first.';
   }
-  const { note } = mergedCard(beforeOf(kept), beforeOf(gone));
+  const { note, phone } = mergedCard(beforeOf(kept), beforeOf(gone));
+  if (phone.length > LONGEST_PHONE) return 'Both telephones together are too long for one card: take one out first.';
   return note.length > LONGEST_NOTE ? 'Both notes together are too long for one card: shorten one first.' : null;
 }
 

@@ -1,6 +1,6 @@
 // What one card says where two of one person said it: nothing that warns is lost, and what is said twice stands once.
 
-import type { CardBefore, ClientProfile } from '../db/schema';
+import type { CardBefore, CardFact, ClientProfile } from '../db/schema';
 import { laterDate } from '../../core/shared';
 
 const latest = (a: string | null | undefined, b: string | null | undefined): string | null => {
@@ -16,8 +16,35 @@ function consentOf(a: ClientProfile, b: ClientProfile): Pick<ClientProfile, 'con
   return { consentOn: isOver ? null : given, ...(ended === null ? {} : { consentEndedOn: ended }) };
 }
 
+/** The same fact on both cards, both still true: what warns longer and in more places counts. */
+function bothSaid(a: CardFact, b: CardFact): CardFact {
+  const lastOn = latest(a.lastOn, b.lastOn);
+  const since = [a.since, b.since].flatMap((d) => d ?? []).sort()[0];
+  // without places it is meant everywhere
+  const zones = a.zones && b.zones ? [...new Set([...a.zones, ...b.zones])] : undefined;
+  return {
+    fact: a.fact,
+    ...(lastOn === null ? {} : { lastOn }),
+    ...(since === undefined ? {} : { since }),
+    ...(zones === undefined ? {} : { zones }),
+    // a doctor has cleared it only where nothing else has been said since
+    ...(a.clearance && b.clearance ? { clearance: a.clearance } : {}),
+  };
+}
+
+function bothStanding(kept: readonly CardFact[], gone: readonly CardFact[]): readonly CardFact[] {
+  const isSame = (a: CardFact) => (b: CardFact) => a.fact === b.fact && a.until === undefined && b.until === undefined;
+  return [
+    ...kept.map((f) => {
+      const other = gone.find(isSame(f));
+      return other ? bothSaid(f, other) : f;
+    }),
+    ...gone.filter((f) => !kept.some(isSame(f))),
+  ];
+}
+
 function mergedProfile(kept: ClientProfile, gone: ClientProfile): ClientProfile {
-  const isThere = (fact: string): boolean => kept.standing.some((f) => f.fact === fact && f.until === undefined);
+  const consent = consentOf(kept, gone);
   return {
     ...kept,
     statureCm: kept.statureCm ?? gone.statureCm,
@@ -25,14 +52,18 @@ function mergedProfile(kept: ClientProfile, gone: ClientProfile): ClientProfile 
     // the more careful of both
     sensitivity: Math.max(kept.sensitivity, gone.sensitivity),
     ingrownProne: kept.ingrownProne || gone.ingrownProne,
-    standing: [...kept.standing, ...gone.standing.filter((f) => !isThere(f.fact))],
+    standing: bothStanding(kept.standing, gone.standing),
     reactions: [...kept.reactions, ...gone.reactions],
     patchTests: [...kept.patchTests, ...gone.patchTests],
     blackout: [...kept.blackout, ...gone.blackout],
     avoid: kept.avoid ?? gone.avoid,
     language: kept.language ?? gone.language,
-    ...consentOf(kept, gone),
-    guardianConsentOn: latest(kept.guardianConsentOn, gone.guardianConsentOn),
+    ...consent,
+    // taken back, it is over for both who signed
+    guardianConsentOn:
+      consent.consentOn === null && consent.consentEndedOn !== undefined
+        ? null
+        : latest(kept.guardianConsentOn, gone.guardianConsentOn),
   };
 }
 

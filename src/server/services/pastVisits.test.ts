@@ -52,7 +52,9 @@ describe('a table of past visits', () => {
     await take(id);
     expect(value(importProgress(open.db, id))).toEqual({ id, state: 'taken', taken: 3, total: 3 });
     const card = value(loadClientCard(open.db, 'nell', NOW));
-    expect(card.before.map((b) => [b.on, b.words])).toEqual([['2027-04-10', 'Underarms · 20 min · calm']]);
+    expect(card.before.map((b) => [b.on, b.words])).toEqual([
+      ['2027-04-10', 'Underarms · 20 min · paid €18.50 · calm'],
+    ]);
     expect(card.visits).toEqual([]);
     const [row] = open.db.all<{ paid: number; zones: string }>(
       sql`select paid_minor as paid, zones from past_visits where client_id = 'nell'`,
@@ -63,7 +65,7 @@ describe('a table of past visits', () => {
     const words = [...recordBlocks(value(clientRecord(open.db, 'nell', NOW)))].flatMap((b) =>
       'text' in b ? [b.text] : [],
     );
-    expect(words).toContain('2027-04-10: Underarms · 20 min · calm');
+    expect(words).toContain('2027-04-10: Underarms · 20 min · paid €18.50 · calm');
   });
   it('makes the next visit no first time: the hair is as long as four weeks after a wax', async () => {
     nell();

@@ -119,7 +119,7 @@ export function* recordBlocks({ head, visits }: ClientRecord): Generator<RecordB
   }
   if (isEmpty) yield line('None yet.');
   if (head.pastVisits.length > 0) yield heading('Before this book, as it was told');
-  for (const p of head.pastVisits) yield line(`${p.onDate}: ${pastWords(p)}`);
+  for (const p of head.pastVisits) yield line(`${p.onDate}: ${pastWords(p, head.currency)}`);
   yield* tailBlocks(head);
 }
 

@@ -1,4 +1,4 @@
-import { importRequest } from '@/formats/requests';
+import { importRequest } from '@/formats/importRequests';
 import { nowMs } from '@/server/clock';
 import { getDb } from '@/server/db/client';
 import { route } from '@/server/http/route';

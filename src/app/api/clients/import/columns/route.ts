@@ -1,5 +1,5 @@
 import type { ClientMapping } from '@/formats/clientTable';
-import { clientColumnsRequest } from '@/formats/requests';
+import { clientColumnsRequest } from '@/formats/importRequests';
 import { nowMs } from '@/server/clock';
 import { getDb } from '@/server/db/client';
 import { toResponse } from '@/server/http/answers';

@@ -1,5 +1,5 @@
 import { ok } from '@/core/shared';
-import { importRequest } from '@/formats/requests';
+import { importRequest } from '@/formats/importRequests';
 import { nowMs } from '@/server/clock';
 import { getDb } from '@/server/db/client';
 import { toResponse } from '@/server/http/answers';

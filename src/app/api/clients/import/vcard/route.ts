@@ -1,5 +1,5 @@
 import { ok } from '@/core/shared';
-import { importRequest } from '@/formats/requests';
+import { importRequest } from '@/formats/importRequests';
 import { clientsOfVcards } from '@/formats/vcard';
 import { toResponse } from '@/server/http/answers';
 import { route } from '@/server/http/route';

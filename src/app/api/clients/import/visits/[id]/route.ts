@@ -1,5 +1,5 @@
 import type { PastMapping } from '@/formats/pastCsv';
-import { pastMappingRequest } from '@/formats/requests';
+import { pastMappingRequest } from '@/formats/importRequests';
 import { getDb } from '@/server/db/client';
 import { toResponse } from '@/server/http/answers';
 import { route } from '@/server/http/route';
