@@ -7,6 +7,8 @@ const config: NextConfig = {
   devIndicators: false,
   // `npm test` checks the types by itself; the first start need not wait for it
   typescript: { ignoreBuildErrors: true },
+  // a title stands in the page from the first byte on: a later one is missing for a moment while the page wakes
+  htmlLimitedBots: /.*/,
   // the first page does not wait until every other one is loaded; scripts/serve.mjs loads them once it is quiet
   experimental: { optimizePackageImports: ['antd'], preloadEntriesOnStart: false },
   headers: async () => [
