@@ -1,5 +1,5 @@
-import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type APIRequestContext, type Page } from '@playwright/test';
+import { axeFaults } from './axe';
 import { bench, confirmed, keyBound, ready, saved } from './support';
 
 type Zone = readonly [zone: string, side: string];
@@ -188,17 +188,12 @@ test('a new client: nothing is green before it is asked, nothing counts as asked
 test('the planning stations pass axe', async ({ page, request }) => {
   const visitId = await visitOf(request, FOUR, 'ottilie');
   const faults: string[] = [];
-  let looked = 0;
   for (const station of ['consult', 'chart', 'match', 'strips'] as const) {
     await page.goto(`/visits/${visitId}/${station}`);
     await ready(page);
     await outside(page);
-    const axe = await new AxeBuilder({ page })
-      .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
-      .analyze();
-    looked += axe.passes.length > 10 ? 1 : 0;
-    faults.push(...axe.violations.map((v) => `${station}: ${v.id} ${v.nodes[0]?.html.slice(0, 160) ?? ''}`));
+    const violations = await axeFaults(page);
+    faults.push(...violations.map((v) => `${station}: ${v.id} ${v.nodes[0]?.html.slice(0, 160) ?? ''}`));
   }
   expect(faults).toEqual([]);
-  expect(looked).toBe(4);
 });

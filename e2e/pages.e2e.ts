@@ -1,5 +1,5 @@
-import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
+import { axeFaults } from './axe';
 import { bench, keyBound, openVisit, PIN, ready, withPin } from './support';
 
 const STATIONS = ['consult', 'chart', 'match', 'strips', 'work', 'read', 'return'] as const;
@@ -43,11 +43,9 @@ test('every page passes axe and has no sideways scroll at 360 px', async ({ page
     if (!/<title>[^<]+<\/title>.*<\/head>/s.test(sent)) found.push(`${path}: no title in the head`);
     await page.waitForTimeout(400);
     await expect(page).toHaveTitle(/./);
-    const axe = await new AxeBuilder({ page })
-      .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
-      .analyze();
+    const violations = await axeFaults(page);
     found.push(
-      ...axe.violations.map(
+      ...violations.map(
         (v) =>
           `${path}: ${v.id} ${v.nodes[0]?.html.slice(0, 140) ?? ''} ${v.nodes[0]?.failureSummary?.slice(0, 160) ?? ''}`,
       ),
@@ -253,6 +251,20 @@ test('two tablets: in different places no conflict, in the same one both are kep
   await expect(
     page.getByRole('radiogroup', { name: 'Coffee or stimulants today' }).getByRole('radio', { name: 'Yes' }),
   ).toBeChecked();
+});
+
+test('a page that has come is not made a second time, and no other is fetched ahead', async ({ page }) => {
+  const asked: string[] = [];
+  page.on('request', (r) => asked.push(new URL(r.url()).pathname + new URL(r.url()).search));
+  const open = page.waitForRequest(/api\/events\?after=/);
+  await page.goto('/clients');
+  await ready(page);
+  await open;
+  await expect(page.getByRole('link', { name: /Ottilie/ }).first()).toBeVisible();
+  // longer than a page waits before it looks anew
+  await page.waitForTimeout(1500);
+  expect(asked.filter((url) => url.includes('_rsc='))).toEqual([]);
+  expect(asked.filter((url) => url === '/clients')).toHaveLength(1);
 });
 
 test('one page hears of another within a moment', async ({ page, request }) => {

@@ -1,12 +1,11 @@
-import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Locator, type Page } from '@playwright/test';
+import { axeFaults } from './axe';
 import { ready } from './support';
 
-const WCAG = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
 const heading = (page: Page): Locator => page.getByRole('heading', { level: 1 });
 const skin = (page: Page): Locator => page.locator('[data-draws]').first();
 const clean = async (page: Page): Promise<void> => {
-  expect((await new AxeBuilder({ page }).withTags(WCAG).analyze()).violations).toEqual([]);
+  expect(await axeFaults(page)).toEqual([]);
 };
 
 /** Draws over a part of the page; places in shares of its box. */

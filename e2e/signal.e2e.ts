@@ -1,5 +1,5 @@
-import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type APIRequestContext, type Page } from '@playwright/test';
+import { axeFaults } from './axe';
 import { bench, confirmed, keyBound } from './support';
 import { actNow, field, later, mainKey, ownClock, prepared, stateNow, workOn } from './table';
 
@@ -77,10 +77,8 @@ for (const theme of ['day', 'evening'] as const) {
     const faults: string[] = [];
     const looked: string[] = [];
     const look = async (name: string): Promise<void> => {
-      const axe = await new AxeBuilder({ page })
-        .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
-        .analyze();
-      faults.push(...axe.violations.map((v) => `${name}: ${v.id} ${v.nodes[0]?.html.slice(0, 200) ?? ''}`));
+      const violations = await axeFaults(page);
+      faults.push(...violations.map((v) => `${name}: ${v.id} ${v.nodes[0]?.html.slice(0, 200) ?? ''}`));
       const out = await page.evaluate(() =>
         [...document.querySelectorAll('main button, main a, main h1')]
           .filter((el) => el.checkVisibility())
@@ -209,10 +207,8 @@ test('stop is first aid: minutes of water run over a reload, what is on the skin
   await page.getByRole('link', { name: 'Go on with the record' }).click();
   await expect(page.getByRole('heading', { name: 'Incident record' })).toBeVisible();
   const faults = async (): Promise<readonly string[]> => {
-    const axe = await new AxeBuilder({ page })
-      .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
-      .analyze();
-    return axe.violations.map((v) => `${v.id}: ${v.nodes[0]?.html ?? ''}`);
+    const violations = await axeFaults(page);
+    return violations.map((v) => `${v.id}: ${v.nodes[0]?.html ?? ''}`);
   };
   expect(await faults()).toEqual([]);
   await expect(page.getByText(/^Noted: .*planned at about \d+ °C at touch, wrist test at/)).toBeVisible();

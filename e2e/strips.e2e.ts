@@ -1,5 +1,5 @@
-import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
+import { axeFaults } from './axe';
 import { keyBound, bench, confirmed, saved } from './support';
 
 test('the strips say how the hand takes them off, and go on paper one zone a page, without a name', async ({
@@ -59,10 +59,8 @@ test('strips are cut, joined, turned, drawn, moved and taken away by mouse, keys
   await expect(page.locator('[data-laid="yes"]')).toBeVisible();
   const strips = sheet.locator('[data-strip]');
   await expect(strips).toHaveCount(planned.strips.length);
-  const axe = await new AxeBuilder({ page })
-    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
-    .analyze();
-  expect(axe.violations.map((v) => `${v.id} ${v.nodes[0]?.html.slice(0, 120) ?? ''}`)).toEqual([]);
+  const violations = await axeFaults(page);
+  expect(violations.map((v) => `${v.id} ${v.nodes[0]?.html.slice(0, 120) ?? ''}`)).toEqual([]);
   /** Where a point of the sheet lies on the screen. */
   const onScreen = (x: number, y: number): Promise<{ x: number; y: number }> =>
     sheet.evaluate(
@@ -340,10 +338,8 @@ test('what the first pass left is gone over again in small strips, and only ther
   };
   await stroke();
   await expect(sheet.getByText(/^\d+ left$/)).toBeVisible();
-  const axe = await new AxeBuilder({ page })
-    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
-    .analyze();
-  expect(axe.violations.map((v) => `${v.id}: ${v.nodes[0]?.html ?? ''}`)).toEqual([]);
+  const violations = await axeFaults(page);
+  expect(violations.map((v) => `${v.id}: ${v.nodes[0]?.html ?? ''}`)).toEqual([]);
   // each touch can be taken back; hair taken away is no answer that nothing is left
   const nothing = page.getByRole('button', { name: 'Nothing left' });
   await nothing.click();

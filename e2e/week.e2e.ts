@@ -1,8 +1,7 @@
-import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Locator, type Page } from '@playwright/test';
+import { axeFaults } from './axe';
 import { ready } from './support';
 
-const WCAG = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
 const card = (page: Page, name: RegExp): Locator => page.getByRole('button', { name });
 /** Wednesday of the week after next: nothing of the demo lies there. */
 const far = (): string => {
@@ -63,7 +62,7 @@ test('the week: booked by a tap, moved by keys and by mouse, a clash offers the 
   await book('Juno', 300, 'Upper lip');
   const lip = (await week()).bookings.find((b) => b.clientName.startsWith('Juno'));
   expect(lip).toMatchObject({ what: 'upper lip', minutes: 40, table: 'Window' });
-  expect((await new AxeBuilder({ page }).withTags(WCAG).analyze()).violations).toEqual([]);
+  expect(await axeFaults(page)).toEqual([]);
   // by keys: a quarter later
   const start = await startOf('Hedda');
   await card(page, /^Hedda/).focus();

@@ -3,8 +3,8 @@
 // 127.0.0.1.
 
 import { spawn } from 'node:child_process';
-import { existsSync, rmSync } from 'node:fs';
-import { join } from 'node:path';
+import { copyFileSync, existsSync, mkdirSync, rmSync } from 'node:fs';
+import { dirname, join } from 'node:path';
 import { enginesHash } from './enginesHash.mjs';
 import { buildIfChanged, installMissing, must, root, stylesIfChanged } from './ready.mjs';
 
@@ -41,7 +41,14 @@ const load = [
   join('scripts', 'loadDemo.ts'),
   ...(isDemo ? ['--demo'] : []),
 ];
-if (!existsSync(env.STRICKLE_DB)) must('Opening the data', process.execPath, load, env);
+// the tests load the invented studio once and give each of their servers a copy
+const ready = isDemo ? process.env.STRICKLE_DEMO_COPY : undefined;
+if (!existsSync(env.STRICKLE_DB)) {
+  if (ready) {
+    mkdirSync(dirname(env.STRICKLE_DB), { recursive: true, mode: 0o700 });
+    copyFileSync(ready, env.STRICKLE_DB);
+  } else must('Opening the data', process.execPath, load, env);
+}
 const server = spawn(process.execPath, [join('scripts', 'serve.mjs'), String(port), mode], {
   stdio: ['ignore', 'pipe', 'inherit'],
   env,

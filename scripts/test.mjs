@@ -5,7 +5,8 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { buildIfChanged, chromiumMissing, installBeside } from './ready.mjs';
+import { enginesHash } from './enginesHash.mjs';
+import { buildIfChanged, chromiumMissing, installBeside, root } from './ready.mjs';
 
 // the checks look at sources only: they run while the database driver compiles
 const driver = installBeside();
@@ -66,15 +67,30 @@ function count(name, file, read, command, args) {
   add(name, file, read, run(command, args));
 }
 
+/** The invented studio, loaded once for all servers of the browser tests. @returns its file */
+function demoStudio() {
+  const file = join(root, 'test-results', 'demo-studio.sqlite');
+  for (const end of ['', '-wal', '-shm']) rmSync(file + end, { force: true });
+  const env = { ...process.env, NODE_ENV: 'production', STRICKLE_DB: file, STRICKLE_DEMO_SENSOR: 'off' };
+  env.STRICKLE_ENGINES = enginesHash(join(root, 'src', 'core'));
+  const load = ['--import', 'tsx', '--conditions=react-server', join('scripts', 'loadDemo.ts'), '--demo'];
+  if (spawnSync(process.execPath, load, { stdio: 'inherit', env }).status === 0) return file;
+  failed++;
+  console.log('FAILED: the invented studio could not be loaded');
+  return undefined;
+}
+
 /** The browser tests in two parts side by side, each on a server and data of its own: they wait more than they work. */
 async function browserTests() {
   const read = (r) => ({ passed: r.stats.expected, failed: r.stats.unexpected + r.stats.flaky + r.stats.skipped });
   console.log('\n== browser tests');
+  const demo = demoStudio();
   await Promise.all(
     ['one', 'two'].map(async (part) => {
       const file = `test-results/browser-${part}.json`;
       rmSync(file, { force: true });
       const env = { ...process.env, NEXT_TELEMETRY_DISABLED: '1', FORCE_COLOR: '0', STRICKLE_PART: part };
+      if (demo) env.STRICKLE_DEMO_COPY = demo;
       const child = spawn(bin('playwright'), ['test'], { stdio: 'inherit', env });
       const code = await new Promise((resolve) => {
         child.on('exit', resolve).on('error', () => resolve(1));

@@ -4,6 +4,7 @@ import { cookies } from 'next/headers';
 import { connection } from 'next/server';
 import type { ReactNode } from 'react';
 import { getDb } from '@/server/db/client';
+import { cursorOf, lastSeq } from '@/server/events';
 import { readInOf } from '@/server/readIn';
 import { whoAtPage } from '@/server/topBar';
 import { COLOURS } from '@/ui/colours';
@@ -36,6 +37,8 @@ export const viewport: Viewport = { width: 'device-width', initialScale: 1, them
 export default async function RootLayout({ children }: { readonly children: ReactNode }) {
   // every page is made for its request: its scripts carry the nonce of that request (src/proxy.ts)
   await connection();
+  // before anything is read: what is told after this may not be in the page
+  const told = cursorOf(lastSeq());
   const { heatUnit, lengthUnit, weightUnit } = readInOf(getDb());
   const who = await whoAtPage(getDb());
   const isEvening = (await cookies()).get(ROOM_COOKIE)?.value === 'evening';
@@ -43,6 +46,7 @@ export default async function RootLayout({ children }: { readonly children: Reac
     // the button changes it without the server
     <html
       lang="en"
+      data-told={told}
       data-heat={heatUnit}
       data-long={lengthUnit}
       data-weight={weightUnit}

@@ -1,5 +1,5 @@
 import { sized } from '@/formats/size';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { FACT_WORDS } from '@/core/screening';
 import type { ClientCard } from '@/server/services/clients';
 import { dayMonthYear, dayMonthYearAt } from '@/ui/words';
@@ -83,11 +83,7 @@ export function CardRecord({ card }: { readonly card: ClientCard }) {
                   <span className="quiet">
                     {dayMonthYear(r.on)}
                     {r.product ? `, ${name(r.product)}` : ''}. {r.words}{' '}
-                    {r.visitId ? (
-                      <Link href={`/visits/${r.visitId}/incident`} prefetch={false}>
-                        The record
-                      </Link>
-                    ) : null}
+                    {r.visitId ? <Link href={`/visits/${r.visitId}/incident`}>The record</Link> : null}
                   </span>
                 </li>
               ))}

@@ -1,5 +1,5 @@
 import { degrees } from '@/formats/heat';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { OpenVisitButton } from '@/features/today/OpenVisitButton.client';
 import type { ClientCard } from '@/server/services/clients';
 import type { Progress } from '@/server/services/progress';
@@ -91,7 +91,7 @@ export function ClientCardView({ card, progress }: { readonly card: ClientCard; 
               <ol className={styles.thread}>
                 {visits.map((v) => (
                   <li key={v.id}>
-                    <Link href={`/visits/${v.id}/read`} prefetch={false} className={styles.visit}>
+                    <Link href={`/visits/${v.id}/read`} className={styles.visit}>
                       <strong>{dayMonthYear(v.on)}</strong>
                     </Link>
                     <span>{v.zones.join('; ')}</span>
@@ -117,7 +117,7 @@ export function ClientCardView({ card, progress }: { readonly card: ClientCard; 
               </ol>
             )}
             {visits.length < card.visitCount ? (
-              <Link href={`/clients/${client.id}?visits=all`} className={styles.visit} prefetch={false}>
+              <Link href={`/clients/${client.id}?visits=all`} className={styles.visit}>
                 All {card.visitCount} visits
               </Link>
             ) : null}
@@ -129,10 +129,8 @@ export function ClientCardView({ card, progress }: { readonly card: ClientCard; 
               <ul className={styles.ahead}>
                 {notDone.map((v) => (
                   <li key={v.id}>
-                    <Link href={`/visits/${v.id}/consult`} prefetch={false}>
-                      {dayMonthYear(v.on)}
-                    </Link>
-                    : {v.endedAs}. <span className="quiet">{v.why.join(' ')}</span>
+                    <Link href={`/visits/${v.id}/consult`}>{dayMonthYear(v.on)}</Link>: {v.endedAs}.{' '}
+                    <span className="quiet">{v.why.join(' ')}</span>
                   </li>
                 ))}
               </ul>
@@ -202,7 +200,7 @@ function BeforeBook({ card: { before, beforeCount, client } }: { readonly card: 
         ))}
       </ul>
       {before.length < beforeCount ? (
-        <Link href={`/clients/${client.id}?visits=all`} className={styles.visit} prefetch={false}>
+        <Link href={`/clients/${client.id}?visits=all`} className={styles.visit}>
           All {beforeCount} of before
         </Link>
       ) : null}

@@ -1,7 +1,7 @@
 'use client';
 
 import { Alert, Button, Checkbox, Input } from 'antd';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useEffect, useRef, useState } from 'react';
 import type { ClientLine } from '@/server/services/clientSearch';
 import { useMay } from '@/ui/Who.client';

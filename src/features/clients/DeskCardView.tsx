@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import type { DeskCard } from '@/server/services/atDesk';
 import { dateAndTime, dayMonthYear } from '@/ui/words';
 import styles from './Clients.module.css';

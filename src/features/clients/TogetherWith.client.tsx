@@ -1,7 +1,7 @@
 'use client';
 
 import { Button, Popconfirm } from 'antd';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { Together } from '@/server/services/merge';
@@ -33,10 +33,7 @@ export function TogetherWith({ clientId, all }: { readonly clientId: string; rea
       {all.map((t) => (
         <p key={t.id}>
           {t.isKept ? 'Holds all of the card of ' : 'All of this stands on the card of '}
-          <Link href={`/clients/${t.otherId}`} prefetch={false}>
-            {t.name}
-          </Link>
-          , put together on {t.on}
+          <Link href={`/clients/${t.otherId}`}>{t.name}</Link>, put together on {t.on}
           {t.by === '' ? '' : ` by ${t.by}`}.
           {t.canPart && mayPart ? (
             <Popconfirm

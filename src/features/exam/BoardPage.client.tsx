@@ -1,7 +1,7 @@
 'use client';
 
 import { Button, Input, InputNumber, Select } from 'antd';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useState } from 'react';
 import { boardFaults, PICTURES, type Board, type ExamStep, type Picture } from '@/core/exam';
 import { Fault } from '@/ui/Fault';

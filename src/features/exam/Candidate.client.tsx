@@ -1,7 +1,7 @@
 'use client';
 
 import { Button } from 'antd';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useState } from 'react';
 import { LEVEL_FACTS } from '@/core/practice';
 import type { ExamView } from '@/server/services/exams';

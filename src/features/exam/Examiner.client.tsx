@@ -1,7 +1,7 @@
 'use client';
 
 import { Button, Input } from 'antd';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useEffect, useRef, useState } from 'react';
 import { MARKS, type ExamMark, type ExamStep } from '@/core/exam';
 import { LEVEL_FACTS } from '@/core/practice';

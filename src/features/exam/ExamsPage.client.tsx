@@ -1,7 +1,7 @@
 'use client';
 
 import { Button, Input, Select } from 'antd';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { LEVEL_FACTS, LEVELS, type Level } from '@/core/practice';

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { Button, Input, Select } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import type { Week } from '@/core/practice';
 import { habitWords, HAND_WORDS, skillGroup } from '@/formats/skillWords';
 import { passWords, marksWord } from '@/features/exam/examWords';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { ROUNDING_RULE } from '@/core/ledger';
 import type { BookRow, LedgerBook } from '@/server/services/ledgerBook';
 import { moneyIn, type Money } from '@/ui/money';

@@ -1,7 +1,7 @@
 'use client';
 
 import { Button, Input, InputNumber } from 'antd';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useState } from 'react';
 import { addDays } from '@/core/shared';
 import type { LedgerDay } from '@/server/services/ledgerDay';

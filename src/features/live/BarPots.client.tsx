@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import type { LivePot } from '@/server/pots/livePot';
 import { heatFigure, sourceWords, wayWords, windowWords } from './potWords';
 import { usePots } from './livePots';

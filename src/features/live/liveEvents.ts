@@ -3,6 +3,7 @@
 
 import type { StudioEvent } from '@/server/events';
 import { heardServerTime } from '@/ui/tabletClock';
+import { isGap, later } from './heard';
 
 /** `anew`: what was missed cannot be told, look at everything again. */
 export type LiveEvent = StudioEvent | { readonly kind: 'anew' };
@@ -13,11 +14,23 @@ let channel: BroadcastChannel | null = null;
 interface Said {
   readonly event: LiveEvent | null;
   readonly serverMs: number | null;
+  /** Its cursor; null where it has none. */
+  readonly id: string | null;
 }
 
-function hear({ event, serverMs }: Said): void {
+/** The last thing that this page knows of: first what had been told before it was made. */
+let heard: string | null = null;
+
+function hear({ event, serverMs, id }: Said): void {
   if (serverMs !== null) heardServerTime(serverMs);
-  if (event) for (const listener of listeners) listener(event);
+  if (!event) return;
+  // one that came between the making of this page and its first listening, while another page held the line
+  const missed = id !== null && event.kind !== 'anew' && isGap(heard, id, event.kind !== 'pots');
+  if (id !== null) heard = later(heard, id);
+  for (const listener of listeners) {
+    if (missed) listener({ kind: 'anew' });
+    listener(event);
+  }
 }
 function say(said: Said): void {
   channel?.postMessage(said);
@@ -28,18 +41,17 @@ function say(said: Said): void {
 const REOPEN_MS = 3000;
 
 function openLine(): void {
-  const line = new EventSource('/api/events');
-  let wasOpen = false;
+  // what was told since: a page that has just come need not look at everything once more
+  const line = new EventSource(heard === null ? '/api/events' : `/api/events?after=${encodeURIComponent(heard)}`);
   line.addEventListener('hello', (e: MessageEvent<string>) => {
-    say({ event: null, serverMs: (JSON.parse(e.data) as { nowMs: number }).nowMs });
+    say({ event: null, serverMs: (JSON.parse(e.data) as { nowMs: number }).nowMs, id: null });
   });
-  line.addEventListener('anew', () => say({ event: { kind: 'anew' }, serverMs: null }));
-  line.onopen = () => {
-    // a page that takes the line over may have missed something between
-    if (!wasOpen) say({ event: { kind: 'anew' }, serverMs: null });
-    wasOpen = true;
+  line.addEventListener('anew', (e: MessageEvent<string>) => {
+    say({ event: { kind: 'anew' }, serverMs: null, id: e.lastEventId });
+  });
+  line.onmessage = (e: MessageEvent<string>) => {
+    say({ event: JSON.parse(e.data) as StudioEvent, serverMs: null, id: e.lastEventId });
   };
-  line.onmessage = (e: MessageEvent<string>) => say({ event: JSON.parse(e.data) as StudioEvent, serverMs: null });
   line.onerror = () => {
     if (line.readyState === EventSource.CLOSED) setTimeout(openLine, REOPEN_MS);
   };
@@ -55,6 +67,7 @@ let isStarted = false;
 function start(): void {
   if (isStarted) return;
   isStarted = true;
+  heard = document.documentElement.dataset['told'] ?? null;
   channel = new BroadcastChannel('strickle-live');
   channel.onmessage = (e: MessageEvent<Said>) => hear(e.data);
   void navigator.locks.request('strickle-line', holdLine);

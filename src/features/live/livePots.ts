@@ -29,12 +29,17 @@ function start(): void {
   toldAtMs = performance.now();
   onLive((event) => {
     if (event.kind === 'pots') hear(event.pots);
-    if (event.kind !== 'anew') return;
-    const askedMs = performance.now();
-    void getJson<{ readonly pots: readonly LivePot[] }>('/api/pots').then((sent) => {
-      // what was told meanwhile is newer than the answer
-      if (sent.ok && toldAtMs <= askedMs) hear(sent.value.pots);
-    });
+    if (event.kind === 'anew') look();
+  });
+  // a page tells some of its parts only
+  look();
+}
+
+function look(): void {
+  const askedMs = performance.now();
+  void getJson<{ readonly pots: readonly LivePot[] }>('/api/pots').then((sent) => {
+    // what was told meanwhile is newer than the answer
+    if (sent.ok && toldAtMs <= askedMs) hear(sent.value.pots);
   });
 }
 

@@ -1,7 +1,7 @@
 'use client';
 
 import { Button } from 'antd';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useState } from 'react';
 import type { PostBox } from '@/server/services/postBox';
 import { sendJson } from '@/ui/sendJson';

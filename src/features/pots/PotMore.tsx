@@ -2,7 +2,7 @@
 
 import { SizeField } from '@/ui/SizeField.client';
 import { sized, sizeSign } from '@/formats/size';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { Button, Checkbox, Input, InputNumber, Popconfirm, Select } from 'antd';
 import { useState } from 'react';
 import type { PotChange, PotOnPage } from '@/server/services/pots';

@@ -1,7 +1,7 @@
 'use client';
 
 import { Button, Checkbox, Input, InputNumber, Select } from 'antd';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import {

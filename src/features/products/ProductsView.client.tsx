@@ -3,7 +3,7 @@
 import { sized, sizedPair } from '@/formats/size';
 import { degrees, heatNumber } from '@/formats/heat';
 import { Button, Checkbox, Modal } from 'antd';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useRef, useState } from 'react';
 import type { Catalogue, CatalogueRow, ProductImport } from '@/server/services/catalogue';
 import { sendJson } from '@/ui/sendJson';

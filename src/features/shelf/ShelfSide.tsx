@@ -1,7 +1,7 @@
 'use client';
 
 import { Button, Input, Select } from 'antd';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useState } from 'react';
 import type { Recall, Shelf } from '@/server/services/shelf';
 import { DateField } from '@/ui/DateField.client';

@@ -1,7 +1,7 @@
 'use client';
 
 import { Button, Input, Select } from 'antd';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useState } from 'react';
 import type { Keeping } from '@/server/services/keeping';
 import { getJson, notTaken, sendJson } from '@/ui/sendJson';
@@ -109,9 +109,7 @@ function Due({ all, onDone, onSaid }: DueProps) {
           <ul className={styles.dueList}>
             {due.map((d) => (
               <li key={d.id}>
-                <Link href={`/clients/${d.id}`} prefetch={false}>
-                  {d.name}
-                </Link>{' '}
+                <Link href={`/clients/${d.id}`}>{d.name}</Link>{' '}
                 <span className="quiet">last here {dayMonthYear(d.lastOn)}</span>
               </li>
             ))}

@@ -1,7 +1,7 @@
 'use client';
 
 import { Button, Input, Select, Switch } from 'antd';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useState } from 'react';
 import type { House } from '@/server/services/house';
 import { useWho } from '@/ui/Who.client';

@@ -1,7 +1,7 @@
 'use client';
 
 import { Button, Input, Popconfirm } from 'antd';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useRef, useState } from 'react';
 import { zoneKey } from '@/core/anatomy';
 import { ZonePicker } from '@/features/body/ZonePicker.client';

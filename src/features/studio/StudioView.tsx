@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { opensTo, useWho } from '@/ui/Who.client';
 import styles from './Studio.module.css';
 

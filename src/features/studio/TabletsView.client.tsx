@@ -1,7 +1,7 @@
 'use client';
 
 import { Button, Input } from 'antd';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useState } from 'react';
 import type { Pairing, TabletAct, TabletLine, TabletList } from '@/server/services/tabletList';
 import { notTaken, sendJson } from '@/ui/sendJson';

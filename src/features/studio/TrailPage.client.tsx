@@ -1,7 +1,7 @@
 'use client';
 
 import { Button, Select } from 'antd';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useEffect, useState } from 'react';
 import type { TrailAsked, TrailLine, TrailView } from '@/server/services/trailView';
 import { DateField } from '@/ui/DateField.client';

@@ -1,7 +1,7 @@
 'use client';
 
 import { Button, Popconfirm } from 'antd';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useState } from 'react';
 import type { WeekBooking } from '@/server/services/week';
 import { sendJson } from '@/ui/sendJson';

@@ -2,7 +2,7 @@
 
 import { deg } from '@/formats/heat';
 import { Button } from 'antd';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { Today, TodayVisit } from '@/server/services/today';

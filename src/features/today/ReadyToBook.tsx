@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { barOf, readyWords } from '@/features/ready/readyWords';
 import type { Week } from '@/server/services/week';
 import styles from './Week.module.css';

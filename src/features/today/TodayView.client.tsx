@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { addDays } from '@/core/shared';
 import type { Today, TodayVisit } from '@/server/services/today';
 import type { TodayPots } from '@/server/services/todayPots';

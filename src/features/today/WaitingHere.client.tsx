@@ -1,7 +1,7 @@
 'use client';
 
 import { Button } from 'antd';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useEffect, useState } from 'react';
 import { useBoxesChanged } from '@/features/live/OnEveryPage.client';
 import { isSent, waitingWords } from '@/features/visit/sync/box';
@@ -30,10 +30,7 @@ export function WaitingHere() {
           <li key={`${box.visitId}${isOwn ? '' : '-other'}`}>
             {isSent(box) ? null : (
               <p>
-                <strong>{waitingWords(box)}</strong> of{' '}
-                <Link href={`/visits/${box.visitId}`} prefetch={false}>
-                  {box.who}’s visit
-                </Link>{' '}
+                <strong>{waitingWords(box)}</strong> of <Link href={`/visits/${box.visitId}`}>{box.who}’s visit</Link>{' '}
                 {disputedDocs(box).length > 0
                   ? 'was changed by another tablet too: open it and choose.'
                   : 'waits on this tablet and is sent when the server takes it.'}
@@ -47,9 +44,7 @@ export function WaitingHere() {
                     : `A change of ${box.who}’s visit`}
                 </strong>{' '}
                 {r.count === 1 ? 'was' : 'were'} not taken: {r.why} If it happened, write it into the note of the visit.{' '}
-                <Link href={`/visits/${box.visitId}`} prefetch={false}>
-                  Look at the visit
-                </Link>
+                <Link href={`/visits/${box.visitId}`}>Look at the visit</Link>
                 {isOwn ? <Button onClick={() => void dropRefused(box.visitId, r.id)}>Understood</Button> : null}
               </p>
             ))}

@@ -1,7 +1,7 @@
 'use client';
 
 import { markOf } from '@/ui/marks';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from 'react';
 import { onLive } from '@/features/live/liveEvents';
 import { addDays } from '@/core/shared';

@@ -1,7 +1,7 @@
 'use client';
 
 import { zoneKey } from '@/core/anatomy';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { usePathname } from 'next/navigation';
 import { createContext, useContext, useMemo, useRef, useState, type ReactNode } from 'react';
 import type { BenchZone } from '@/server/services/bench';
@@ -117,7 +117,7 @@ export function BenchFrame({ children }: { readonly children: ReactNode }) {
               href={`${at}/${s}`}
               className={styles.station}
               aria-current={here === s ? 'step' : undefined}
-              prefetch={false}
+
               onClick={(e) => {
                 // a new tab by key or middle button is the browser's
                 if (e.metaKey || e.ctrlKey || e.shiftKey) return;

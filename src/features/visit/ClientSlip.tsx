@@ -1,5 +1,5 @@
 import { sized } from '@/formats/size';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { howMuchFor } from '@/core/agreement';
 import { choiceOf } from './agreed';
 import { CONSENT_CODES } from './consult/verdict';

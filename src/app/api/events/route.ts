@@ -12,11 +12,17 @@ const line = ({ seq, event }: Told): string => `id: ${cursorOf(seq)}\ndata: ${JS
 /** What begins a stream: the server's clock, then what was missed, or that everything is to be looked at anew. */
 function opening(cursor: string | null): string {
   const missed = toldAfter(cursor);
-  const hello = `retry: 1000\nid: ${cursorOf(lastSeq())}\nevent: hello\ndata: ${JSON.stringify({ nowMs: nowMs() })}\n\n`;
-  return hello + (missed === null ? 'event: anew\ndata: {}\n\n' : missed.map(line).join(''));
+  const now = `id: ${cursorOf(lastSeq())}\n`;
+  // one that knows where it stands keeps its own place until it has heard the rest
+  const hello = `retry: 1000\n${cursor === null ? now : ''}event: hello\ndata: ${JSON.stringify({ nowMs: nowMs() })}\n\n`;
+  return hello + (missed === null ? `${now}event: anew\ndata: {}\n\n` : missed.map(line).join(''));
 }
 
-/** Server-sent events: what changed since `Last-Event-ID`, then whatever changes. */
+/** Where a page stands: as the browser says after a break, or as the page says that opens a line. */
+const cursorFrom = (request: Request): string | null =>
+  request.headers.get('last-event-id') ?? new URL(request.url).searchParams.get('after');
+
+/** Server-sent events: what changed since `Last-Event-ID` or `?after=`, then whatever changes. */
 export const { GET, POST, PUT, PATCH, DELETE } = route({
   GET: (request) => {
     const encoder = new TextEncoder();
@@ -24,7 +30,7 @@ export const { GET, POST, PUT, PATCH, DELETE } = route({
     const stream = new ReadableStream<Uint8Array>({
       start: (to) => {
         const send = (text: string): void => to.enqueue(encoder.encode(text));
-        send(opening(request.headers.get('last-event-id')));
+        send(opening(cursorFrom(request)));
         const deaf = listen(
           (told) => send(line(told)),
           () => {

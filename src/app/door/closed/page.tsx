@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { MAYS, mayNotWords, type May } from '@/core/doors';
 import styles from '@/features/door/Door.module.css';
 

@@ -3,7 +3,7 @@
 import { heatSign, withHeat } from '@/formats/heat';
 import { HeatField } from '@/ui/HeatField.client';
 import { Input } from 'antd';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useState } from 'react';
 import { zoneKey } from '@/core/anatomy';
 import {

@@ -2,7 +2,7 @@
 
 import { zoneKey } from '@/core/anatomy';
 import { Button } from 'antd';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useState } from 'react';
 import type { PlanOption, PlanZone } from '@/core/plan';
 import { isStopped } from '@/core/screening';

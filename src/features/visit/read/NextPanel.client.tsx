@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useState } from 'react';
 import { zoneKey } from '@/core/anatomy';
 import { MOST_PASSES } from '@/core/hands';

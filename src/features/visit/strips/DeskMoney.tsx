@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { servicesIn } from '@/core/agreement';
 import { ZONES } from '@/core/anatomy';
 import { marginOf } from '@/core/materials';

@@ -3,7 +3,7 @@
 import { sized, sizedPair } from '@/formats/size';
 import { POSITION_NAMES, positionsOf, zoneKey, type Position } from '@/core/anatomy';
 import { Button, Slider } from 'antd';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useEffect, useMemo, useState } from 'react';
 import { hasBegun } from '@/core/hands';
 import type { Plan, PlanZone } from '@/core/plan';

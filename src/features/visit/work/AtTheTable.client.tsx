@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useEffect, useState } from 'react';
 import { ZONES } from '@/core/anatomy';
 import { bandOf, signalOf, standing } from '@/core/hands';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { readStep, type Plan } from '@/core/plan';
 import { SetSlabs } from './SetSlabs';
 import type { Table } from './useTable';

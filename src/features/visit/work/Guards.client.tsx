@@ -1,7 +1,7 @@
 'use client';
 
 import { Button } from 'antd';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useKeys } from '@/ui/useKeys';
 import { plural } from '@/ui/words';
 import { useBench } from '../BenchContext.client';

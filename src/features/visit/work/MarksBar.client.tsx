@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import type { StripMark } from '@/core/hands';
 import { useSync } from '../BenchContext.client';
 import type { FoundStrip } from './useTable';

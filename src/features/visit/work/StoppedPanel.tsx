@@ -1,5 +1,5 @@
 import { deg } from '@/formats/heat';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import type { ReactNode } from 'react';
 import { SEEN, WATER_MIN, type Aid } from '@/core/hands';
 import { CurtainButton } from '@/ui/Curtain.client';
