@@ -118,10 +118,13 @@ export function extentAlong(region: Region, axis: Vec): readonly [number, number
 export function crossingsAt(region: Region, y: number): number[] {
   const xs: number[] = [];
   for (const ring of region) {
-    for (let i = 0, j = ring.length - 1; i < ring.length; j = i++) {
-      const [xi, yi] = ring[i] as Vec; // i and j run over the ring's own indices
-      const [xj, yj] = ring[j] as Vec;
-      if (yi > y !== yj > y) xs.push(((xj - xi) * (y - yi)) / (yj - yi) + xi);
+    let before = ring.at(-1);
+    for (const here of ring) {
+      // most edges lie wholly above or below: nothing is taken apart for them
+      if (before && here[1] > y !== before[1] > y) {
+        xs.push(((before[0] - here[0]) * (y - here[1])) / (before[1] - here[1]) + here[0]);
+      }
+      before = here;
     }
   }
   return xs.sort((a, b) => a - b);

@@ -48,51 +48,48 @@ export function nodesInside(field: GrowthField, region: Region): Uint8Array {
 
 const PARTING_COSINE = Math.cos((PARTING_DEG * Math.PI) / 180);
 
+/** Stamp of a node that no flood reaches any more: outside, or labelled. */
+const CLOSED = 0x7fffffff;
+
 /**
  * What the floods of one zone share: nodes reached are stamped with the number of the flood, so that nothing is cleared
  * between.
  */
 interface Ground {
   readonly field: GrowthField;
-  readonly inside: Uint8Array;
   readonly stamp: Int32Array;
   readonly queue: Int32Array;
 }
 
 /**
- * Nodes reached from a seed over unlabelled inner nodes within the seed's angle (its cosine), never across a parting;
- * they stand in the queue.
+ * Nodes reached from a seed over open nodes within the seed's angle (its cosine), never across a parting; they stand in
+ * the queue. Written out without functions within: some hundred floods of thousands of nodes make a layout.
  */
-function flood(
-  { field, inside, stamp, queue }: Ground,
-  labels: Int32Array,
-  seed: number,
-  cosine: number,
-  number: number,
-): number {
+function flood({ field, stamp, queue }: Ground, seed: number, cosine: number, number: number): number {
   const d = field.direction;
   const { columns } = field;
+  const last = stamp.length;
   const [sx, sy] = [d[2 * seed] as number, d[2 * seed + 1] as number]; // nodes of this field, here and below
-  let [node, nx, ny, length] = [seed, sx, sy, 1];
-  const visit = (next: number): void => {
-    if (stamp[next] === number || inside[next] === 0 || labels[next] !== UNSEEN) return;
-    const x = d[2 * next] as number;
-    const y = d[2 * next + 1] as number;
-    if (x * sx + y * sy < cosine || x * nx + y * ny < PARTING_COSINE) return;
-    stamp[next] = number;
-    queue[length++] = next;
-  };
+  let length = 1;
   queue[0] = seed;
   stamp[seed] = number;
   for (let head = 0; head < length; head++) {
-    node = queue[head] as number; // head < length
-    nx = d[2 * node] as number;
-    ny = d[2 * node + 1] as number;
+    const node = queue[head] as number; // head < length
+    const nx = d[2 * node] as number;
+    const ny = d[2 * node + 1] as number;
     const i = node % columns;
-    if (i > 0) visit(node - 1);
-    if (i + 1 < columns) visit(node + 1);
-    if (node >= columns) visit(node - columns);
-    if (node + columns < inside.length) visit(node + columns);
+    for (let side = 0; side < 4; side++) {
+      let next = node + columns;
+      if (side === 0) next = i > 0 ? node - 1 : last;
+      else if (side === 1) next = i + 1 < columns ? node + 1 : last;
+      else if (side === 2) next = node >= columns ? node - columns : last;
+      if (next >= last || (stamp[next] as number) >= number) continue;
+      const x = d[2 * next] as number;
+      const y = d[2 * next + 1] as number;
+      if (x * sx + y * sy < cosine || x * nx + y * ny < PARTING_COSINE) continue;
+      stamp[next] = number;
+      queue[length++] = next;
+    }
   }
   return length;
 }
@@ -152,7 +149,7 @@ function flooded(field: GrowthField, inside: Uint8Array, floodDeg: number): Cell
   const cosine = Math.cos((floodDeg * Math.PI) / 180);
   const open = Array.from(inside.keys()).filter((node) => inside[node]);
   const stride = Math.max(1, Math.floor(open.length / 160));
-  const ground: Ground = { field, inside, stamp: new Int32Array(n), queue: new Int32Array(n) };
+  const ground: Ground = { field, stamp: Int32Array.from(inside, (v) => (v ? 0 : CLOSED)), queue: new Int32Array(n) };
   const sectors = sectorsOf(field);
   const reach = Math.ceil(floodDeg / SECTOR_DEG) + 1;
   let [count, floods] = [0, 0];
@@ -176,12 +173,16 @@ function flooded(field: GrowthField, inside: Uint8Array, floodDeg: number): Cell
     for (const { seed, hope } of hopes) {
       if (hope < best.length) break;
       if (hope === best.length && seed > best.seed) continue;
-      const length = flood(ground, labels, seed, cosine, ++floods);
+      const length = flood(ground, seed, cosine, ++floods);
       if (length > best.length || (length === best.length && seed < best.seed)) best = { seed, length };
       if (best.length === left.length) break;
     }
-    const length = flood(ground, labels, best.seed, cosine, ++floods);
-    for (let k = 0; k < length; k++) labels[ground.queue[k] as number] = count; // k < length
+    const length = flood(ground, best.seed, cosine, ++floods);
+    for (let k = 0; k < length; k++) {
+      const node = ground.queue[k] as number; // k < length
+      labels[node] = count;
+      ground.stamp[node] = CLOSED;
+    }
     count++;
   }
   return { labels, count };

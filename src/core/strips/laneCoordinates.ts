@@ -60,15 +60,21 @@ function graphOf({ columns }: GrowthField, labels: Int32Array, label: number): C
  */
 function solve({ left, right, above, below }: CellGraph, source: Float64Array, x: Float64Array): void {
   const n = x.length;
-  const apply = (v: Float64Array, out: Float64Array): void => {
+  /** Writes the operator on v, and gives v · that. */
+  const apply = (v: Float64Array, out: Float64Array): number => {
+    let sum = 0;
     for (let i = 0; i < n; i++) {
-      out[i] =
-        4 * (v[i] as number) -
+      const own = v[i] as number; // i < n
+      const made =
+        4 * own -
         (v[left[i] as number] as number) -
         (v[right[i] as number] as number) -
         (v[above[i] as number] as number) -
         (v[below[i] as number] as number);
-    } // i < n
+      out[i] = made;
+      sum += own * made;
+    }
+    return sum;
   };
   const r = new Float64Array(n);
   const q = new Float64Array(n);
@@ -82,9 +88,7 @@ function solve({ left, right, above, below }: CellGraph, source: Float64Array, x
   const p = Float64Array.from(r);
   const enough = Math.max(RESIDUAL ** 2 * rr, 1e-18 * n);
   for (let step = 0; step < MOST_STEPS && rr > enough; step++) {
-    apply(p, q);
-    let pq = 0;
-    for (let i = 0; i < n; i++) pq += (p[i] as number) * (q[i] as number);
+    const pq = apply(p, q);
     if (pq <= 0) return;
     const alpha = rr / pq;
     let next = 0;

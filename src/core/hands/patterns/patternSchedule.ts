@@ -3,10 +3,12 @@
 
 import { scheduleInOrder } from '../fixedOrder';
 import { roughEndS } from '../roughEnd';
-import { type TableState } from '../state';
-import type { HandsInput } from '../types';
+import { opsOf, type TableState } from '../state';
+import type { HandsInput, Op } from '../types';
+import { holdsNextFree, nextFreeOrder, type LooksFirst, type SideList } from './nextFree';
 import { patternOrders, PATTERNS, type PatternName } from './orders';
-import type { Place } from './places';
+import { levelLists } from './levels';
+import type { Place, Wanting } from './places';
 
 /**
  * An end may be later than the best order's by the larger of these before a less simple one is taken: share and
@@ -24,7 +26,7 @@ const MORE_IF_NEAR = 3;
 const NEAR_SHARE = 1.06;
 
 /** How the sides of a pair are combined. */
-export type SidesBy = 'one-then-other' | 'turns' | 'two-and-two' | 'one-behind';
+export type SidesBy = 'one-then-other' | 'turns' | 'two-and-two' | 'one-behind' | 'as-free' | 'one-leads';
 
 /** That as a sentence at the table. */
 export const SIDES_WORDS: Readonly<Record<SidesBy, string>> = {
@@ -32,6 +34,8 @@ export const SIDES_WORDS: Readonly<Record<SidesBy, string>> = {
   turns: 'Both sides in turn, strip by strip.',
   'two-and-two': 'Both sides in turn, two by two.',
   'one-behind': 'Both sides in turn, the other a strip later.',
+  'as-free': 'Over to the other side while nothing is free on this one.',
+  'one-leads': 'One side leads; the other while nothing is free there.',
 };
 
 /** One sheet: its strips as indices of the task's jobs, in the order of its own numbers. */
@@ -51,6 +55,8 @@ interface Candidate {
   readonly name: PatternName;
   readonly sides: SidesBy | null;
   readonly order: readonly number[];
+  /** Whether a schedule of it is what its sentence says; absent = always. */
+  readonly holds?: (ops: readonly Op[]) => boolean;
 }
 
 /** So many of one side, then as many of the other, in turn. */
@@ -86,15 +92,59 @@ function needsOn(input: HandsInput, sheet: PatternSheet): readonly (readonly num
 
 const NOWHERE: Place = { at: [0, 0], pull: [0, -1], lengthCm: 1 };
 
+const wantingOf = (input: HandsInput, sheet: PatternSheet): readonly Wanting[] =>
+  needsOn(input, sheet).map((needs, k) => ({ place: sheet.places[k] ?? NOWHERE, needs }));
+
 /** The orders of one sheet, as jobs. */
 function ordersOf(input: HandsInput, sheet: PatternSheet, name: PatternName): readonly (readonly number[])[] {
-  const strips = needsOn(input, sheet).map((needs, k) => ({ place: sheet.places[k] ?? NOWHERE, needs }));
-  return patternOrders(strips, [name]).map(({ order }) => order.map((k) => sheet.jobs[k] ?? 0));
+  return patternOrders(wantingOf(input, sheet), [name]).map(({ order }) => order.map((k) => sheet.jobs[k] ?? 0));
 }
 
 /** The same strips in the same numbers, each behind the same others. */
 const areAlike = (input: HandsInput, a: PatternSheet, b: PatternSheet): boolean =>
   JSON.stringify(needsOn(input, a)) === JSON.stringify(needsOn(input, b));
+
+/** Strips that come off at once leave nothing to pass over; the fewest on the skin that do. */
+const PASSES_OVER = 2;
+/** Where the next free strip of a pair is looked for, and what that is called. */
+const FREE_SIDES: readonly (readonly [SidesBy, LooksFirst])[] = [
+  ['as-free', 'here'],
+  ['one-leads', 'one-side'],
+  ['turns', 'across'],
+];
+const ONE_BY_ONE: typeof FREE_SIDES = [['one-then-other', 'one-side']];
+
+/** The lists in which the eye looks for the next free strip, as jobs. */
+const listsOf = (input: HandsInput, sheet: PatternSheet): readonly SideList[] =>
+  levelLists(wantingOf(input, sheet)).map(({ order, heights }) => ({
+    jobs: order.map((k) => sheet.jobs[k] ?? 0),
+    heights,
+  }));
+
+/** Of every list of levels the order in which what is not free is passed over, for two strips on the skin and more. */
+function freeCandidates(
+  input: HandsInput,
+  sheets: readonly PatternSheet[],
+  oneSideFirst: boolean,
+): readonly Candidate[] {
+  const [first, second] = sheets;
+  if (!first || input.jobs.every((j) => j.setMinS === 0)) return [];
+  const alike = second !== undefined && areAlike(input, first, second);
+  const place = new Map(first.jobs.map((job, k) => [job, k]));
+  const own = second && !alike ? listsOf(input, second) : [];
+  const mostOn = Array.from({ length: Math.max(0, input.maxOnSkin - PASSES_OVER + 1) }, (_, k) => k + PASSES_OVER);
+  return listsOf(input, first).flatMap((a, k) => {
+    const mirrored = { ...a, jobs: a.jobs.map((job) => second?.jobs[place.get(job) ?? 0] ?? 0) };
+    const sides = second ? [a, alike ? mirrored : (own[k] ?? own[0] ?? mirrored)] : [a];
+    const holds = (ops: readonly Op[]): boolean => holdsNextFree({ input, sides, alike }, ops);
+    return mostOn.flatMap((most) =>
+      (second && !oneSideFirst ? FREE_SIDES : ONE_BY_ONE).flatMap(([by, looksFirst]): readonly Candidate[] => {
+        const order = nextFreeOrder({ input, sides, alike, most, first: looksFirst });
+        return order ? [{ name: 'next-free', sides: second ? by : null, order, holds }] : [];
+      }),
+    );
+  });
+}
 
 /** Orders of one sheet, or of a pair: alike where both sides are, else each side by its own strips. */
 function candidates(
@@ -126,9 +176,11 @@ export function patternSchedule(
   sheets: readonly PatternSheet[],
   { oneSideFirst = false }: { readonly oneSideFirst?: boolean } = {},
 ): Patterned | null {
-  const rough = PATTERNS.flatMap((name) =>
-    candidates(input, sheets, name, oneSideFirst).map((c) => ({ ...c, roughS: roughEndS(input, c.order) })),
+  const listed = PATTERNS.flatMap((name) =>
+    name === 'next-free' ? freeCandidates(input, sheets, oneSideFirst) : candidates(input, sheets, name, oneSideFirst),
   );
+  // what passes over nothing is rows again
+  const rough = eachOnce(listed).map((c) => ({ ...c, roughS: roughEndS(input, c.order) }));
   const best = new Map<PatternName, Patterned>();
   let earliest = Infinity;
   // the likeliest first: what ends later than the best by more than is allowed is given up early
@@ -136,7 +188,7 @@ export function patternSchedule(
     const end = scheduleInOrder(input, c.order, {
       beatS: Math.min(best.get(c.name)?.end.nowS ?? Infinity, latestOf(earliest, HARDER_LATER) + 1),
     });
-    if (!end) continue;
+    if (!end || c.holds?.(opsOf(end)) === false) continue;
     best.set(c.name, { name: c.name, sides: c.sides, order: c.order, end });
     earliest = Math.min(earliest, end.nowS);
   }
@@ -146,6 +198,17 @@ export function patternSchedule(
   return plainS <= latestOf(earliest, HARDER_LATER)
     ? (plain.find((p) => p.end.nowS <= latestOf(plainS, PLAIN_LATER)) ?? null)
     : (all.find((p) => HARDER.includes(p.name) && p.end.nowS <= latestOf(earliest, PLAIN_LATER)) ?? null);
+}
+
+/** Every order once, under its simplest name. */
+function eachOnce(listed: readonly Candidate[]): readonly Candidate[] {
+  const known = new Set<string>();
+  return listed.filter(({ order }) => {
+    const key = order.join();
+    const isNew = !known.has(key);
+    known.add(key);
+    return isNew;
+  });
 }
 
 const latestOf = (earliestS: number, { share, s }: typeof PLAIN_LATER): number =>
