@@ -5,6 +5,7 @@ import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { enginesHash } from './enginesHash.mjs';
 
 export const root = dirname(dirname(fileURLToPath(import.meta.url)));
 process.chdir(root);
@@ -74,7 +75,10 @@ export function stylesIfChanged() {
   writeFileSync(stamp, wanted);
 }
 
-/** Builds where the content of a source differs from that of the last build. */
+/**
+ * Builds where the content of a source differs from that of the last build.
+ * @returns {string} hash of the engines that are built in (`enginesHash`)
+ */
 export function buildIfChanged() {
   stylesIfChanged();
   const hash = createHash('sha256');
@@ -88,13 +92,19 @@ export function buildIfChanged() {
   ].sort();
   for (const file of sources) hash.update(file).update(readFileSync(file));
   const wanted = hash.digest('hex');
-  const stamp = join('.next', 'strickle-build');
-  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted && existsSync(join('.next', 'BUILD_ID'))) return;
-  console.log('Building …');
-  must('Building', process.execPath, [join('node_modules', 'next', 'dist', 'bin', 'next'), 'build']);
-  buildThreads();
+  const [stamp, engines] = [join('.next', 'strickle-build'), join('.next', 'strickle-engines')];
+  const isBuilt = existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted && existsSync(join('.next', 'BUILD_ID'));
+  // the sources are those of the build: so are its engines
+  if (isBuilt && existsSync(engines)) return readFileSync(engines, 'utf8');
+  if (!isBuilt) {
+    console.log('Building …');
+    must('Building', process.execPath, [join('node_modules', 'next', 'dist', 'bin', 'next'), 'build']);
+    buildThreads();
+  }
   mkdirSync('.next', { recursive: true });
+  writeFileSync(engines, enginesHash(join('src', 'core')));
   writeFileSync(stamp, wanted);
+  return readFileSync(engines, 'utf8');
 }
 
 /** Threads as one file each: a thread of the server loads no sources. */

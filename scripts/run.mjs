@@ -28,8 +28,7 @@ if (isLan) env.STRICKLE_LAN = 'on';
 
 installMissing();
 if (mode === 'dev') stylesIfChanged();
-else buildIfChanged();
-env.STRICKLE_ENGINES = enginesHash(join(root, 'src', 'core'));
+env.STRICKLE_ENGINES = mode === 'dev' ? enginesHash(join(root, 'src', 'core')) : buildIfChanged();
 if (mode === 'test-server') for (const end of ['', '-wal', '-shm']) rmSync(env.STRICKLE_DB + end, { force: true });
 const isDemo = mode !== 'start';
 // the loader is needed on the first start only: a studio that is there is opened by the server, which refuses what must

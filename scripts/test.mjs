@@ -5,7 +5,6 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { enginesHash } from './enginesHash.mjs';
 import { buildIfChanged, chromiumMissing, installBeside, root } from './ready.mjs';
 
 // the checks look at sources only: they run while the database driver compiles
@@ -68,11 +67,11 @@ function count(name, file, read, command, args) {
 }
 
 /** The invented studio, loaded once for all servers of the browser tests. @returns its file */
-function demoStudio() {
+function demoStudio(engines) {
   const file = join(root, 'test-results', 'demo-studio.sqlite');
   for (const end of ['', '-wal', '-shm']) rmSync(file + end, { force: true });
   const env = { ...process.env, NODE_ENV: 'production', STRICKLE_DB: file, STRICKLE_DEMO_SENSOR: 'off' };
-  env.STRICKLE_ENGINES = enginesHash(join(root, 'src', 'core'));
+  env.STRICKLE_ENGINES = engines;
   const load = ['--import', 'tsx', '--conditions=react-server', join('scripts', 'loadDemo.ts'), '--demo'];
   if (spawnSync(process.execPath, load, { stdio: 'inherit', env }).status === 0) return file;
   failed++;
@@ -81,10 +80,10 @@ function demoStudio() {
 }
 
 /** The browser tests in two parts side by side, each on a server and data of its own: they wait more than they work. */
-async function browserTests() {
+async function browserTests(engines) {
   const read = (r) => ({ passed: r.stats.expected, failed: r.stats.unexpected + r.stats.flaky + r.stats.skipped });
   console.log('\n== browser tests');
-  const demo = demoStudio();
+  const demo = demoStudio(engines);
   await Promise.all(
     ['one', 'two'].map(async (part) => {
       const file = `test-results/browser-${part}.json`;
@@ -116,10 +115,10 @@ count(
   ['run', '--reporter=default', '--reporter=json', '--outputFile.json=test-results/unit.json'],
 );
 console.log('\n== build');
-buildIfChanged();
+const engines = buildIfChanged();
 passed++;
 await checks([['script budget', process.execPath, [join('scripts', 'budget.mjs')]]]);
-await browserTests();
+await browserTests(engines);
 
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);
