@@ -35,4 +35,19 @@ describe('lists by levels', () => {
     const height = new Map(lists[0]?.order.map((i, k) => [i, lists[0]?.heights[k]]));
     expect([0, 1, 2, 3].map((i) => height.get(i))).toEqual([0, 1, 0, 1]);
   });
+
+  it('count heights in strips of the usual length, not of the longest or the first', () => {
+    const lists = levelLists([strip(0, 0, { lengthCm: 12 }), strip(0, -6), strip(0, -12, { lengthCm: 3 })]);
+    expect(lists[0]?.heights).toEqual([0, 1, 2]);
+  });
+
+  it('see rows by what must be off before on small ground only', () => {
+    // a tall stack whose lowest strip has its tab on the one above: by needs the second comes first
+    const stack = (count: number): readonly Wanting[] =>
+      Array.from({ length: count }, (_, i) => ({ ...strip(0, -6 * i), needs: i === 0 ? [1] : [] }));
+    const startsAt = (count: number): ReadonlySet<number | undefined> =>
+      new Set(levelLists(stack(count)).map((l) => l.order[0]));
+    expect(startsAt(14).has(1)).toBe(true);
+    expect([...startsAt(15)]).toEqual([0]);
+  });
 });
