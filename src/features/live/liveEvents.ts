@@ -21,9 +21,11 @@ interface Said {
 /** The last thing that this page knows of: first what had been told before it was made. */
 let heard: string | null = null;
 
-function hear({ event, serverMs, id }: Said): void {
+function hear({ event, serverMs, ...said }: Said): void {
   if (serverMs !== null) heardServerTime(serverMs);
   if (!event) return;
+  // a page of before an update says none
+  const id = (said as Partial<Said>).id ?? null;
   // one that came between the making of this page and its first listening, while another page held the line
   const missed = id !== null && event.kind !== 'anew' && isGap(heard, id, event.kind !== 'pots');
   if (id !== null) heard = later(heard, id);

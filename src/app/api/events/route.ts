@@ -14,7 +14,8 @@ function opening(cursor: string | null): string {
   const missed = toldAfter(cursor);
   const now = `id: ${cursorOf(lastSeq())}\n`;
   // one that knows where it stands keeps its own place until it has heard the rest
-  const hello = `retry: 1000\n${cursor === null ? now : ''}event: hello\ndata: ${JSON.stringify({ nowMs: nowMs() })}\n\n`;
+  const clock = JSON.stringify({ nowMs: nowMs() });
+  const hello = `retry: 1000\n${cursor === null ? now : ''}event: hello\ndata: ${clock}\n\n`;
   return hello + (missed === null ? `${now}event: anew\ndata: {}\n\n` : missed.map(line).join(''));
 }
 

@@ -105,7 +105,7 @@ describe('the next free strip', () => {
 
   it('tells a schedule that passes over what was free', () => {
     const input = { jobs: row(), maxOnSkin: 3, walkS: 6 };
-    const walk = { input, sides: [list(0, 1, 2, 3)], alike: false };
+    const walk = { input, sides: [list(0, 1, 2, 3)], alike: false, first };
     const opsIn = (order: readonly number[]) => {
       const end = scheduleInOrder(input, order);
       return end ? opsOf(end) : [];
@@ -117,7 +117,7 @@ describe('the next free strip', () => {
 
   it('judges a pair by the side that goes ahead: the other one follows it', () => {
     const jobs = [...row('left'), ...row('right', 4)];
-    const walk = { input: { jobs, maxOnSkin: 4, walkS: 6 }, sides: [list(0, 1, 2, 3), list(4, 5, 6, 7)] };
+    const walk = { input: { jobs, maxOnSkin: 4, walkS: 6 }, sides: [list(0, 1, 2, 3), list(4, 5, 6, 7)], first };
     const opsOfLays = (order: readonly number[]) =>
       order.map((of) => ({ kind: 'lay' as const, job: of, startS: 0, endS: 0, walkS: 0, poseS: 0 }));
     // the left has gone 0, 2; on the right 4 and then 6 follow, though 5 comes before 6 in the list
@@ -125,16 +125,23 @@ describe('the next free strip', () => {
     // the left passes over 0, which was free
     expect(holdsNextFree({ ...walk, alike: true }, opsOfLays([1, 3]))).toBe(false);
     expect(holdsNextFree({ ...walk, alike: false }, opsOfLays([0, 6]))).toBe(false);
+    // over to the other side while 2 was free here: that is what going across says, and no other
+    expect(holdsNextFree({ ...walk, alike: true }, opsOfLays([0, 4]))).toBe(false);
+    expect(holdsNextFree({ ...walk, alike: true, first: 'across' }, opsOfLays([0, 4]))).toBe(true);
   });
 
   it('waits for no strip whose tab still lies on hair, and is not held to one', () => {
-    const jobs = [job('0', { needs: [1] }), job('1'), job('2', { after: [0] })];
-    const walk = { input: { jobs, maxOnSkin: 3, walkS: 6 }, sides: [list(0, 1, 2)], alike: false };
+    const jobs = [job('0', { needs: [1] }), job('1'), job('2')];
+    const walk = { input: { jobs, maxOnSkin: 3, walkS: 6 }, sides: [list(0, 1, 2)], alike: false, first };
     const op = (kind: 'lay' | 'pull', of: number) => ({ kind, job: of, startS: 0, endS: 0, walkS: 0, poseS: 0 });
     expect(holdsNextFree(walk, [op('lay', 1), op('pull', 1), op('lay', 0), op('lay', 2)])).toBe(true);
     // 1 is off, so 0 might have been laid before 2
     expect(holdsNextFree(walk, [op('lay', 1), op('pull', 1), op('lay', 2)])).toBe(false);
     // while 1 lies 0 may not
     expect(holdsNextFree(walk, [op('lay', 1), op('lay', 2)])).toBe(true);
+    // nor before what is of an earlier course
+    const courses = { ...walk, input: { ...walk.input, jobs: [job('0', { after: [1] }), job('1'), job('2')] } };
+    expect(holdsNextFree(courses, [op('lay', 1), op('lay', 0), op('lay', 2)])).toBe(true);
+    expect(holdsNextFree(courses, [op('lay', 2)])).toBe(false);
   });
 });

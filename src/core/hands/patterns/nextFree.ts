@@ -29,7 +29,7 @@ interface Walk {
 }
 
 /** Sides in the order in which they are looked at; `standing` is null before the first strip. */
-function lookedAt({ sides, first }: Walk, standing: number | null): readonly number[] {
+function lookedAt({ sides, first }: Pick<Walk, 'sides' | 'first'>, standing: number | null): readonly number[] {
   if (sides.length === 1) return [0];
   const here = standing ?? 0;
   const begin = { here, 'one-side': 0, across: standing === null ? 0 : 1 - here }[first];
@@ -39,7 +39,7 @@ function lookedAt({ sides, first }: Walk, standing: number | null): readonly num
 /** How far each side has come: places of its list, in the order of laying. */
 type Taken = readonly number[][];
 
-/** Places of a side that are looked at: what is not laid, up to a little more than a strip above the lowest. */
+/** Places of a side that are looked at: what is not laid and lies no further ahead of the lowest of them. */
 function inSight({ jobs, heights }: SideList, isLaid: (place: number) => boolean): readonly number[] {
   const open = jobs.map((_, k) => k).filter((k) => !isLaid(k));
   const lowest = Math.min(...open.map((k) => heights[k] ?? 0));
@@ -47,14 +47,19 @@ function inSight({ jobs, heights }: SideList, isLaid: (place: number) => boolean
 }
 
 /** The place that comes next on a side: as the other side has gone before it, else the first that may be laid. */
-function nextOn(walk: Walk, table: TableState, taken: Taken, side: number): number | null {
-  const list = walk.sides[side];
+function nextOn(
+  { sides, alike }: Pick<Walk, 'sides' | 'alike'>,
+  taken: Taken,
+  side: number,
+  mayLay: (job: number) => boolean,
+): number | null {
+  const list = sides[side];
   const own = taken[side] ?? [];
   if (!list || own.length === list.jobs.length) return null;
-  const mayLay = (place: number): boolean => canLay(table, walk.input, list.jobs[place] ?? -1, walk.most);
-  const led = walk.alike ? taken[1 - side]?.[own.length] : undefined;
-  if (led !== undefined) return mayLay(led) ? led : null;
-  return inSight(list, (k) => own.includes(k)).find(mayLay) ?? null;
+  const isFree = (place: number): boolean => mayLay(list.jobs[place] ?? -1);
+  const led = alike ? taken[1 - side]?.[own.length] : undefined;
+  if (led !== undefined) return isFree(led) ? led : null;
+  return inSight(list, (k) => own.includes(k)).find(isFree) ?? null;
 }
 
 interface Lay {
@@ -65,8 +70,9 @@ interface Lay {
 
 /** The next free strip of the side that is looked at first, else of the other. Null where none is free in time. */
 function nextLay(walk: Walk, table: TableState, taken: Taken, standing: number | null): Lay | null {
+  const mayLay = (job: number): boolean => canLay(table, walk.input, job, walk.most);
   for (const side of lookedAt(walk, standing)) {
-    const place = nextOn(walk, table, taken, side);
+    const place = nextOn(walk, taken, side, mayLay);
     const job = place === null ? undefined : walk.sides[side]?.jobs[place];
     if (place === null || job === undefined) continue;
     const made = step(table, walk.input, job);
@@ -109,10 +115,15 @@ export function nextFreeOrder(walk: Walk): readonly number[] | null {
   return order;
 }
 
-/** Whether a schedule holds to its own sentence: no strip was passed over that might have been laid then. */
-export function holdsNextFree({ input, sides, alike }: Omit<Walk, 'most' | 'first'>, ops: readonly Op[]): boolean {
+/**
+ * Whether a schedule holds to its own sentence: at every lay nothing that comes before it in the list, or on the side
+ * that is looked at first, might have been laid.
+ */
+export function holdsNextFree(walk: Omit<Walk, 'most'>, ops: readonly Op[]): boolean {
+  const { input, sides } = walk;
   const [on, off, laid] = [new Set<number>(), new Set<number>(), new Set<number>()];
-  const taken = sides.map(() => 0);
+  const taken: number[][] = sides.map(() => []);
+  let standing: number | null = null;
   const mayLay = (job: number): boolean => {
     const { needs = [], after = [], touches = [] } = input.jobs[job] ?? {};
     return needs.every((n) => off.has(n)) && after.every((n) => laid.has(n)) && !touches.some((t) => on.has(t));
@@ -123,15 +134,15 @@ export function holdsNextFree({ input, sides, alike }: Omit<Walk, 'most' | 'firs
       off.add(op.job);
     }
     if (op.kind !== 'lay') return true;
+    const free = lookedAt(walk, standing)
+      .map((side) => ({ side, place: nextOn(walk, taken, side, mayLay) }))
+      .find(({ place }) => place !== null);
     const side = sides.findIndex((one) => one.jobs.includes(op.job));
-    const list = sides[side] ?? { jobs: [], heights: [] };
-    const leads = !alike || (taken[side] ?? 0) >= Math.max(...taken);
-    const seen = inSight(list, (k) => laid.has(list.jobs[k] ?? -1)).map((k) => list.jobs[k] ?? -1);
-    const at = seen.indexOf(op.job);
-    const holds = !leads || (at >= 0 && !seen.slice(0, at).some(mayLay));
-    taken[side] = (taken[side] ?? 0) + 1;
+    const place = sides[side]?.jobs.indexOf(op.job) ?? -1;
+    taken[side]?.push(place);
+    standing = side;
     laid.add(op.job);
     on.add(op.job);
-    return holds;
+    return free?.side === side && free.place === place;
   });
 }

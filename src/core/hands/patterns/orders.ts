@@ -25,7 +25,7 @@ export const PATTERN_WORDS: Readonly<Record<PatternName, string>> = {
   patches: 'Patch by patch from the tab end: spread, then take up cloth by cloth.',
   rows: 'From the tab end, row by row, one beside the other.',
   'every-other': 'From the tab end, in each row every other strip, then those between.',
-  'next-free': 'From the tab end, row by row; what touches wax that lies waits until that is off.',
+  'next-free': 'From the tab end, row by row; what touches wax that lies waits.',
   'every-other-lane': 'From the tab end, every other lane to the far end, then the lanes between.',
   'lead-follow': 'From the tab end, every other lane leads; those between follow.',
   checkerboard: 'Middle of one part and the corners of the other, then the rest.',

@@ -34,8 +34,8 @@ export const SIDES_WORDS: Readonly<Record<SidesBy, string>> = {
   turns: 'Both sides in turn, strip by strip.',
   'two-and-two': 'Both sides in turn, two by two.',
   'one-behind': 'Both sides in turn, the other a strip later.',
-  'as-free': 'Over to the other side while nothing is free on this one.',
-  'one-leads': 'One side leads; the other while nothing is free there.',
+  'as-free': 'Nothing free: the other side.',
+  'one-leads': 'One side leads; nothing free there: the other.',
 };
 
 /** One sheet: its strips as indices of the task's jobs, in the order of its own numbers. */
@@ -136,10 +136,10 @@ function freeCandidates(
   return listsOf(input, first).flatMap((a, k) => {
     const mirrored = { ...a, jobs: a.jobs.map((job) => second?.jobs[place.get(job) ?? 0] ?? 0) };
     const sides = second ? [a, alike ? mirrored : (own[k] ?? own[0] ?? mirrored)] : [a];
-    const holds = (ops: readonly Op[]): boolean => holdsNextFree({ input, sides, alike }, ops);
     return mostOn.flatMap((most) =>
       (second && !oneSideFirst ? FREE_SIDES : ONE_BY_ONE).flatMap(([by, looksFirst]): readonly Candidate[] => {
         const order = nextFreeOrder({ input, sides, alike, most, first: looksFirst });
+        const holds = (ops: readonly Op[]): boolean => holdsNextFree({ input, sides, alike, first: looksFirst }, ops);
         return order ? [{ name: 'next-free', sides: second ? by : null, order, holds }] : [];
       }),
     );
