@@ -2,7 +2,7 @@
 // docs/strips.md, writes its plot and names those that cost more than is asked: `node --import tsx
 // scripts/patternStudy.ts`
 
-import { ONE_SIDE_FIRST, sidesOf, ZONE_IDS, ZONES, type ZoneId } from '../src/core/anatomy';
+import { ONE_SIDE_FIRST, sidesOf, TWO_HALVES, ZONE_IDS, ZONES, type ZoneId } from '../src/core/anatomy';
 import { patternSchedule, scheduleHands } from '../src/core/hands';
 import { planMemory } from '../src/core/plan/planMemory';
 import { placesOf } from '../src/core/plan/stripPlaces';
@@ -63,7 +63,10 @@ function study(id: ZoneId, { product: wanted, way, setS }: Worked, level: HandLe
   const input = { jobs: joinJobs(sides).map((j) => ({ ...j, pose: null })), maxOnSkin: ON_SKIN[level], walkS: 6 };
   const before = (k: number): number => sides.slice(0, k).reduce((n, s) => n + s.jobs.length, 0);
   const sheets = sides.map((s, k) => ({ jobs: s.jobs.map((_, n) => before(k) + n), places: s.places }));
-  const pattern = patternSchedule(input, sheets, { oneSideFirst: ONE_SIDE_FIRST.includes(id) });
+  const pattern = patternSchedule(input, sheets, {
+    oneSideFirst: ONE_SIDE_FIRST.includes(id),
+    halved: TWO_HALVES.includes(id),
+  });
   return {
     what: `${id} ${wanted} ${level}`,
     family: product.family,

@@ -28,6 +28,9 @@ const COURSES: Readonly<Partial<Record<ZoneId, Course>>> = {
  */
 export const ONE_SIDE_FIRST: readonly ZoneId[] = ['brow'];
 
+/** Zones of two halves with a fold or a cleft between them: wax never bridges it (common practice, no source). */
+export const TWO_HALVES: readonly ZoneId[] = ['front-complete', 'buttock-crease'];
+
 /**
  * The course of a place on the zone's sheet: all of a lower one is laid before any of a higher one.
  * @param at in shares of the sheet's width and height

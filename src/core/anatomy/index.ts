@@ -12,7 +12,7 @@ export type { BodyRound } from './bodyRound';
 export { REGION_OF, REGION_PERCENT, regionCm2, shareOfRegion } from './regions';
 export { SUBDIVISIONS, subdivisionAt } from './subdivisions';
 export type { Subdivision } from './subdivisions';
-export { courseAt, ONE_SIDE_FIRST } from './course';
+export { courseAt, ONE_SIDE_FIRST, TWO_HALVES } from './course';
 export { POSITIONS, POSITION_NAMES, poseKey, poseWords, positionsOf, turnOf } from './positions';
 export type { Position } from './positions';
 export { BROW_EDGE, BROW_POINTS, BROW_SPINE, browSpineAt, LID, UPPER_BROW_POINTS } from './browSheet';

@@ -1,12 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import type { Side } from '../anatomy';
 import type { StripJob } from '../hands';
-import type { Way } from '../products';
+import { SHIPPED_PRODUCTS, type Way } from '../products';
 import type { HandLevel } from '../strips';
 import { planVisit } from './planVisit';
 import { liveGroups } from './liveGroups';
+import { planMemory } from './planMemory';
 import { layS, pullS, stripJobs } from './stripJobs';
+import { placesOf } from './stripPlaces';
 import { CHANGE_S, visitSchedule, type VisitLimits, type VisitZone } from './visitSchedule';
+import { prepareZone } from './zoneWork';
 
 const jobs = (prefix: string, n: number, side: StripJob['side'] = null): readonly StripJob[] =>
   Array.from({ length: n }, (_, i): StripJob => ({
@@ -47,6 +50,36 @@ describe('visitSchedule', () => {
     expect(made.rounds.map((g) => g.product)).toEqual(['film-hard', 'soft']);
     expect(made.rounds[0]?.strips).toHaveLength(5);
     expect(made.lowerBoundS).toBeLessThanOrEqual(made.endS);
+  });
+  it('takes a front of slow wax half by half in turn: a middle line is seen, as the sides of a pair are', () => {
+    const product = SHIPPED_PRODUCTS.find((p) => p.id === 'cream-hard');
+    const hair = { lengthMm: 8, coarseness: 4, density: 3 };
+    const asked = { zone: 'front-complete', side: 'middle', hair } as const;
+    const work = prepareZone(asked, 0, { consent: true }, 'expert', planMemory());
+    if (!work.ok || !product) throw new Error('the case is good');
+    const { strips } = work.value.layout(product, 'with');
+    const slow: VisitZone = {
+      ...{ zone: 'front-complete', side: 'middle', product: 'cream-hard', stage: 0 },
+      jobs: stripJobs({
+        ...{
+          strips,
+          side: 'middle',
+          manner: 'tab',
+          coats: 1,
+          rest: null,
+          setS: { min: 38, max: 140 },
+          level: 'expert',
+        },
+        ...{ face: false, zone: 'front-complete', family: 'hard', coarseness: 4, spread: false, pressS: 3 },
+      }),
+      places: placesOf(strips, { ...asked, sheet: work.value.sheet, spread: false }),
+    };
+    const made = visitSchedule([slow], limits(4));
+    expect(made.rounds[0]?.parts[0]?.pattern).toBe('halves');
+    // the same strips without a line between them
+    const unseen = visitSchedule([{ ...slow, zone: 'abdomen' }], limits(4));
+    expect(unseen.rounds[0]?.parts[0]?.pattern).not.toBe('halves');
+    expect(made.endS).toBeLessThan(unseen.endS);
   });
   it('works zones of any size in one round, the next begun while the last strips of the one before set', () => {
     const pair = (id: VisitZone['zone'], n: number, p: string): readonly VisitZone[] => [

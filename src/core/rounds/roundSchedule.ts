@@ -3,7 +3,7 @@
 // that the next zone is begun while the last strips of the one before set.
 
 import type { Side, ZoneId } from '../anatomy';
-import { ONE_SIDE_FIRST, poseKey } from '../anatomy';
+import { ONE_SIDE_FIRST, poseKey, TWO_HALVES } from '../anatomy';
 import {
   tableAfter,
   inCourses,
@@ -109,7 +109,10 @@ function patternOf(zones: readonly ZoneJobs[], part: readonly number[], limits: 
   const jobs = joinJobs(own);
   const from = offsetsOf(own);
   const sheets = own.map((z, k) => ({ jobs: z.jobs.map((_, n) => (from[k] ?? 0) + n), places: z.places }));
-  const found = patternSchedule({ ...limits, jobs }, sheets, { oneSideFirst: own.every(isOneSideFirst) });
+  const found = patternSchedule({ ...limits, jobs }, sheets, {
+    oneSideFirst: own.every(isOneSideFirst),
+    halved: own.every(({ zone }) => TWO_HALVES.includes(zone)),
+  });
   const offsets = offsetsOf(zones);
   const places = part.flatMap((i) => (zones[i]?.jobs ?? []).map((_, n) => (offsets[i] ?? 0) + n));
   const order = found ? found.order : freeOrder({ ...limits, jobs });

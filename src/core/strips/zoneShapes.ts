@@ -2,7 +2,7 @@
 // parts, the knee in three deep strips, the spine as its own lane, the ball of the ear at the tragus; and borders that
 // fade. In shares of the left or middle sheet. Common practice, no source; places from memory.
 
-import { BROW_SPINE, browSpineAt, LID, type Family, type Side, type ZoneId } from '../anatomy';
+import { BROW_SPINE, browSpineAt, LID, TWO_HALVES, type Family, type Side, type ZoneId } from '../anatomy';
 import { crossingsAt, discRing, type Region, type Ring, type Vec } from '../shared';
 import type { Fade, LayoutInput, PlannedGround } from './types';
 
@@ -168,12 +168,9 @@ function fadeOfLeft(row: FadeRow, { widthCm, heightCm, outline }: Ground): Fade 
 /** Zones whose border can be thinned out. */
 export const canFade = (zone: ZoneId): boolean => FADES[zone] !== undefined;
 
-/** Zones of two halves with a fold or a cleft between them: wax never bridges it. */
-const PARTED: readonly ZoneId[] = ['front-complete', 'buttock-crease'];
-
 /** The middle line of a zone that is worked half by half, x on its sheet; undefined where strips may cross it. */
 export const middleOf = (zone: ZoneId, sheet: { readonly widthCm: number }): number | undefined =>
-  PARTED.includes(zone) ? sheet.widthCm / 2 : undefined;
+  TWO_HALVES.includes(zone) ? sheet.widthCm / 2 : undefined;
 
 /** Ground beside a zone on which nothing may lie, in sheet centimetres. */
 export const neverOn = (zone: ZoneId, side: Side, sheet: Pick<Ground, 'widthCm' | 'heightCm'>): Region =>

@@ -17,6 +17,8 @@ import type { Place, Wanting } from './places';
 const PLAIN_LATER = { share: 0.03, s: 10 };
 const HARDER_LATER = { share: 0.06, s: 15 };
 const HARDER: readonly PatternName[] = ['lead-follow', 'checkerboard', 'halves'];
+/** With a middle line between them the halves are seen, and go in turn as the sides of a pair do. */
+const HARDER_HALVED: readonly PatternName[] = ['lead-follow', 'checkerboard'];
 
 /**
  * Orders of each pattern that are scheduled in full: fewer of many strips, and more of those that look nearly as good.
@@ -170,11 +172,12 @@ function candidates(
 /**
  * The pattern for one sheet, or for the two sides of a zone, the places of the other side seen in the mirror. Null
  * where no order of the list can be worked in time. `oneSideFirst`: the second side is begun when the first is done.
+ * `halved`: a middle line parts the sheet.
  */
 export function patternSchedule(
   input: HandsInput,
   sheets: readonly PatternSheet[],
-  { oneSideFirst = false }: { readonly oneSideFirst?: boolean } = {},
+  { oneSideFirst = false, halved = false }: { readonly oneSideFirst?: boolean; readonly halved?: boolean } = {},
 ): Patterned | null {
   const listed = PATTERNS.flatMap((name) =>
     name === 'next-free' ? freeCandidates(input, sheets, oneSideFirst) : candidates(input, sheets, name, oneSideFirst),
@@ -193,11 +196,12 @@ export function patternSchedule(
     earliest = Math.min(earliest, end.nowS);
   }
   const all = PATTERNS.flatMap((name) => best.get(name) ?? []);
-  const plain = all.filter((p) => !HARDER.includes(p.name));
+  const harder = halved ? HARDER_HALVED : HARDER;
+  const plain = all.filter((p) => !harder.includes(p.name));
   const plainS = Math.min(...plain.map((p) => p.end.nowS));
   return plainS <= latestOf(earliest, HARDER_LATER)
     ? (plain.find((p) => p.end.nowS <= latestOf(plainS, PLAIN_LATER)) ?? null)
-    : (all.find((p) => HARDER.includes(p.name) && p.end.nowS <= latestOf(earliest, PLAIN_LATER)) ?? null);
+    : (all.find((p) => harder.includes(p.name) && p.end.nowS <= latestOf(earliest, PLAIN_LATER)) ?? null);
 }
 
 /** Every order once, under its simplest name. */
