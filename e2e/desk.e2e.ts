@@ -37,7 +37,10 @@ test('who is ready when: as they were worked, with sugar sooner, and from there 
   await expect(page.getByRole('link', { name: /Wilhelmina.*last \d/s })).toBeVisible();
 });
 
-test('somebody waits, is offered the first place that suits, and is booked by one tap', async ({ page }) => {
+test('somebody waits, is offered the first place that suits, and is booked by one tap; on a tablet without motion', async ({
+  page,
+}) => {
+  await page.emulateMedia({ reducedMotion: 'reduce' });
   await page.goto('/week');
   await ready(page);
   await page.getByRole('button', { name: 'Somebody waits' }).click();

@@ -1,13 +1,31 @@
 'use client';
 
-import { ConfigProvider } from 'antd';
-import type { ReactNode } from 'react';
+import { ConfigProvider, type ThemeConfig } from 'antd';
+import { useSyncExternalStore, type ReactNode } from 'react';
 import { theme } from './theme';
 
+const STILL: ThemeConfig = { ...theme, token: { ...theme.token, motion: false } };
+const REDUCED = '(prefers-reduced-motion: reduce)';
+
+function listen(changed: () => void): () => void {
+  const asked = window.matchMedia(REDUCED);
+  asked.addEventListener('change', changed);
+  return () => asked.removeEventListener('change', changed);
+}
+
+/**
+ * Without motion the parts must know: a list that waits for the end of a motion that never began stays unseen. Two
+ * providers, so that the page is not made anew when the wish is heard.
+ */
 export function AppTheme({ children }: { readonly children: ReactNode }) {
+  const reduced = useSyncExternalStore(
+    listen,
+    () => window.matchMedia(REDUCED).matches,
+    () => false,
+  );
   return (
-    <ConfigProvider theme={theme} wave={{ disabled: true }}>
-      {children}
+    <ConfigProvider theme={STILL} wave={{ disabled: true }}>
+      <ConfigProvider theme={reduced ? STILL : theme}>{children}</ConfigProvider>
     </ConfigProvider>
   );
 }
