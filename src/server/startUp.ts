@@ -41,6 +41,8 @@ const FIRST_CARE_MS = 20_000;
 const FIRST_WARM_MS = 4_000;
 const FIRST_IMPORT_MS = 3_000;
 const AFTER_CHANGE_MS = 1_500;
+/** From the first page on, which asks for the plans of its day. */
+const FIRST_PLANS_S = 1.2;
 const FIRST_POTS_MS = 1_500;
 
 /** Runs one of our scripts beside the server; it reads the file by itself and touches no request. */
@@ -107,10 +109,11 @@ export function startUp(): void {
   (globalThis as typeof globalThis & { strickleFast?: typeof fastRoute }).strickleFast = fastRoute;
   (globalThis as typeof globalThis & { strickleSignsIn?: () => boolean }).strickleSignsIn = () => signsIn(getDb());
   const threads = planThreads();
-  planInThreads(threads.count, threads.run, (hash, owner) => {
+  const onMade: Parameters<typeof planInThreads>[2] = (hash, owner) => {
     tell({ kind: 'plan', visitId: owner?.kind === 'visit' ? owner.id : null, hash });
     if (owner?.kind === 'booking') tell({ kind: 'day' });
-  });
+  };
+  planInThreads(threads.count, threads.run, onMade, FIRST_PLANS_S);
   setTimeout(() => {
     quietly('tables of clients were not taken up again', () => resumeImports(getDb(), nowMs()));
   }, FIRST_IMPORT_MS).unref();

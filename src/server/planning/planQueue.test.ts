@@ -1,4 +1,4 @@
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { planQueue, type Priority } from './planQueue';
 
 /** A job that runs until it is told to end. */
@@ -46,6 +46,37 @@ describe('planQueue', () => {
     expect(log).toEqual(['day 1', 'table']);
     await end('day 1');
     expect(log).toEqual(['day 1', 'table', 'day 2']);
+  });
+  it('lets the first page of a start be made before the day is planned; an open table waits for nothing', async () => {
+    vi.useFakeTimers();
+    try {
+      const log: string[] = [];
+      const { job } = held(log);
+      const queue = planQueue(2, 1.2);
+      void queue.want(job('day', 'day'));
+      void queue.want(job('table', 'table'));
+      expect(log).toEqual(['table']);
+      await vi.advanceTimersByTimeAsync(1_199);
+      expect(log).toEqual(['table']);
+      await vi.advanceTimersByTimeAsync(1);
+      expect(log).toEqual(['table', 'day']);
+    } finally {
+      vi.useRealTimers();
+    }
+  });
+  it('rests once, not at every first look at a day', async () => {
+    vi.useFakeTimers();
+    try {
+      const log: string[] = [];
+      const { job } = held(log);
+      const queue = planQueue(2, 1.2);
+      void queue.want(job('first', 'table'));
+      await vi.advanceTimersByTimeAsync(1_200);
+      void queue.want(job('day', 'day'));
+      expect(log).toEqual(['first', 'day']);
+    } finally {
+      vi.useRealTimers();
+    }
   });
   it('makes once what is asked for twice, and moves it up', async () => {
     const log: string[] = [];

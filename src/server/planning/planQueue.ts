@@ -27,13 +27,19 @@ export interface PlanQueue {
   readonly size: () => number;
 }
 
-/** @param threads how many run at once, at least 1 */
-export function planQueue(threads: number): PlanQueue {
+/**
+ * @param threads how many run at once, at least 1
+ * @param restS after the first plan is asked for, looks at the day wait so long: the first page of a start is still
+ * being made then, and comes first
+ */
+export function planQueue(threads: number, restS = 0): PlanQueue {
   let waiting: Waiting[] = [];
   const running = new Map<string, Waiting>();
+  let rest: 'to come' | 'now' | 'over' = restS > 0 ? 'to come' : 'over';
 
   const mayRun = (job: Waiting): boolean => {
     if (running.size >= threads) return false;
+    if (rest === 'now' && rank(job.priority) <= rank('day')) return false;
     if (rank(job.priority) > rank('day') || threads === 1) return true;
     const behind = [...running.values()].filter((r) => rank(r.priority) <= rank('day')).length;
     return behind < threads - 1;
@@ -55,7 +61,15 @@ export function planQueue(threads: number): PlanQueue {
       void job.run().then(done, done);
     }
   };
+  const beginRest = (): void => {
+    rest = 'now';
+    setTimeout(() => {
+      rest = 'over';
+      next();
+    }, 1000 * restS).unref();
+  };
   const want = (job: QueuedJob): Promise<void> => {
+    if (rest === 'to come') beginRest();
     const same = running.get(job.key) ?? waiting.find((w) => w.key === job.key);
     if (same) {
       // a waiting one moves up where it is wanted more by now

@@ -51,13 +51,14 @@ function remember<V>(map: Map<string, V>, key: string, value: V, most: number): 
   return value;
 }
 
-/** From here on plans are made in `threads` threads. */
+/** From here on plans are made in `threads` threads; those of the day not before the first page had `restS`. */
 export function planInThreads(
   threads: number,
   run: (q: PlanQuestion) => Promise<PlanAnswer>,
   onMade: (hash: string, owner: PlanOwner) => void = () => undefined,
+  restS = 0,
 ): void {
-  planner().threads = { queue: planQueue(threads), run, onMade };
+  planner().threads = { queue: planQueue(threads, restS), run, onMade };
 }
 export function planInPlace(): void {
   planner().threads = null;
