@@ -1,5 +1,6 @@
 // Changes a room's code in small ways, one at a time, and looks whether its tests notice: `npm run mutate -- ROOM`.
-// Not part of `npm test`: it runs for minutes, `matching` for hours: `npm run mutate -- ROOM FILE` takes one file of it.
+// Not part of `npm test`: it runs for minutes, `matching` for hours: `npm run mutate -- ROOM FILE` takes one file of it,
+// `npm run mutate -- ROOM .1` every tenth mutant, always the same ones.
 // What survived and why it may is in docs/mutants.md.
 
 import { spawnSync } from 'node:child_process';
@@ -26,15 +27,18 @@ if (!room) {
   console.error(`Which room? ${Object.keys(ROOMS).join(', ')}`);
   process.exit(2);
 }
-const only = process.argv[3];
+const asked = process.argv[3];
+const share = /^0?\.\d+$/.test(asked ?? '') ? Number(asked) : null;
+const only = share === null ? asked : undefined;
 if (only && (only.includes('/') || !/^[A-Za-z]+\.ts$/.test(only))) {
-  console.error('Which file of the room? Its name alone, as removal.ts');
+  console.error('Which file of the room? Its name alone, as removal.ts, or a share of the mutants, as .1');
   process.exit(2);
 }
 const folder = join(root, '.cache', 'mutants');
 const config = {
   testRunner: 'vitest',
-  plugins: ['@stryker-mutator/vitest-runner'],
+  plugins: ['@stryker-mutator/vitest-runner', ...(share === null ? [] : [join(root, 'scripts', 'mutantSample.mjs')])],
+  checkers: share === null ? [] : ['sample'],
   mutate: [...(only ? [`${dirname(room.mutate[0])}/${only}`] : room.mutate), '!**/*.test.ts', '!**/index.ts'],
   vitest: { configFile: 'vitest.config.ts', related: false },
   // tables of data (rules, figures) are read when the room is loaded: each of their mutants would run every test
@@ -53,7 +57,7 @@ const config = {
 const file = join(root, '.cache', 'mutants.config.json');
 mkdirSync(folder, { recursive: true });
 writeFileSync(file, JSON.stringify(config));
-const env = { ...process.env, STRICKLE_TESTS: JSON.stringify(room.tests) };
+const env = { ...process.env, STRICKLE_TESTS: JSON.stringify(room.tests), STRICKLE_MUTANTS: String(share ?? 1) };
 const done = spawnSync(process.execPath, [join('node_modules', '.bin', 'stryker'), 'run', file], {
   stdio: 'inherit',
   env,
