@@ -10,7 +10,12 @@ const config: NextConfig = {
   // a title stands in the page from the first byte on: a later one is missing for a moment while the page wakes
   htmlLimitedBots: /.*/,
   // the first page does not wait until every other one is loaded; scripts/serve.mjs loads them once it is quiet
-  experimental: { optimizePackageImports: ['antd'], preloadEntriesOnStart: false },
+  experimental: {
+    optimizePackageImports: ['antd'],
+    preloadEntriesOnStart: false,
+    // `npm test` on a fresh machine builds once: what a next build would be quicker by is not written
+    turbopackFileSystemCacheForBuild: process.env['STRICKLE_BUILDS'] !== 'once',
+  },
   headers: async () => [
     {
       source: '/:path*',

@@ -14,6 +14,7 @@ const IN_ONE = [
   'killed',
   'pots',
   'studio',
+  'wholeVisits',
 ].map((name) => `**/${name}.e2e.ts`);
 const PORT = PART === 'two' ? 4174 : 4173;
 const NAME = PART === undefined ? 'browser' : `browser-${PART}`;

@@ -77,9 +77,10 @@ export function stylesIfChanged() {
 
 /**
  * Builds where the content of a source differs from that of the last build.
+ * @param {boolean} once nothing is kept that would make a later build quicker
  * @returns {string} hash of the engines that are built in (`enginesHash`)
  */
-export function buildIfChanged() {
+export function buildIfChanged({ once = false } = {}) {
   stylesIfChanged();
   const hash = createHash('sha256');
   const sources = [
@@ -98,7 +99,8 @@ export function buildIfChanged() {
   if (isBuilt && existsSync(engines)) return readFileSync(engines, 'utf8');
   if (!isBuilt) {
     console.log('Building …');
-    must('Building', process.execPath, [join('node_modules', 'next', 'dist', 'bin', 'next'), 'build']);
+    const env = once ? { ...process.env, STRICKLE_BUILDS: 'once' } : process.env;
+    must('Building', process.execPath, [join('node_modules', 'next', 'dist', 'bin', 'next'), 'build'], env);
     buildThreads();
   }
   mkdirSync('.next', { recursive: true });

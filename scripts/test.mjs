@@ -1,13 +1,13 @@
-// The one test command: installs what is missing, then format, types, lint, import boundaries, dead code, unit tests,
-// build, script budget and browser tests. Every step runs even when one before has failed; the last line counts
+// The one test command: installs what is missing, then format, types, lint, import boundaries, dead code, build, script
+// budget, unit tests and browser tests. Every step runs even when one before has failed; the last line counts
 // everything: `N passed, N failed`. A skipped test counts as failed.
 
 import { spawn, spawnSync } from 'node:child_process';
-import { mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { buildIfChanged, chromiumMissing, installBeside, root } from './ready.mjs';
 
-// the checks look at sources only: they run while the database driver compiles
+// the checks and the build need sources only: they run while the database driver compiles
 const driver = installBeside();
 chromiumMissing();
 mkdirSync('test-results', { recursive: true });
@@ -106,6 +106,10 @@ await checks([
   ['import boundaries', process.execPath, [join('scripts', 'boundaries.mjs')]],
   ['dead code', bin('knip'), []],
 ]);
+console.log('\n== build');
+const engines = buildIfChanged({ once: !existsSync('.next') });
+passed++;
+await checks([['script budget', process.execPath, [join('scripts', 'budget.mjs')]]]);
 await driver;
 count(
   'unit tests',
@@ -114,10 +118,6 @@ count(
   bin('vitest'),
   ['run', '--reporter=default', '--reporter=json', '--outputFile.json=test-results/unit.json'],
 );
-console.log('\n== build');
-const engines = buildIfChanged();
-passed++;
-await checks([['script budget', process.execPath, [join('scripts', 'budget.mjs')]]]);
 await browserTests(engines);
 
 console.log(`\n${passed} passed, ${failed} failed`);
