@@ -61,7 +61,6 @@ async function pages(): Promise<readonly Timed[]> {
     await timed('Today, 24 bookings', () => get('/')),
     await timed('Clients', () => get('/clients')),
     await timed('who is ready when', () => get('/ready')),
-    await timed('the same with sugar', () => get('/api/ready?with=sugar')),
     await timed('week', () => get('/week')),
     await timed('post box', () => get('/post')),
     await timed('progress, 240 visits', () => get('/clients/c0/progress')),
@@ -110,6 +109,7 @@ async function streams(app: OwnApp): Promise<void> {
     }
   };
   const runs: readonly (readonly [string, () => Promise<void>])[] = [
+    ['who is ready when, with sugar', () => whole(get('/api/ready?with=sugar'))],
     ['record JSON, 240 visits', () => whole(get('/api/clients/c0/record'))],
     ['record PDF, 240 visits', () => whole(get('/api/clients/c0/record?as=pdf'))],
     ['export CSV, every client', () => whole(get('/api/clients/export'))],

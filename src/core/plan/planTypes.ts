@@ -205,6 +205,8 @@ export interface PlanRegrowth {
   readonly rateFactor: number;
   /** Added to the lag before hair starts again, days; absent in plans of before it was kept. */
   readonly lagShiftDays?: number;
+  /** 5 % and 95 % points of the rate factor; absent in plans of before it was kept. */
+  readonly rateBand?: readonly [number, number];
 }
 
 /** A round of the work with its words. */

@@ -31,5 +31,6 @@ export function planRegrowth(
     doubts: learned.doubts,
     rateFactor: roundTo(learned.person.rateFactor, 3),
     lagShiftDays: roundTo(learned.person.lagShiftDays, 2),
+    rateBand: [roundTo(learned.rateBand[0], 3), roundTo(learned.rateBand[3], 3)],
   };
 }

@@ -250,24 +250,33 @@ describe('regrowth lines', () => {
   it('draw one line a family, sugar ready first, hard before soft', () => {
     const [planned] = plan.zones;
     if (!planned) throw new Error('a zone');
-    const { lines, visits } = regrowthLines(
-      {
-        ...zoneOf('left'),
-        past: [
-          { on: '2027-03-10', lengthMm: 6.5 },
-          { on: '2027-04-12', lengthMm: 7 },
-        ],
-        last: null,
-      },
-      planned,
-      '2027-05-14',
-    );
+    const zone = {
+      ...zoneOf('left'),
+      past: [
+        { on: '2027-03-10', lengthMm: 6.5 },
+        { on: '2027-04-12', lengthMm: 7 },
+      ],
+      last: null,
+    };
+    const { lines, visits } = regrowthLines(zone, planned, undefined, '2027-05-14');
     expect(visits).toBe(2);
     const ready = Object.fromEntries(
       lines.map((l) => [l.family, l.days.find((d) => d.workableOfVisible >= 0.7)?.day ?? 999]),
     );
     expect(ready['sugar']).toBeLessThan(ready['hard'] ?? 0);
     expect(ready['hard']).toBeLessThan(ready['soft'] ?? 0);
+  });
+  it('are drawn from what the plan has learned, and say the same figures', () => {
+    const [planned] = plan.zones;
+    const [regrowth] = plan.regrowth;
+    if (!planned || !regrowth) throw new Error('a zone');
+    const said = { ...regrowth, learnedFrom: 7, rateFactor: 0.8, lagShiftDays: 1, rateBand: [0.7, 0.95] as const };
+    const { visits, band, rateFactor, lines } = regrowthLines(zoneOf('left'), planned, said, '2027-05-14');
+    expect({ visits, band, rateFactor }).toEqual({ visits: 7, band: [0.7, 0.95], rateFactor: 0.8 });
+    // slower hair is ready later
+    const readyDay = (from: typeof lines): number => from[0]?.days.find((d) => d.workableOfVisible >= 0.7)?.day ?? 999;
+    const quick = regrowthLines(zoneOf('left'), planned, { ...said, rateFactor: 1.2 }, '2027-05-14');
+    expect(readyDay(quick.lines)).toBeLessThan(readyDay(lines));
   });
   it('turn a wall time into the right instant on both sides of a clock change', () => {
     expect(instantOf('2027-03-27', '10:00', 'Europe/London')).toBe(Date.UTC(2027, 2, 27, 10));

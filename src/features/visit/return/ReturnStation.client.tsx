@@ -53,8 +53,11 @@ function Returning({ zone, planned }: { readonly zone: BenchZone; readonly plann
   // upright the day comes first
   const isNarrow = useNarrow();
   const { value: answer, fault } = useSlots(visit.id, about, eventOn, visit.version);
-  const growth = useMemo(() => regrowthLines(zone, planned, visit.onDate), [zone, planned, visit.onDate]);
   const regrowth = plan.regrowth.find((r) => zoneKey(r) === zoneKey(zone));
+  const growth = useMemo(
+    () => regrowthLines(zone, planned, regrowth, visit.onDate),
+    [zone, planned, regrowth, visit.onDate],
+  );
   const ready = regrowth?.ready.find((r) => r.family === planned.choice?.family);
   const window = ready
     ? { from: daysBetween(visit.onDate, ready.fromOn), to: daysBetween(visit.onDate, ready.toOn) }

@@ -6,11 +6,12 @@ import {
   observationsOf,
   regrowthCurve,
   regrowthModel,
+  type PersonalGrowth,
   type RegrowthDay,
   type RegrowthModel,
 } from '@/core/hair';
 import type { BenchZone } from '@/server/services/bench';
-import type { PlanZone } from '@/core/plan';
+import type { PlanRegrowth, PlanZone } from '@/core/plan';
 
 export interface FamilyLine {
   readonly family: Family;
@@ -19,13 +20,30 @@ export interface FamilyLine {
   readonly days: readonly RegrowthDay[];
 }
 
-/**
- * One line a family, from the shortest hair that its products hold on the zone. `band` are the 5 % and 95 % rate
- * factors.
- */
+interface Learned {
+  readonly person: PersonalGrowth;
+  readonly visits: number;
+  /** 5 % and 95 % rate factors. */
+  readonly band: readonly [number, number];
+}
+
+/** As the plan has learned it, which is not done twice; plans of before it was kept do not say all of it. */
+function learnedOf(zone: BenchZone, planned: PlanRegrowth | undefined, on: string): Learned {
+  if (planned?.rateBand && planned.lagShiftDays !== undefined) {
+    const { rateFactor, lagShiftDays, learnedFrom, rateBand } = planned;
+    return { person: { rateFactor, lagShiftDays }, visits: learnedFrom, band: rateBand };
+  }
+  const { hair } = zone.data;
+  const seen = observationsOf({ ...hair, lastWaxOn: zone.last?.on, past: zone.past }, on);
+  const { person, visits, rateBand } = learnGrowth(ZONES[zone.zone].growth, hair.history, seen);
+  return { person, visits, band: [rateBand[0], rateBand[3]] };
+}
+
+/** One line a family, from the shortest hair that its products hold on the zone. */
 export function regrowthLines(
   zone: BenchZone,
   planned: PlanZone,
+  regrowth: PlanRegrowth | undefined,
   on: string,
 ): {
   readonly lines: readonly FamilyLine[];
@@ -34,14 +52,8 @@ export function regrowthLines(
   readonly band: readonly [number, number];
   readonly rateFactor: number;
 } {
-  const { growth } = ZONES[zone.zone];
-  const { hair } = zone.data;
-  const learned = learnGrowth(
-    growth,
-    hair.history,
-    observationsOf({ ...hair, lastWaxOn: zone.last?.on, past: zone.past }, on),
-  );
-  const model = regrowthModel(growth, hair.history, learned.person);
+  const { person, visits, band } = learnedOf(zone, regrowth, on);
+  const model = regrowthModel(ZONES[zone.zone].growth, zone.data.hair.history, person);
   const families = [
     ...new Set(
       planned.options
@@ -79,8 +91,8 @@ export function regrowthLines(
   return {
     lines,
     model,
-    visits: learned.visits,
-    band: [learned.rateBand[0], learned.rateBand[3]],
-    rateFactor: learned.person.rateFactor,
+    visits,
+    band,
+    rateFactor: person.rateFactor,
   };
 }
