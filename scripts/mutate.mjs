@@ -45,12 +45,13 @@ const config = {
   ignoreStatic: true,
   // words are read by people, not asserted letter by letter
   mutator: { excludedMutations: ['StringLiteral'] },
-  reporters: ['clear-text', 'json'],
+  reporters: ['clear-text', 'json', 'progress-append-only'],
   jsonReporter: { fileName: join(folder, `${only ? `${name}-${only}` : name}.json`) },
   clearTextReporter: { allowColor: false, logTests: false, reportTests: false },
   tempDirName: join(folder, 'sandbox'),
   ignorePatterns: ['data', '.next', 'docs', 'generated', 'test-results'],
-  concurrency: 2,
+  // the checker of a share takes one, and hardly works
+  concurrency: share === null ? 2 : 3,
   timeoutMS: 20_000,
   thresholds: { high: 90, low: 80, break: 80 },
 };
