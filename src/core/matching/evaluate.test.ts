@@ -64,6 +64,9 @@ describe('the figures of an option', () => {
     // 20 g of the kilo's price, to the next minor unit
     expect(made.costMinor).toBe(Math.ceil((20 * product('cream-hard').priceMinorPerKg) / 1000));
     expect([made.parts.minutes, made.parts.left, made.parts.tweezed]).toEqual([2, 0, 0]);
+    // nothing to count: what its hold promises
+    expect(made.removedShare).toBeGreaterThan(0.9);
+    expect(made.removedShare).toBeLessThan(1);
     expect([made.eligible, made.excludedBy, made.readyOn, made.trimFirst]).toEqual([true, [], null, false]);
     // the target lies within the window, so it is felt below the limit, and not by much
     expect(made.feltMarginK).toBeGreaterThan(0);
@@ -82,6 +85,8 @@ describe('the figures of an option', () => {
     expect(much.ground).toBeGreaterThan(1);
     expect(much.laterS).toBeCloseTo(15 + 120 * (much.ground - 1), 9);
     expect(much.massG).toBeCloseTo(20 * much.ground, 9);
+    // more ground, more wax to pay
+    expect(much.costMinor).toBeGreaterThan(layers.costMinor);
     // soft wax never, whatever the hair
     expect(one('soft', 'with', { hair: { ...hair, flags: ['layers'] } }).passes).toBe(1);
   });

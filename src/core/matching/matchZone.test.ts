@@ -36,16 +36,17 @@ describe('the choice among options', () => {
   it('is the cheapest that may be used; the list goes by cost, what is excluded comes last as in the catalogue', () => {
     const out = { eligible: false, excludedBy: ['zone.family-never'] };
     const all = [
-      option('film-hard', 1, out),
-      option('soft', 20),
-      option('cream-hard', 12),
-      option('sugar-firm', 9, out),
+      ...[option('film-hard', 1, out), option('soft', 30), option('sugar-soft', 20)],
+      ...[option('cream-hard', 12), option('sugar-hard', 25), option('sugar-firm', 9, out)],
     ];
     const made = matchOptions(usual, all);
-    expect(made.options.map(named)).toEqual(['cream-hard with', 'soft with', 'film-hard with', 'sugar-firm with']);
+    expect(made.options.map((o) => o.product.id)).toEqual([
+      ...['cream-hard', 'sugar-soft', 'sugar-hard', 'soft'],
+      ...['film-hard', 'sugar-firm'],
+    ]);
     expect([named(made.best), named(made.cheapest)]).toEqual(['cream-hard with', 'cream-hard with']);
     expect([made.decided, made.yielded]).toEqual([[], []]);
-    expect(made.options.map((o) => o.tier)).toEqual([0, 0, 2, 2]);
+    expect(made.options.map((o) => o.tier)).toEqual([0, 0, 0, 0, 2, 2]);
   });
   it('is nothing where nothing may be used', () => {
     const made = matchOptions(usual, [option('soft', 20, { eligible: false })]);
@@ -155,6 +156,9 @@ describe('the plain lay', () => {
       ['film-hard crossed', 1],
     ]);
     expect(decidedBy(made)).toEqual([['plain.lay', 'film-hard crossed']]);
+    // of two that are kept back the one that would have been chosen is named
+    const two = matchOptions(asked({ plainLay: true }), [crossed('soft', 12), ...all]);
+    expect(decidedBy(two)).toEqual([['plain.lay', 'film-hard crossed']]);
     // off, or where the hair stands across, the crossed one is as good as any
     expect(named(matchOptions(usual, all).best)).toBe('film-hard crossed');
     const flat = asked({ plainLay: true }, { hair: { ...hair, flags: ['flat'] } });
