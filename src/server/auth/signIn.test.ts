@@ -9,6 +9,7 @@ import { updatePerson } from '../repos/houseRepo';
 import { appendEvents } from '../repos/journalRepo';
 import { readPerson } from '../repos/studioRepo';
 import { closedVisits } from '../repos/visitRepo';
+import { makePairing } from '../services/tabletList';
 import { changeMine, signInByCode, signInByPassphrase, signInByPin, turnOff, turnOn } from '../services/signIn';
 import { lockTablet, tabletOf } from '../tablets';
 import { verdictOf } from './guard';
@@ -59,6 +60,15 @@ describe('turning sign-in on', () => {
     expect(sessionOf(open.db, ask(token), idOf(TABLET), NOW)).toMatchObject({ personId: 'ines', role: 'owner' });
     expect(message(await by('ines', WORDS))).toContain('already');
     expect(passphraseFault(WORDS, ['Ines'])).toBeNull();
+  });
+  it('comes before a tablet of the network is let in, by a code of nine signs that stands nowhere as it was given', async () => {
+    expect(message(await makePairing(open.db, NOW))).toContain('First people sign in');
+    await turnedOn();
+    const { code, untilMs } = value(await makePairing(open.db, NOW));
+    expect(code).toMatch(/^[a-z0-9]{4}-[a-z0-9]{4}$/);
+    expect(untilMs).toBe(NOW + 10 * MIN);
+    expect(JSON.stringify(open.db.all(sql`select * from pairings`))).not.toContain(code);
+    expect(value(await makePairing(open.db, NOW)).code).not.toBe(code);
   });
   it('keeps no secret as it was given', async () => {
     const { token, codes } = await turnedOn();

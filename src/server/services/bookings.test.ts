@@ -93,9 +93,11 @@ describe('booking ahead', () => {
   it('gives up, notes that nobody came, and takes that back unless the place is taken', () => {
     const id = made();
     const missed = { version: 1, status: 'missed' } as const;
+    // a table is kept for who is awaited, none for who did not come
+    expect(week('2027-05-12').tables).toContain(of(id, '2027-05-12').table);
     expect(changeBooking(open.db, id, missed, NOW)).toMatchObject({ error: { code: 'refused' } });
     expect(changeBooking(open.db, id, missed, at(12, 10, 20)).ok).toBe(true);
-    expect(of(id, '2027-05-12').state).toBe('missed');
+    expect(of(id, '2027-05-12')).toMatchObject({ state: 'missed', table: null });
     const other = made({ ...wanted, clientId: 'hedda' });
     expect(changeBooking(open.db, id, { version: 2, status: 'booked' }, NOW)).toMatchObject({
       error: { code: 'refused' },

@@ -4,7 +4,7 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { demoStudio } from '../../demo/studioForTests';
 import { openDatabase, type OpenDatabase } from '../db/openDatabase';
 import type { ServiceResult } from '../errors';
-import { bookingsOfClient, findClients, insertClient, readClient } from '../repos/clientRepo';
+import { bookingsOfClient, editsOf, findClients, insertClient, readClient } from '../repos/clientRepo';
 import { insertConsent } from '../repos/formRepo';
 import { consentsCount, moneyLinesOf } from '../repos/erasingRepo';
 import { appendEvents } from '../repos/journalRepo';
@@ -133,6 +133,14 @@ describe('erasing a person', () => {
     expect(clientRecord(open.db, 'ottilie', NOW).ok).toBe(true);
     expect(message(eraseClient(open.db, 'ottilie', { name, consents: null }, BY))).toContain('already');
     expect(erasedCard(open.db, 'teodora')).toBeNull();
+  });
+  it('stands in the history of the card as all that is left of it', () => {
+    const id = somebody();
+    expect(editsOf(open.db, id).length).toBeGreaterThan(0);
+    expect(message(eraseClient(open.db, id, { name: 'Quillon Vastergard', consents: null }, BY))).toBe('ok');
+    expect(editsOf(open.db, id).map((e) => [e.personId, e.changes])).toEqual([
+      [BY.byId, [{ field: 'card', from: 'in use', to: 'erased' }]],
+    ]);
   });
   it('keeps signed consents where a law is named, and lets go of them on that day', () => {
     const id = somebody();

@@ -2,6 +2,7 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { HOUSE_WAYS } from '../../core/house';
 import { demoStudio } from '../../demo/studioForTests';
 import type { OpenDatabase } from '../db/openDatabase';
+import { everybody } from '../repos/houseRepo';
 import { readPeople, readServices, readStudio } from '../repos/studioRepo';
 import { currentRuleSet } from './consultRules';
 import { bookingWanted } from './bookingWanted';
@@ -12,6 +13,7 @@ import { personOfPin } from './pin';
 import { loadWeek } from './week';
 
 const NOW = Date.UTC(2027, 4, 8, 8, 0);
+const LATER = NOW + 400 * 86_400_000;
 const BY = { atMs: NOW, personId: 'ines' };
 let open: OpenDatabase;
 beforeEach(() => {
@@ -78,6 +80,21 @@ describe('people', () => {
     expect(act({ person: { ...bao, role: 'owner', active: true } })).toBe('ok');
     expect(act({ person: { ...ines, role: 'desk' } })).toBe('ok');
     expect(readPeople(open.db).map((p) => p.name)).toContain('Ines');
+  });
+  it('are never all gone', () => {
+    // long after the last booking
+    const leave = (id: string): string => {
+      const person = everybody(open.db).find((p) => p.id === id);
+      if (!person) throw new Error(id);
+      const { name, level, role } = person;
+      const done = houseAct(open.db, { person: { id, name, level, role, does: null, active: false } }, LATER);
+      return done.ok ? 'ok' : done.error.message;
+    };
+    const ids = readPeople(open.db).map((p) => p.id);
+    expect(ids).toEqual(expect.arrayContaining(['ines', 'bao', 'rook']));
+    expect(ids.filter((id) => id !== 'ines').map(leave)).toEqual(ids.slice(1).map(() => 'ok'));
+    expect(leave('ines')).toBe('Somebody has to work here.');
+    expect(readPeople(open.db).map((p) => p.id)).toEqual(['ines']);
   });
   it('do the services that are said, and are booked for no others', () => {
     const rook = { id: 'rook', name: 'Rook', level: 'trainee' as const, role: 'trainee' as const, active: true };

@@ -313,6 +313,10 @@ describe('what an hour earns', () => {
     const { money, studioVersion } = prices.value;
     const list = { ...money, priceMinor: { ...money.priceMinor, lip: 1000 }, vatBp: { services: 1900, goods: 1900 } };
     expect(savePrices(open.db, { version: studioVersion + 1, money: list }).ok).toBe(true);
+    const strange = { version: studioVersion + 2, money: list, serviceMinutes: { 'no-service': 30 } };
+    expect(savePrices(open.db, strange)).toMatchObject({
+      error: { code: 'refused', details: [{ path: 'serviceMinutes.no-service' }] },
+    });
     const after = readStudio(open.db)?.settings.money;
     expect(after).toMatchObject({ year: { taxPermille: 300 }, priceMinor: { lip: 1000 }, vatBp: { services: 1900 } });
   });
