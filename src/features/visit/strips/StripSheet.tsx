@@ -8,11 +8,12 @@ import { boxOf, isInside, type Ring, type Vec } from '@/core/shared';
 import { slabOf } from '@/formats/slab';
 import { ringPath } from '@/formats/stripsSvg';
 import { hairPaths, plantHair } from '../chart/hairs';
+import { apart } from './discs';
 import { lying } from './lying';
 import { viewBoxOf, type SheetFrame } from './sheetBox';
 import { LayArrow, PullArrow } from './StripArrows';
 import { handAt, LargeEdges, TableArrow } from './TableMarks';
-import { WaxSlab, type StripLook } from './WaxSlab';
+import { discRadius, WaxSlab, type StripLook } from './WaxSlab';
 
 export type { StripLook } from './WaxSlab';
 
@@ -77,10 +78,18 @@ export function StripSheet({
   const box = boxOf([zone.outline, ...zone.strips.map((s): Ring => [s.tab])]);
   const { unit, x0, y0, w, h } = viewBoxOf(box, maxHeight, frame);
   const isLarge = frame !== undefined;
-  const slabs = useMemo(
-    () => new Map(zone.strips.map((s) => [s.id, slabOf(s, INSET_PX * unit, TAB_PX * unit)])),
-    [zone, unit],
-  );
+  const discPx = isLarge ? LARGE_DISC_PX : DISC_PX;
+  const slabs = useMemo(() => {
+    // a strip that is gone over again has its number hidden: it takes no room
+    const under = new Set(zone.strips.flatMap((s) => s.over ?? []));
+    const made = zone.strips.map((s) => ({ id: s.id, slab: slabOf(s, INSET_PX * unit, TAB_PX * unit) }));
+    const seen = made.filter(({ id }) => !under.has(id));
+    const places = apart(
+      seen.map(({ slab }) => ({ at: slab.disc, r: discRadius(slab, discPx, unit), foot: slab.foot })),
+    );
+    const moved = new Map(seen.map(({ id }, k) => [id, places[k]]));
+    return new Map(made.map(({ id, slab }) => [id, { ...slab, disc: moved.get(id) ?? slab.disc }]));
+  }, [zone, unit, discPx]);
   // where a later strip lies on the number of an earlier one, only the later has one
   const hidden = useMemo(() => {
     const later = zone.strips.filter((s) => s.over !== undefined);
@@ -123,7 +132,7 @@ export function StripSheet({
             unit={unit}
             strong={s.id === act || s.id === chosen}
             broken={broken?.has(s.id) ?? false}
-            discPx={isLarge ? LARGE_DISC_PX : DISC_PX}
+            discPx={discPx}
             set={sets?.get(s.id)}
             mark={marks?.get(s.id)}
             under={hidden.has(s.id)}

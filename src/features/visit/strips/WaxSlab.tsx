@@ -63,7 +63,7 @@ export const WaxSlab = memo(function WaxSlab({
 }: SlabProps) {
   const set = SET_OF[look] === null ? null : (setShare ?? SET_OF[look]);
   const isOff = look === 'off';
-  const r = Math.max(discPx[0] * unit, Math.min(discPx[1] * unit, slab.roomCm));
+  const r = discRadius(slab, discPx, unit);
   const sore = strip.tabOn === 'hair';
   const order = String(strip.number);
   return (
@@ -163,6 +163,13 @@ export const WaxSlab = memo(function WaxSlab({
     </g>
   );
 });
+
+/** As large as its strip lets it be, between the least and the greatest, sheet centimetres. */
+export const discRadius = (
+  { roomCm }: Pick<Slab, 'roomCm'>,
+  [least, most]: SlabProps['discPx'],
+  unit: number,
+): number => Math.max(least * unit, Math.min(most * unit, roomCm));
 
 /** A place from the disc along the slab, away from its tab. */
 function towardsFoot({ disc, foot, end }: Slab, byCm: number): Vec {
