@@ -6,8 +6,9 @@ import type { Ranked } from './matchZone';
 
 /** Minutes of a pot more and of a product more on a limb (engines: few pots hot, one product on a limb). */
 const [POT, LIMB] = [4, 3];
-const ZONES_OF: readonly ZoneId[] = ['lower-leg-front', 'underarm', 'thigh-front', 'chin', 'knee'];
+const ZONES_OF: readonly ZoneId[] = ['lower-leg-front', 'forearm', 'thigh-front', 'hand', 'chin'];
 const LEG: readonly ZoneId[] = ['lower-leg-front', 'thigh-front', 'knee'];
+const ARM: readonly ZoneId[] = ['forearm', 'hand'];
 
 /** Only what the choice looks at. */
 const option = (product: string, cost: number, more: Partial<Ranked> = {}): Ranked =>
@@ -37,11 +38,12 @@ const totalOf = (
   zones: readonly ZoneId[],
   picks: readonly { readonly product: string; readonly cost: number }[],
 ): number => {
-  const leg = new Set(picks.flatMap((p, i) => (LEG.includes(zones[i] ?? 'chin') ? [p.product] : [])));
+  const more = (limb: readonly ZoneId[]): number =>
+    Math.max(0, new Set(picks.flatMap((p, i) => (limb.includes(zones[i] ?? 'chin') ? [p.product] : []))).size - 1);
   return (
     picks.reduce((s, p) => s + p.cost, 0) +
     POT * new Set(picks.map((p) => p.product)).size +
-    LIMB * Math.max(0, leg.size - 1)
+    LIMB * (more(LEG) + more(ARM))
   );
 };
 const taken = (picks: readonly (VisitChoice | null)[]) =>
@@ -134,6 +136,55 @@ describe('chooseTogether', () => {
     const force = { product: 'p0' };
     const forced = chooseTogether([side([a], [a, worse], { force }), side([best], [best], { side: 'right' })]);
     expect(taken(forced).map((t) => t.product)).toEqual(['p0', 'p2']);
+  });
+  it('counts a change of product on its own limb alone: an arm’s wax is no change on the leg, nor on a chin', () => {
+    // a pot that is open anyway: only the change on the limb speaks against the second product, and it is worth 3 min
+    const products = (zone: ZoneId, dearer: number): readonly string[] =>
+      taken(
+        chooseTogether([
+          ...[zoneOf('chin', [8, 90]), zoneOf('underarm', [90, 8])],
+          ...[zoneOf('lower-leg-front', [8, 90]), zoneOf(zone, [8 + dearer, 8])],
+        ]),
+      ).map((t) => t.product);
+    expect(products('thigh-front', 1.9)[3]).toBe('p0');
+    expect(products('forearm', 1.9)[3]).toBe('p1');
+    expect(products('upper-lip', 1.9)[3]).toBe('p1');
+  });
+  it('gives both sides the way that is cheaper for the two together, and each its first where they cost alike', () => {
+    const side = (withCost: number, againstCost: number, more: Partial<VisitZone> = {}): VisitZone => {
+      const ways = [option('p0', withCost), option('p0', againstCost, { way: 'against' })];
+      const own = [...ways].sort((a, b) => a.cost - b.cost);
+      const best = own[0] ?? null;
+      const match = { options: own, best, within: own, cheapest: best, decided: [], yielded: [] };
+      return { zone: 'underarm', side: 'left', stopped: false, match, ...more };
+    };
+    const ways = (a: VisitZone, b: VisitZone) => chooseTogether([a, b]).map((p) => [p?.option.way, p?.moved]);
+    expect(ways(side(6, 7), side(8, 6.5, { side: 'right' }))).toEqual([
+      ['against', 'both-sides'],
+      ['against', null],
+    ]);
+    expect(ways(side(6, 7), side(7.2, 6.5, { side: 'right' }))).toEqual([
+      ['with', null],
+      ['with', 'both-sides'],
+    ]);
+    expect(ways(side(6, 7), side(7, 6, { side: 'right' }))).toEqual([
+      ['with', null],
+      ['with', 'both-sides'],
+    ]);
+  });
+  it('widens to a worse tier only among what may be used, and no further than the worse of the two', () => {
+    const side = (own: Ranked, all: readonly Ranked[], more: Partial<VisitZone> = {}): VisitZone => {
+      const match = { options: all, best: own, within: [own], cheapest: own, decided: [], yielded: [] };
+      return { zone: 'underarm', side: 'left', stopped: false, match, ...more };
+    };
+    const [a, b] = [option('p0', 5), option('p1', 5)];
+    const products = (extra: Partial<Ranked>) => {
+      const all = [a, option('p1', 9, extra)];
+      return taken(chooseTogether([side(a, all), side(b, [b], { side: 'right' })])).map((t) => t.product);
+    };
+    expect(products({})).toEqual(['p1', 'p1']);
+    expect(products({ tier: 1 })).toEqual(['p0', 'p1']);
+    expect(products({ eligible: false })).toEqual(['p0', 'p1']);
   });
   it('says one pot only of a zone that gave way to it', () => {
     const [chin, arm] = chooseTogether([zoneOf('chin', [5, 6]), zoneOf('underarm', [90, 5])]);
