@@ -6,7 +6,9 @@ import type { ZoneJudgement } from '../screening';
 import { daysBetween, recaller } from '../shared';
 import type { MatchInput } from './matchInput';
 import { evaluateAll } from './evaluate';
-import { matchZone } from './matchZone';
+import { matchOptions, matchZone } from './matchZone';
+import type { Preferences } from './preferences';
+import type { Option } from './types';
 import { whatElse } from './whatElse';
 
 const hair: Hair = { lengthMm: 8, coarseness: 5, density: 3, curl: 1, history: 'regular', past: [] };
@@ -81,5 +83,58 @@ describe('what would suit better', () => {
     expect(found.map((f) => f.option.family)).not.toContain('hard');
     const rosin = else_({ judgement: { ...free, familiesOut: ['hard'] } });
     expect(rosin.found.map((f) => f.option.family)).not.toContain('hard');
+  });
+});
+
+describe('a family that the house leaves out', () => {
+  const NO_WISH: Preferences = {
+    ...{ coarseHard: false, fineSoft: false, reactiveMild: false, ingrownSugar: false, worked: false },
+    ...{ plainLay: false, first: 'none', favourites: {} },
+  };
+  /** By the figures that are compared; the rest of an option is not read here. */
+  const option = (id: string, cost: number, more: Partial<Option> = {}): Option => {
+    const product = SHIPPED_PRODUCTS.find((p) => p.id === id);
+    if (!product) throw new Error(id);
+    const rest = { way: 'with', eligible: true, excludedBy: [], staysShare: 0, cost };
+    return { product, family: product.family, ...rest, ...more } as unknown as Option;
+  };
+  const left = { eligible: false, excludedBy: ['studio.family'] };
+  const said = (all: readonly Option[], more: Partial<MatchInput> = {}) => {
+    const input = { ...usual, preferences: NO_WISH, ...more };
+    return whatElse(input, all, matchOptions(input, all)).map((w) => [
+      ...[w.kind, w.option.product.id, w.option.way, w.against?.product.id ?? null, w.fromOn, w.afterPatchTest],
+    ]);
+  };
+  it('is named where it saves a twentieth and more, beside what is chosen now', () => {
+    expect(said([option('cream-hard', 20), option('soft', 18.9, left)])).toEqual([
+      ['other-family', 'soft', 'with', 'cream-hard', null, false],
+    ]);
+    expect(said([option('cream-hard', 20), option('soft', 19.1, left)])).toEqual([]);
+    expect(said([option('cream-hard', 20), option('soft', 30, left)])).toEqual([]);
+  });
+  it('is named where nothing at all can be used now', () => {
+    expect(said([option('soft', 90, left)])).toEqual([['other-family', 'soft', 'with', null, null, false]]);
+  });
+  it('is named for a preference that it meets, and for being cleaner, whatever little it saves', () => {
+    const coarse = { preferences: { ...NO_WISH, coarseHard: true } };
+    expect(said([option('soft', 20), option('cream-hard', 22, left)], coarse)).toEqual([
+      ['other-family', 'cream-hard', 'with', 'soft', null, false],
+    ]);
+    const dirty = option('sugar-firm', 20, { staysShare: 0.05 });
+    expect(said([dirty, option('soft', 25, left)])).toEqual([
+      ['other-family', 'soft', 'with', 'sugar-firm', null, false],
+    ]);
+  });
+  it('is the cheapest of them, in its own way of working', () => {
+    const crossed = { ...left, way: 'crossed' as const };
+    const all = [option('cream-hard', 40), option('soft', 30, left), option('sugar-firm', 20, left)];
+    expect(said(all)).toEqual([['other-family', 'sugar-firm', 'with', 'cream-hard', null, false]]);
+    const ways = [option('cream-hard', 40), option('film-hard', 20, crossed), option('film-hard', 30, left)];
+    expect(said(ways)).toEqual([['other-family', 'film-hard', 'crossed', 'cream-hard', null, false]]);
+  });
+  it('is not what anything else speaks against too, nor what may be used anyway', () => {
+    const never = { eligible: false, excludedBy: ['studio.family', 'zone.family-never'] };
+    expect(said([option('cream-hard', 40), option('soft', 10, never)])).toEqual([]);
+    expect(said([option('cream-hard', 40), option('soft', 10)])).toEqual([]);
   });
 });
