@@ -3,15 +3,17 @@
 
 import { createHash } from 'node:crypto';
 
-/** Share of the mutants that are tried, 0 to 1. */
-const share = Number(process.env.STRICKLE_MUTANTS ?? '1');
+/** Share of the mutants that are tried: `.1` the first tenth, `.1-.2` the second. */
+const said = (process.env.STRICKLE_MUTANTS ?? '1').split('-').map(Number);
+const [from, to] = said.length === 1 ? [0, said[0]] : said;
 const OF = 0xffffffff;
 
 /** Drawn by what the mutant is, so that another run draws the same. */
 function isDrawn({ fileName, location: { start, end }, mutatorName, replacement }) {
   const name = fileName.slice(fileName.lastIndexOf('src'));
   const what = JSON.stringify([name, start, end, mutatorName, replacement]);
-  return createHash('sha256').update(what).digest().readUInt32BE(0) / OF < share;
+  const place = createHash('sha256').update(what).digest().readUInt32BE(0) / OF;
+  return place >= from && place < to;
 }
 
 class Sample {

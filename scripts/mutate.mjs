@@ -1,6 +1,6 @@
 // Changes a room's code in small ways, one at a time, and looks whether its tests notice: `npm run mutate -- ROOM`.
 // Not part of `npm test`: it runs for minutes, `matching` for hours: `npm run mutate -- ROOM FILE` takes one file of it,
-// `npm run mutate -- ROOM .1` every tenth mutant, always the same ones.
+// `npm run mutate -- ROOM .1` every tenth mutant, always the same ones, `.1-.2` the next tenth.
 // What survived and why it may is in docs/mutants.md.
 
 import { spawnSync } from 'node:child_process';
@@ -28,7 +28,7 @@ if (!room) {
   process.exit(2);
 }
 const asked = process.argv[3];
-const share = /^0?\.\d+$/.test(asked ?? '') ? Number(asked) : null;
+const share = /^0?\.\d+(-0?\.\d+)?$/.test(asked ?? '') ? asked : null;
 const only = share === null ? asked : undefined;
 if (only && (only.includes('/') || !/^[A-Za-z]+\.ts$/.test(only))) {
   console.error('Which file of the room? Its name alone, as removal.ts, or a share of the mutants, as .1');
@@ -58,7 +58,7 @@ const config = {
 const file = join(root, '.cache', 'mutants.config.json');
 mkdirSync(folder, { recursive: true });
 writeFileSync(file, JSON.stringify(config));
-const env = { ...process.env, STRICKLE_TESTS: JSON.stringify(room.tests), STRICKLE_MUTANTS: String(share ?? 1) };
+const env = { ...process.env, STRICKLE_TESTS: JSON.stringify(room.tests), STRICKLE_MUTANTS: share ?? '1' };
 const done = spawnSync(process.execPath, [join('node_modules', '.bin', 'stryker'), 'run', file], {
   stdio: 'inherit',
   env,
