@@ -37,6 +37,21 @@ test('who is ready when: as they were worked, with sugar sooner, and from there 
   await expect(page.getByRole('link', { name: /Wilhelmina.*last \d/s })).toBeVisible();
 });
 
+/** Counts the motions in which lists of the page open from here on. */
+async function motionsSeen(page: Page): Promise<() => Promise<number>> {
+  await page.evaluate(() => {
+    const { dataset } = document.documentElement;
+    dataset['motions'] = '0';
+    const isMotion = (node: Node): boolean =>
+      node instanceof HTMLElement && /ant-slide-\w+-(enter|appear)-active/.test(node.className);
+    new MutationObserver((changes) => {
+      const seen = changes.filter((c) => isMotion(c.target) || [...c.addedNodes].some(isMotion)).length;
+      dataset['motions'] = String(Number(dataset['motions']) + seen);
+    }).observe(document.body, { subtree: true, childList: true, attributes: true, attributeFilter: ['class'] });
+  });
+  return () => page.evaluate(() => Number(document.documentElement.dataset['motions']));
+}
+
 test('somebody waits, is offered the first place that suits, and is booked by one tap; on a tablet without motion', async ({
   page,
 }) => {
@@ -44,11 +59,19 @@ test('somebody waits, is offered the first place that suits, and is booked by on
   await page.goto('/week');
   await ready(page);
   await page.getByRole('button', { name: 'Somebody waits' }).click();
+  const motions = await motionsSeen(page);
   await page.getByRole('combobox', { name: 'Client who waits' }).fill('Wilh');
   await page
     .getByTitle(/^Wilhelmina/)
     .first()
     .click();
+  expect(await motions()).toBe(0);
+  // where nobody asks for less, lists open as they do everywhere; heard without a new page
+  await page.emulateMedia({ reducedMotion: 'no-preference' });
+  await page.getByRole('combobox', { name: 'With whom' }).click();
+  await expect(page.getByTitle('with Bao', { exact: true }).first()).toBeVisible();
+  expect(await motions()).toBeGreaterThan(0);
+  await page.keyboard.press('Escape');
   await page.getByRole('textbox', { name: 'A word on it' }).fill('before the race');
   await page.getByRole('button', { name: 'Put on the list' }).click();
   await expect(page.getByRole('heading', { name: 'Waiting, 1' })).toBeVisible();

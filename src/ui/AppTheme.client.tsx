@@ -4,7 +4,9 @@ import { ConfigProvider, type ThemeConfig } from 'antd';
 import { useSyncExternalStore, type ReactNode } from 'react';
 import { theme } from './theme';
 
-const STILL: ThemeConfig = { ...theme, token: { ...theme.token, motion: false } };
+const withMotion = (motion: boolean): ThemeConfig => ({ ...theme, token: { ...theme.token, motion } });
+// each says it: what is left out is inherited
+const [STILL, MOVING] = [withMotion(false), withMotion(true)];
 const REDUCED = '(prefers-reduced-motion: reduce)';
 
 function listen(changed: () => void): () => void {
@@ -25,7 +27,7 @@ export function AppTheme({ children }: { readonly children: ReactNode }) {
   );
   return (
     <ConfigProvider theme={STILL} wave={{ disabled: true }}>
-      <ConfigProvider theme={reduced ? STILL : theme}>{children}</ConfigProvider>
+      <ConfigProvider theme={reduced ? STILL : MOVING}>{children}</ConfigProvider>
     </ConfigProvider>
   );
 }
