@@ -25,7 +25,7 @@ export interface ImportPreview {
 /** So many bad lines are named at once. */
 const MOST_NAMED = 200;
 /** So many cards at once hold the thread for some milliseconds. */
-const TAKEN_AT_ONCE = 40;
+const TAKEN_AT_ONCE = 25;
 
 /** One more than is taken: that there are too many is said by the reading itself. */
 const MOST_ROWS = 20_002;

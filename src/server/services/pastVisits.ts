@@ -218,7 +218,7 @@ export function startPast(
 }
 
 /** So many visits at once hold the thread for some milliseconds. */
-const TAKEN_AT_ONCE = 40;
+const TAKEN_AT_ONCE = 25;
 
 /** Lines of a table that was found good, with the cards they belong to. */
 export async function pastLines(db: Db, row: ImportRow, pause: Pause): Promise<LinesIn> {
