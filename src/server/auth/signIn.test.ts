@@ -7,7 +7,7 @@ import { codesLeft, sessionsOf } from '../repos/doorRepo';
 import { putTablet, readTablet } from '../repos/groundRepo';
 import { updatePerson } from '../repos/houseRepo';
 import { appendEvents } from '../repos/journalRepo';
-import { readPerson } from '../repos/studioRepo';
+import { readPeople, readPerson } from '../repos/studioRepo';
 import { closedVisits } from '../repos/visitRepo';
 import { makePairing } from '../services/tabletList';
 import { changeMine, signInByCode, signInByPassphrase, signInByPin, turnOff, turnOn } from '../services/signIn';
@@ -69,6 +69,12 @@ describe('turning sign-in on', () => {
     expect(untilMs).toBe(NOW + 10 * MIN);
     expect(JSON.stringify(open.db.all(sql`select * from pairings`))).not.toContain(code);
     expect(value(await makePairing(open.db, NOW)).code).not.toBe(code);
+  });
+  it('is anybody’s where no owner works any more', async () => {
+    const bao = { personId: 'bao', pin: '2468', passphrase: WORDS };
+    for (const { id, role } of readPeople(open.db)) if (role === 'owner') updatePerson(open.db, id, { active: false });
+    expect(message(await turnOn(open.db, bao, idOf(TABLET), NOW))).toBe('ok');
+    expect(readPerson(open.db, 'bao')?.role).toBe('owner');
   });
   it('keeps no secret as it was given', async () => {
     const { token, codes } = await turnedOn();

@@ -116,6 +116,11 @@ describe('a patch test that is due', () => {
     const due = words.find((w) => w.short === 'patch test first');
     expect(due?.remedy).toEqual({ kind: 'patch', startsAtMs: at('2027-05-17', 15) });
     expect(words.map((w) => w.short)).not.toContain('hair too short');
+    // one that comes after the visit helps nothing
+    const tooLate = { clientId: nia, personId: 'ines', minutes: 10, withoutZones: true };
+    value(book(open.db, { ...tooLate, startsAtMs: at('2027-05-20', 15) }, NOW));
+    const still = value(loadToday(open.db, NOW, DAY)).visits.find((v) => v.clientId === nia)?.words ?? [];
+    expect(still.find((w) => w.short === 'patch test first')?.remedy?.kind).toBe('patch');
     // booked, it is not offered again
     const body = { clientId: nia, personId: 'ines', startsAtMs: at('2027-05-17', 15), minutes: 10, withoutZones: true };
     value(book(open.db, body, NOW));

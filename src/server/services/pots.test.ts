@@ -1,4 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { potWindows } from '../../core/plan';
 import { demoStudio } from '../../demo/studioForTests';
 import { MOST_CHANNELS } from '../../sim/protocol';
 import type { OpenDatabase } from '../db/openDatabase';
@@ -154,6 +155,21 @@ describe('nextPots', () => {
     expect(film?.maxC).toBeGreaterThan((film?.minC ?? 0) + 1);
     // 09:15 in the demo studio's London summer
     expect(film?.startsAtMs).toBe(Date.UTC(2027, 4, 8, 8, 15));
+  });
+  it('stays with the first visit where a later one wants the same pot otherwise', () => {
+    const plans = (id: string): number => {
+      const made = openVisit(open.db, { bookingId: `demo-booking-${id}` }, NOW);
+      if (!made.ok) throw new Error(id);
+      const bench = loadBench(open.db, made.value.visitId, NOW);
+      if (!bench.ok || bench.value.plan === null) throw new Error(id);
+      return [...potWindows(bench.value.plan).keys()].filter((p) => p === 'film-hard').length;
+    };
+    const wanting = ['corwin', 'marit', 'teodora', 'jory', 'anselm'].filter((id) => plans(id) > 0);
+    expect(wanting.length).toBeGreaterThan(0);
+    const later = nextPots(open.db, NOW).get('film-hard');
+    expect(plans('ottilie')).toBe(1);
+    expect(nextPots(open.db, NOW).get('film-hard')?.startsAtMs).toBe(Date.UTC(2027, 4, 8, 8, 15));
+    expect(later?.startsAtMs).toBeGreaterThan(Date.UTC(2027, 4, 8, 8, 15));
   });
   it('looks at no visit of another hour once the day is over', () => {
     expect(nextPots(open.db, NOW + 15 * 3_600_000).size).toBe(0);

@@ -5,7 +5,7 @@ import { seededRandom } from '../../core/shared';
 import { demoStudio } from '../../demo/studioForTests';
 import type { OpenDatabase } from '../db/openDatabase';
 import { shelfMoves } from '../db/schema';
-import { fullLots } from '../repos/shelfRepo';
+import { fullLots, insertLot } from '../repos/shelfRepo';
 import { ordersCsv } from './ordersCsv';
 import { loadPots, notePot } from './pots';
 import { loadShelf, recall, usesAhead, type Shelf, type ShelfRow } from './shelf';
@@ -100,6 +100,21 @@ describe('the shelf', () => {
     expect(row(own?.id ?? '')).toMatchObject({ sellable: 1, pack: 12, deliveryDays: 9 });
     // of before the change
     expect(act({ terms: { ...terms, itemId: own?.id ?? '', version: own?.version ?? 0 } }).ok).toBe(false);
+  });
+  it('is counted: what is found more goes into the lot that came last of those that are good', () => {
+    const came = (lot: string, receivedOn: string, expiresOn: string | null) =>
+      insertLot(open.db, { ...{ id: lot, itemId: 'film-hard', lot, amount: 100, receivedOn, expiresOn } });
+    came('old', '2027-01-05', null);
+    came('last', '2027-05-01', null);
+    came('past', '2027-05-06', '2027-05-07');
+    const before = row('film-hard');
+    const good = before.lots.filter((l) => !l.isPast).reduce((s, l) => s + l.amount, 0);
+    value(act({ count: [{ itemId: 'film-hard', amount: good + 40 }] }));
+    const more = row('film-hard').lots.flatMap((l) => {
+      const was = before.lots.find((b) => b.lot === l.lot)?.amount ?? 0;
+      return l.amount === was ? [] : [[l.lot, l.amount - was]];
+    });
+    expect(more).toEqual([['last', 40]]);
   });
   it('is counted: less goes out of the lots in their order, more into the newest; all or nothing', () => {
     value(
