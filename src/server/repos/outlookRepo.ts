@@ -84,13 +84,33 @@ export interface OutlookRow {
   readonly rateFactor: number | null;
   readonly lagShift: number | null;
 }
-/** Zones of all clients in use, those of one visit together. */
-export const outlookRows = (db: DbOrTx, since: string): readonly OutlookRow[] =>
-  db.all<OutlookRow>(sql`
+/** How many zones of clients in use there are since a day. */
+export const countOutlookRows = (db: DbOrTx, since: string): number =>
+  db.get<{ n: number }>(sql`
+    select count(*) as n from outlooks o cross join clients c on c.id = o.client_id
+    where c.archived_at_ms is null and o.last_on >= ${since}`).n;
+
+/**
+ * The next zones of clients in use: whole visits, those of one visit together.
+ * @param after the last visit that was read; '' = from the first
+ * @param most rows, more than any visit has zones
+ */
+export function outlookRowsAfter(
+  db: DbOrTx,
+  since: string,
+  { after, most }: { readonly after: string; readonly most: number },
+): readonly OutlookRow[] {
+  const rows = db.all<OutlookRow>(sql`
     select o.client_id as clientId, c.name as name, o.visit_id as visitId, o.last_on as lastOn, o.zone as zone,
       o.side as side, o.rate_factor as rateFactor, o.lag_shift as lagShift
     from outlooks o cross join clients c on c.id = o.client_id
-    where c.archived_at_ms is null and o.last_on >= ${since} order by o.visit_id, o.place`);
+    where o.visit_id > ${after} and c.archived_at_ms is null and o.last_on >= ${since}
+    order by o.visit_id, o.place limit ${most}`);
+  if (rows.length < most) return rows;
+  // the last visit may be cut off: it comes with the next
+  const cut = rows.at(-1)?.visitId;
+  return rows.filter((r) => r.visitId !== cut);
+}
 
 const COLUMNS = sql`client_id, zone, side, visit_id, place, last_on, family, ready_from, ready_to, rate_factor, lag_shift`;
 const FROM_WORKED = sql`

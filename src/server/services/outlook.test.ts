@@ -5,7 +5,7 @@ import { demoStudio } from '../../demo/studioForTests';
 import type { OpenDatabase } from '../db/openDatabase';
 import { outlooks, worked } from '../db/schema';
 import { insertBooking, readClient, updateClient } from '../repos/clientRepo';
-import { fillOutlooks, putOutlook } from '../repos/outlookRepo';
+import { countOutlookRows, fillOutlooks, outlookRowsAfter, putOutlook, type OutlookRow } from '../repos/outlookRepo';
 import { loadBench } from './bench';
 import { closeVisit } from './closeVisit';
 import { fillReady } from './fillWorked';
@@ -94,6 +94,30 @@ describe('who is ready when', () => {
     expect(fillReady(open.db)).toBeGreaterThan(0);
     while (fillReady(open.db) > 0);
     expect(linesOf('ottilie')[0]).toEqual(before);
+  });
+  it('reads whole visits part by part, each zone once, none of an archived card', () => {
+    closed('ottilie');
+    const since = '2020-01-01';
+    const all = outlookRowsAfter(open.db, since, { after: '', most: 10_000 });
+    expect(all.length).toBe(countOutlookRows(open.db, since));
+    const zones = new Map<string, number>();
+    for (const { visitId } of all) zones.set(visitId, (zones.get(visitId) ?? 0) + 1);
+    const most = Math.max(...zones.values()) + 1;
+    expect(most).toBeGreaterThan(2);
+    const parts: (readonly OutlookRow[])[] = [];
+    for (let after = ''; ;) {
+      const part = outlookRowsAfter(open.db, since, { after, most });
+      if (part.length === 0) break;
+      parts.push(part);
+      after = part.at(-1)?.visitId ?? '';
+    }
+    expect(parts.length).toBeGreaterThan(3);
+    expect(parts.flat()).toEqual(all);
+    const split = parts.filter((p, i) => p.at(-1)?.visitId === parts[i + 1]?.[0]?.visitId);
+    expect(split).toEqual([]);
+    const { version = 0 } = readClient(open.db, 'ottilie') ?? {};
+    updateClient(open.db, 'ottilie', version, { archivedAtMs: NOW });
+    expect(countOutlookRows(open.db, since)).toBeLessThan(all.length);
   });
   it('works out beside the server what sugar would do: ready sooner than the hard wax that was used', async () => {
     const { visit } = closed('ottilie');

@@ -13,7 +13,8 @@ import { forecastBeside } from '../planning/forecastThread';
 import {
   bookedAhead,
   outlookLines,
-  outlookRows,
+  countOutlookRows,
+  outlookRowsAfter,
   zonesOfKeys,
   type OutlookLine,
   type OutlookRow,
@@ -48,7 +49,8 @@ export interface ReadyList {
 
 /** Who came last longer ago than this is not on the list. */
 const SINCE_DAYS = 240;
-const AT_ONCE = 1500;
+/** Rows of a part: some hundred visits. */
+const AT_ONCE = 600;
 /** So many lines go out at once. */
 const MOST_LINES = 300;
 
@@ -169,20 +171,28 @@ export async function* readyWith(db: Db, family: Family, nowMs: number): AsyncGe
     ranges.set(zone, range);
     return range;
   };
-  const rows = outlookRows(db, addDays(today, -SINCE_DAYS));
-  const found: (OutlookRow & { readonly window: Forecast })[] = [];
-  for (let i = 0; i < rows.length; i += AT_ONCE) {
-    const part = rows.slice(i, i + AT_ONCE).flatMap((row) => {
+  const since = addDays(today, -SINCE_DAYS);
+  const total = countOutlookRows(db, since);
+  const found: OutlookLine[] = [];
+  let after = '';
+  for (let done = 0; ;) {
+    // some visits at once: the thread that answers is shared
+    const rows = outlookRowsAfter(db, since, { after, most: AT_ONCE });
+    const last = rows.at(-1);
+    if (!last) break;
+    after = last.visitId;
+    const part = rows.flatMap((row) => {
       const range = rangeOf(row.zone);
       const person = { rateFactor: row.rateFactor ?? 1, lagShiftDays: row.lagShift ?? 0 };
       return range ? [{ row, item: { zone: row.zone, ...range, person } }] : [];
     });
     const windows = await forecastBeside(part.map((p) => p.item));
-    part.forEach(({ row }, k) => found.push({ ...row, window: windows[k] ?? null }));
-    yield { done: Math.min(rows.length, i + AT_ONCE), total: rows.length };
+    found.push(...togetherAgain(part.map(({ row }, k) => ({ ...row, window: windows[k] ?? null }))));
+    done += rows.length;
+    yield { done: Math.min(done, total), total };
   }
-  const list = listOf(togetherAgain(found), { booked: bookedAhead(db, nowMs), today }, timeZone);
-  yield { done: rows.length, total: rows.length, ...list };
+  const list = listOf(found, { booked: bookedAhead(db, nowMs), today }, timeZone);
+  yield { done: total, total, ...list };
 }
 
 /** When a client is due, in few words for a list. */
