@@ -52,7 +52,7 @@ async function motionsSeen(page: Page): Promise<() => Promise<number>> {
   return () => page.evaluate(() => Number(document.documentElement.dataset['motions']));
 }
 
-test('somebody waits, is offered the first place that suits, and is booked by one tap; on a tablet without motion', async ({
+test('somebody waits, is offered the first place that suits, is booked by one tap; without motion', async ({
   page,
 }) => {
   await page.emulateMedia({ reducedMotion: 'reduce' });

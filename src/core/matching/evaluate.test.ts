@@ -57,7 +57,7 @@ describe('most passes of a product', () => {
 });
 
 describe('the figures of an option', () => {
-  it('without a hair are those of its strips: two minutes, their grams and price, one ground, nothing to tweeze', () => {
+  it('without a hair are those of its strips: two minutes, their grams and price, one ground', () => {
     const made = one('cream-hard');
     expect([made.tableMinutes, made.allMinutes, made.laterS, made.ground, made.passes]).toEqual([2, 2, 0, 1, 1]);
     expect([made.massG, made.strips, made.tweezed, made.leftHairs, made.staysShare]).toEqual([20, 6, 0, 0, 0]);

@@ -159,7 +159,7 @@ describe('the plain lay', () => {
     // of two that are kept back the one that would have been chosen is named
     const two = matchOptions(asked({ plainLay: true }), [crossed('soft', 12), ...all]);
     expect(decidedBy(two)).toEqual([['plain.lay', 'film-hard crossed']]);
-    // off, or where the hair stands across, the crossed one is as good as any
+    // with the switch off, or on hair that stands across, the crossed lay goes by its cost as any other
     expect(named(matchOptions(usual, all).best)).toBe('film-hard crossed');
     const flat = asked({ plainLay: true }, { hair: { ...hair, flags: ['flat'] } });
     expect([named(matchOptions(flat, all).best), matchOptions(flat, all).decided]).toEqual(['film-hard crossed', []]);

@@ -21,7 +21,7 @@ const need = (more: Partial<MatchInput>, state: 'fresh' | 'after-pass' = 'fresh'
 describe('what the heat is asked for', () => {
   const lower = (lowerHeatK: number, feltShiftK: number): number | undefined =>
     need({ judgement: { lowerHeatK } as MatchInput['judgement'], feltShiftK }).lowerLimitK;
-  it('lowers the limit by what the screening says and by what this client felt, and is never raised past the screening', () => {
+  it('lowers the limit by what the screening says and this client felt, never raised past the screening', () => {
     expect([lower(0, 0), lower(1, 0)]).toEqual([0, 1]);
     // felt too cool at the usual heat: warmer, but not where the screening asks for less
     expect([lower(0, 0.6), lower(1, 0.6)]).toEqual([-0.6, 1]);

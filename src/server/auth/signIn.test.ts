@@ -61,7 +61,7 @@ describe('turning sign-in on', () => {
     expect(message(await by('ines', WORDS))).toContain('already');
     expect(passphraseFault(WORDS, ['Ines'])).toBeNull();
   });
-  it('comes before a tablet of the network is let in, by a code of nine signs that stands nowhere as it was given', async () => {
+  it('comes before a tablet of the network is let in, by a code that stands nowhere as it was given', async () => {
     expect(message(await makePairing(open.db, NOW))).toContain('First people sign in');
     await turnedOn();
     const { code, untilMs } = value(await makePairing(open.db, NOW));

@@ -7,7 +7,7 @@ import type { LeftHair, LeftPatch, StripPicture } from '@/core/reading';
 import { boxOf, isInside, type Vec } from '@/core/shared';
 import { ringCentre, ringPath } from '@/formats/stripsSvg';
 import { ARROWS } from '../chart/arrowKeys';
-import { Ghost, KeptClear } from '../strips/StripSheet';
+import { Ghost, KeptClear } from '../strips/SheetGround';
 import { lying } from '../strips/lying';
 import { liesAlong } from '../sheetView';
 import { Disc, Patch, wordOf } from './LeftMarks';

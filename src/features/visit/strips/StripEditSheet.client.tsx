@@ -8,7 +8,7 @@ import { ringCentre, ringPath } from '@/formats/stripsSvg';
 import type { ChartData } from '@/server/db/schema';
 import type { LaidStrip, StripsAnswer } from '@/workers/strips.worker';
 import type { StripsController } from './stripsController';
-import { Hairs } from './StripSheet';
+import { Hairs } from './SheetGround';
 import styles from './Strips.module.css';
 
 const NUDGE_CM = 0.2;
